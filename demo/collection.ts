@@ -1,0 +1,99 @@
+import type { GrowthFormId } from "../src/core/plants/growthForms";
+
+/**
+ * The demo collection: a made-up harbour light-keeper's house turned into a home for plants. Everything here is our
+ * own invention, sellers and codes included.
+ */
+export const settings = {
+  name: "The Lamp House",
+  timeZone: "Europe/Lisbon",
+  lookEveryDays: 7,
+  units: "metric",
+  spoons: "metric",
+  alcoholPercent: 96,
+} as const;
+
+export const places = [
+  { key: "lampRoom", name: "Lamp room", kind: "room", parent: null, meanC: 20 },
+  { key: "ledgeEast", name: "Lamp-room ledge, east", kind: "shelf", parent: "lampRoom", meanC: 21 },
+  { key: "ledgeWest", name: "Lamp-room ledge, west", kind: "shelf", parent: "lampRoom", meanC: 21 },
+  { key: "stairs", name: "Stairwell", kind: "room", parent: null, meanC: 20 },
+  { key: "rackTop", name: "Lit rack, top", kind: "shelf", parent: "stairs", meanC: 24 },
+  { key: "rackMiddle", name: "Lit rack, middle", kind: "shelf", parent: "stairs", meanC: 23 },
+  { key: "rackBottom", name: "Lit rack, bottom", kind: "shelf", parent: "stairs", meanC: 22 },
+  { key: "shed", name: "Boat shed", kind: "room", parent: null, meanC: 9 },
+  { key: "shedBench", name: "Boat-shed bench", kind: "shelf", parent: "shed", meanC: 9 },
+  { key: "bath", name: "Bathroom", kind: "room", parent: null, meanC: 22 },
+  { key: "bathSill", name: "Bathroom sill", kind: "shelf", parent: "bath", meanC: 22 },
+  { key: "pantry", name: "Oil pantry", kind: "isolation", parent: null, meanC: 20 },
+] as const;
+
+export type PlaceKey = (typeof places)[number]["key"];
+
+type PlantRow = readonly [
+  code: string,
+  name: string,
+  genus: string,
+  place: PlaceKey,
+  potCm: number,
+  seller: string,
+  extra?: { form?: GrowthFormId; inFlower?: boolean },
+];
+
+const harbour = "Harbour market stall";
+const club = "Cactus club swap";
+const glass = "The glasshouse on the hill";
+
+/** 47 plants that were there from the beginning of the record; the arrival follows in the history. */
+export const plants: readonly PlantRow[] = [
+  ["L01", "Wax flower, pale", "Hoya", "ledgeEast", 14, harbour],
+  ["L02", "Wax flower, heart-leaved", "Hoya", "ledgeEast", 12, harbour],
+  ["L03", "String of hearts", "Ceropegia", "ledgeEast", 9, glass],
+  ["L04", "Lemon from a pip", "Citrus", "ledgeEast", 22, "Grown here"],
+  ["L05", "Calamondin", "Citrus", "ledgeEast", 20, glass, { inFlower: true }],
+  ["L06", "Weeping fig", "Ficus", "ledgeEast", 26, glass],
+  ["L07", "Rubber fig", "Ficus", "ledgeEast", 24, "Left by the last tenant"],
+  ["L08", "Painted croton", "Codiaeum", "ledgeEast", 16, harbour],
+  ["L09", "Split-leaf, old", "Monstera", "ledgeWest", 30, "Left by the last tenant"],
+  ["L10", "Split-leaf, young", "Monstera", "ledgeWest", 17, "Grown here"],
+  ["L11", "Heart-leaf climber", "Philodendron", "ledgeWest", 17, glass],
+  ["L12", "Golden climber", "Epipremnum", "ledgeWest", 15, "Grown here"],
+  ["L13", "Arrowhead", "Syngonium", "ledgeWest", 13, harbour],
+  ["L14", "Flag flower", "Anthurium", "ledgeWest", 14, glass, { inFlower: true }],
+  ["L15", "Umbrella tree", "Schefflera", "ledgeWest", 24, "Left by the last tenant"],
+  ["L16", "Dragon cane", "Dracaena", "ledgeWest", 21, "Left by the last tenant"],
+  ["R01", "Echeveria, blue", "Echeveria", "rackTop", 9, club],
+  ["R02", "Echeveria, frilled", "Echeveria", "rackTop", 11, club],
+  ["R03", "Panda ears", "Kalanchoe", "rackTop", 10, harbour],
+  ["R04", "Jade tree", "Crassula", "rackTop", 18, "Grown here"],
+  ["R05", "Window haworthia", "Haworthia", "rackTop", 8, club],
+  ["R06", "Ox tongue", "Gasteria", "rackTop", 10, club],
+  ["R07", "Living stones", "Lithops", "rackTop", 7, club],
+  ["R08", "Desert rose", "Adenium", "rackTop", 15, glass],
+  ["R09", "Prayer plant", "Maranta", "rackMiddle", 13, harbour],
+  ["R10", "Peacock leaf", "Calathea", "rackMiddle", 15, glass],
+  ["R11", "Nerve plant", "Fittonia", "rackMiddle", 8, harbour],
+  ["R12", "Window-sill violet", "Saintpaulia", "rackMiddle", 9, harbour, { inFlower: true }],
+  ["R13", "Eyelash begonia", "Begonia", "rackMiddle", 12, club],
+  ["R14", "Radiator plant", "Peperomia", "rackMiddle", 9, harbour],
+  ["R15", "Jewel orchid", "Ludisia", "rackMiddle", 12, glass],
+  ["R16", "Peace flag", "Spathiphyllum", "rackBottom", 17, "Left by the last tenant"],
+  ["R17", "Elephant ear", "Alocasia", "rackBottom", 18, glass],
+  ["R18", "Money stem", "Zamioculcas", "rackBottom", 19, harbour],
+  ["R19", "Parlour palm", "Chamaedorea", "rackBottom", 16, harbour],
+  ["S01", "Old man column", "Cereus", "shedBench", 14, club],
+  ["S02", "Pincushion, white", "Mammillaria", "shedBench", 9, club],
+  ["S03", "Pincushion, woolly", "Mammillaria", "shedBench", 10, club],
+  ["S04", "Chin cactus", "Gymnocalycium", "shedBench", 10, club],
+  ["S05", "Crown cactus", "Rebutia", "shedBench", 8, club],
+  ["S06", "Beaver pads", "Opuntia", "shedBench", 16, club],
+  ["S07", "Star fish flower", "Stapelia", "shedBench", 12, club],
+  ["B01", "Maidenhair", "Adiantum", "bathSill", 13, harbour],
+  ["B02", "Nest fern", "Asplenium", "bathSill", 15, harbour],
+  ["B03", "Moth orchid, white", "Phalaenopsis", "bathSill", 12, glass, { inFlower: true }],
+  ["B04", "Moth orchid, spotted", "Phalaenopsis", "bathSill", 12, glass],
+  ["B05", "Urn plant", "Aechmea", "bathSill", 15, glass],
+];
+
+/** How often a weekly round left a plant out: one of so many, in a fixed pattern. */
+export const SKIPS = { plantStep: 7, weekStep: 3, oneIn: 13 } as const;

@@ -1,0 +1,196 @@
+import type { SeverityId } from "../src/core/inspection/severity";
+import type { ToolId } from "../src/core/inspection/tools";
+import type { MixId } from "../src/core/mixing/mixes";
+import type { PestId } from "../src/core/pests/pests";
+import type { SpotId } from "../src/core/plants/spots";
+import type { TechniqueId } from "../src/core/remedies/remedies";
+import type { OutcomeId } from "../src/core/facts/deeds";
+
+/** What happened out of the ordinary, `ago` days before today; the weekly rounds are made by the loader. */
+export type Happening = { readonly ago: number; readonly plant: string } & (
+  | {
+      readonly deed: "find";
+      readonly pest: PestId;
+      readonly severity: SeverityId;
+      readonly count?: number;
+      readonly removed?: boolean;
+      readonly note: string;
+      readonly tool?: ToolId;
+    }
+  | { readonly deed: "look"; readonly note: string; readonly tool: ToolId }
+  | { readonly deed: "apart" | "bag" | "back" }
+  | {
+      readonly deed: "plan";
+      readonly pest: PestId;
+      readonly mix: MixId;
+      readonly technique: TechniqueId;
+      readonly everyDays: number;
+      readonly times: number;
+    }
+  | { readonly deed: "treat"; readonly pest: PestId; readonly volumeMl: number; readonly note?: string }
+  | { readonly deed: "close"; readonly pest: PestId; readonly outcome: OutcomeId; readonly note: string }
+  | { readonly deed: "arrive" }
+);
+
+/** Hiding places that a quick round takes in, where the plant has them. */
+export const roundSpots: readonly SpotId[] = ["crown", "axil", "underside", "newLeaf", "gap", "neck"];
+
+/** The newcomer, bought on the day it arrives. */
+export const arrival = {
+  code: "N01",
+  name: "Slipper orchid",
+  genus: "Paphiopedilum",
+  potCm: 11,
+  seller: "The glasshouse on the hill",
+} as const;
+
+export const happenings: readonly Happening[] = [
+  // Closed: mealybug on a wax flower, dabbed three times, watched until clear.
+  {
+    ago: 66,
+    plant: "L01",
+    deed: "find",
+    pest: "mealybug",
+    severity: "light",
+    count: 5,
+    note: "Cotton in two joints on the wall side.",
+  },
+  { ago: 66, plant: "L01", deed: "apart" },
+  {
+    ago: 66,
+    plant: "L01",
+    deed: "plan",
+    pest: "mealybug",
+    mix: "alcoholFull",
+    technique: "sprayAndSwab",
+    everyDays: 7,
+    times: 4,
+  },
+  { ago: 66, plant: "L01", deed: "treat", pest: "mealybug", volumeMl: 85 },
+  { ago: 59, plant: "L01", deed: "treat", pest: "mealybug", volumeMl: 85 },
+  { ago: 52, plant: "L01", deed: "treat", pest: "mealybug", volumeMl: 80, note: "One crawler under an old sheath." },
+  { ago: 45, plant: "L01", deed: "treat", pest: "mealybug", volumeMl: 80 },
+  { ago: 37, plant: "L01", deed: "look", tool: "loupe", note: "Nothing, joints and undersides." },
+  { ago: 29, plant: "L01", deed: "look", tool: "loupe", note: "Nothing. New leaf is clean." },
+  { ago: 23, plant: "L01", deed: "look", tool: "loupe", note: "Nothing." },
+  {
+    ago: 22,
+    plant: "L01",
+    deed: "close",
+    pest: "mealybug",
+    outcome: "clear",
+    note: "Three clean looks, new growth without a mark.",
+  },
+  { ago: 22, plant: "L01", deed: "back" },
+
+  // Closed: a nerve plant overrun with mites, given up for the sake of the shelf.
+  {
+    ago: 50,
+    plant: "R11",
+    deed: "find",
+    pest: "spiderMite",
+    severity: "overrun",
+    note: "Webbing over every shoot.",
+    tool: "loupe",
+  },
+  { ago: 50, plant: "R11", deed: "bag" },
+  {
+    ago: 49,
+    plant: "R11",
+    deed: "close",
+    pest: "spiderMite",
+    outcome: "givenUp",
+    note: "Small, easily had again. Bagged and binned.",
+  },
+
+  // Running: mites on the painted croton, animals at the last look, the third spray due today.
+  {
+    ago: 12,
+    plant: "L08",
+    deed: "find",
+    pest: "spiderMite",
+    severity: "patch",
+    note: "Stippling first seen; paper under the leaf crept.",
+    tool: "paper",
+  },
+  { ago: 12, plant: "L08", deed: "apart" },
+  {
+    ago: 12,
+    plant: "L08",
+    deed: "plan",
+    pest: "spiderMite",
+    mix: "soapMild",
+    technique: "spray",
+    everyDays: 6,
+    times: 4,
+  },
+  { ago: 12, plant: "L08", deed: "treat", pest: "spiderMite", volumeMl: 90 },
+  { ago: 6, plant: "L08", deed: "treat", pest: "spiderMite", volumeMl: 90 },
+  {
+    ago: 3,
+    plant: "L08",
+    deed: "find",
+    pest: "spiderMite",
+    severity: "light",
+    count: 4,
+    note: "Still four on the lowest leaf.",
+    tool: "loupe",
+  },
+
+  // Running: mealybug on the blue echeveria, treated out, one clean look, petals opening.
+  {
+    ago: 40,
+    plant: "R01",
+    deed: "find",
+    pest: "mealybug",
+    severity: "trace",
+    count: 2,
+    removed: true,
+    note: "Two in the centre, lifted out.",
+  },
+  { ago: 40, plant: "R01", deed: "apart" },
+  {
+    ago: 40,
+    plant: "R01",
+    deed: "plan",
+    pest: "mealybug",
+    mix: "alcoholHalf",
+    technique: "dab",
+    everyDays: 7,
+    times: 3,
+  },
+  { ago: 40, plant: "R01", deed: "treat", pest: "mealybug", volumeMl: 5 },
+  { ago: 33, plant: "R01", deed: "treat", pest: "mealybug", volumeMl: 5 },
+  { ago: 26, plant: "R01", deed: "treat", pest: "mealybug", volumeMl: 5 },
+  { ago: 10, plant: "R01", deed: "look", tool: "loupe", note: "Nothing in the centre or between the leaves." },
+
+  // Running: thrips on the young split-leaf under a bag, the second spray two days late.
+  {
+    ago: 8,
+    plant: "L10",
+    deed: "find",
+    pest: "thrips",
+    severity: "light",
+    count: 7,
+    note: "Silver streaks on the newest leaf, black specks.",
+    tool: "lamp",
+  },
+  { ago: 8, plant: "L10", deed: "bag" },
+  { ago: 8, plant: "L10", deed: "plan", pest: "thrips", mix: "soapMild", technique: "spray", everyDays: 6, times: 5 },
+  { ago: 8, plant: "L10", deed: "treat", pest: "thrips", volumeMl: 95 },
+
+  // Found yesterday and not yet set apart.
+  {
+    ago: 1,
+    plant: "L04",
+    deed: "find",
+    pest: "softScale",
+    severity: "light",
+    count: 6,
+    note: "Brown bumps along the midribs, sill is sticky.",
+    tool: "lamp",
+  },
+
+  { ago: 5, plant: "N01", deed: "arrive" },
+  { ago: 5, plant: "N01", deed: "look", tool: "lamp", note: "Inspected on arrival, pot and label too." },
+];

@@ -1,0 +1,224 @@
+import { type Sequelize } from "sequelize";
+import { v5 as uuidv5 } from "uuid";
+import { addDays, daysBetween, type Day } from "../src/core/climate/days";
+import { severityOf } from "../src/core/inspection/severity";
+import { genusNamed } from "../src/core/plants/genera";
+import { spotsOf, type GrowthFormId } from "../src/core/plants/growthForms";
+import * as collections from "../src/db/stores/collections";
+import { addPlace } from "../src/operations/addPlace";
+import { addPlant } from "../src/operations/addPlant";
+import { adoptPlan } from "../src/operations/adoptPlan";
+import { archivePlant } from "../src/operations/archivePlant";
+import { closeCase } from "../src/operations/closeCase";
+import { dayOf, instantOf, localTimeOf, type Context } from "../src/operations/context";
+import { movePlant } from "../src/operations/movePlant";
+import { expectOk } from "../src/operations/outcome";
+import { readPlant } from "../src/operations/readPlant";
+import { recordLook } from "../src/operations/recordLook";
+import { recordTreatment } from "../src/operations/recordTreatment";
+import { setApart } from "../src/operations/setApart";
+import { places, plants, settings, SKIPS } from "./collection";
+import { arrival, happenings, roundSpots, type Happening } from "./history";
+
+/** The same name gives the same id at every load, so that the demo is the same collection wherever it is loaded. */
+const NAMESPACE = "8d2f0a3e-5f0c-4a4e-9f0a-6f1f5d1f7c11";
+const idOf = (...parts: readonly (string | number)[]) => uuidv5(parts.join("/"), NAMESPACE);
+
+const WEEKS = 10;
+/** The last round was six days ago, so that some looks fall due tomorrow and those it skipped are overdue. */
+const LAST_ROUND_AGO = 6;
+const LOCK_KEY = 725_114_011;
+
+/** Loads the demo collection through the operations, in one transaction: it is there whole or not at all. */
+export async function loadDemo(
+  sequelize: Sequelize,
+  now: Date,
+): Promise<{ plants: number; looks: number; cases: number }> {
+  return sequelize.transaction(async (transaction) => {
+    await sequelize.query("select pg_advisory_xact_lock(:key)", { replacements: { key: LOCK_KEY }, transaction });
+    if (await collections.oldest(sequelize, transaction)) return { plants: 0, looks: 0, cases: 0 };
+    const collection = { id: idOf("collection"), ...settings };
+    const context: Context = { sequelize, collection, now, transaction };
+    const first = at(context, WEEKS * 7 + 1, "10:00");
+    await collections.add(sequelize, collection, first.now, transaction);
+    await addEverything(first);
+
+    let looks = 0;
+    for (let ago = WEEKS * 7; ago >= 0; ago--) {
+      if (ago % 7 === LAST_ROUND_AGO && ago < WEEKS * 7) looks += await walkRound(at(context, ago, "18:00"), ago);
+      for (const [index, happening] of happenings.entries()) {
+        if (happening.ago !== ago) continue;
+        // Within a day things happen in the order of the table, a minute apart.
+        await happen(at(context, ago, `20:${String(index).padStart(2, "0")}`), happening, index);
+        looks += Number(happening.deed === "find" || happening.deed === "look");
+      }
+    }
+    const cases = new Set(happenings.flatMap((h) => (h.deed === "find" ? [h.plant + h.pest] : []))).size;
+    return { plants: plants.length + 1, looks, cases };
+  });
+}
+
+/** The context `ago` days back at a wall time; today's deeds that would lie ahead happen now. */
+function at(context: Context, ago: number, time: string): Context {
+  const then = instantOf(context, `${addDays(dayOf(context, context.now), -ago)}T${time}`);
+  return { ...context, now: then < context.now ? then : context.now };
+}
+
+async function addEverything(context: Context): Promise<void> {
+  for (const { key, parent, ...place } of places) {
+    expectOk(await addPlace(context, { ...place, id: idOf("place", key), parentId: parent && idOf("place", parent) }));
+  }
+  for (const [code, name, genus, place, potCm, seller, extra] of plants) {
+    await add(context, {
+      code,
+      name,
+      genus,
+      potCm,
+      seller,
+      place,
+      inFlower: extra?.inFlower ?? false,
+      acquiredOn: null,
+    });
+  }
+}
+
+async function add(
+  context: Context,
+  plant: {
+    code: string;
+    name: string;
+    genus: string;
+    potCm: number;
+    seller: string;
+    place: string;
+    inFlower: boolean;
+    acquiredOn: Day | null;
+  },
+): Promise<void> {
+  const { place, ...description } = plant;
+  const id = idOf("plant", plant.code);
+  const placementId = idOf("placement", plant.code, "first");
+  const growthForm = formOf(plant.genus);
+  expectOk(await addPlant(context, { ...description, id, placementId, growthForm, placeId: idOf("place", place) }));
+}
+
+function formOf(genus: string): GrowthFormId {
+  const known = genusNamed(genus);
+  if (!known) throw new Error(`the demo names a genus that the table lacks: ${genus}`);
+  return known.form;
+}
+
+/** One weekly round: every plant that is not in a case, but for the ones the pattern leaves out. */
+async function walkRound(context: Context, ago: number): Promise<number> {
+  let looks = 0;
+  const week = Math.floor(ago / 7);
+  for (const [index, [code]] of plants.entries()) {
+    if ((index * SKIPS.plantStep + week * SKIPS.weekStep) % SKIPS.oneIn === 0 || isInCase(code, ago)) continue;
+    await look(context, code, ["round", ago], { tool: week % 3 === 0 ? "lamp" : "eye", note: "" });
+    looks++;
+  }
+  return looks;
+}
+
+function isInCase(code: string, ago: number): boolean {
+  const begun = happenings.some((h) => h.plant === code && h.deed === "find" && h.ago >= ago);
+  const ended = happenings.some((h) => h.plant === code && h.deed === "close" && h.ago >= ago);
+  const binned = happenings.some(
+    (h) => h.plant === code && h.deed === "close" && h.outcome === "givenUp" && h.ago >= ago,
+  );
+  return binned || (begun && !ended);
+}
+
+type LookDeed = Parameters<typeof recordLook>[1];
+
+async function look(
+  context: Context,
+  code: string,
+  key: readonly (string | number)[],
+  what: Pick<LookDeed, "tool" | "note"> & { find?: Omit<LookDeed["finds"][number], "id" | "caseId"> },
+): Promise<void> {
+  const genus = plants.find(([c]) => c === code)?.[2] ?? arrival.genus;
+  const there = spotsOf(formOf(genus));
+  const find = what.find && { ...what.find, id: idOf("find", code, ...key), caseId: caseId(code, what.find.pest) };
+  expectOk(
+    await recordLook(context, {
+      id: idOf("look", code, ...key),
+      plantId: idOf("plant", code),
+      at: localTimeOf(context, context.now),
+      tool: what.tool,
+      spots: roundSpots.filter((spot) => there.includes(spot)),
+      note: what.note,
+      finds: find ? [find] : [],
+    }),
+  );
+}
+
+const caseId = (code: string, pest: string) => idOf("case", code, pest);
+
+async function happen(context: Context, what: Happening, index: number): Promise<void> {
+  const plantId = idOf("plant", what.plant);
+  const id = idOf(what.deed, what.plant, index);
+  const time = localTimeOf(context, context.now);
+  switch (what.deed) {
+    case "find": {
+      const count = what.count ?? null;
+      const severity = count === null ? what.severity : severityOf(count);
+      const find = { pest: what.pest, severity, count, removed: what.removed ?? false };
+      return look(context, what.plant, ["find", index], { tool: what.tool ?? "lamp", note: what.note, find });
+    }
+    case "look":
+      return look(context, what.plant, ["look", index], what);
+    case "apart":
+    case "bag": {
+      const placeId = what.deed === "apart" ? idOf("place", "pantry") : null;
+      return void expectOk(await setApart(context, { id, plantId, placeId, bagId: idOf("bag", what.plant), at: time }));
+    }
+    case "back": {
+      const view = await readPlant(context, plantId);
+      return void expectOk(await movePlant(context, { id, plantId, placeId: view!.before!.id, at: time }));
+    }
+    case "plan": {
+      const { mix, technique } = what;
+      const start = dayOf(context, context.now);
+      const dates = Array.from({ length: what.times }, (_, i) => addDays(start, i * what.everyDays));
+      const plan = { id, caseId: caseId(what.plant, what.pest), mix, technique, basis: "own" as const, dates };
+      return void expectOk(await adoptPlan(context, plan));
+    }
+    case "treat":
+      return treat(context, what, id);
+    case "close": {
+      const closing = { id, caseId: caseId(what.plant, what.pest), outcome: what.outcome, at: time, note: what.note };
+      expectOk(await closeCase(context, closing));
+      if (what.outcome === "givenUp") expectOk(await archivePlant(context, { plantId, archived: true }));
+      return;
+    }
+    case "arrive": {
+      const acquiredOn = dayOf(context, context.now);
+      return add(context, { ...arrival, place: "pantry", inFlower: false, acquiredOn });
+    }
+  }
+}
+
+/** A treatment carries out the step of the plan that was due nearest to it. */
+async function treat(context: Context, what: Extract<Happening, { deed: "treat" }>, id: string): Promise<void> {
+  const view = (await readPlant(context, idOf("plant", what.plant)))!;
+  const plan = view.plans.findLast((p) => p.caseId === caseId(what.plant, what.pest))!;
+  const day = dayOf(context, context.now);
+  const open = plan.steps.filter((step) => step.kind === "treat" && step.doneOn === null);
+  const step = open.toSorted((a, b) => Math.abs(daysBetween(a.dueOn, day)) - Math.abs(daysBetween(b.dueOn, day)))[0];
+  const there = spotsOf(view.plant.growthForm);
+  expectOk(
+    await recordTreatment(context, {
+      id,
+      caseId: plan.caseId,
+      stepId: step?.id ?? null,
+      mix: plan.mix,
+      technique: plan.technique,
+      volumeMl: what.volumeMl,
+      spots: there.filter((spot) => spot !== "roots" && spot !== "pot"),
+      at: localTimeOf(context, context.now),
+      note: what.note ?? "",
+      alreadyDone: false,
+    }),
+  );
+}

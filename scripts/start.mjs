@@ -1,0 +1,35 @@
+// `npm start`: from a clean checkout to the running application with its demo collection.
+import { checkNode, ensureNodePackages, root } from "./lib/packages.mjs";
+import { startPostgres } from "./lib/postgres.mjs";
+import { atEnd, main, must, say, Stop } from "./lib/process.mjs";
+import { ensureBuild } from "./lib/build.mjs";
+import { checkPort, serve } from "./lib/serve.mjs";
+
+const DEFAULT_PORT = 3180;
+
+main(async () => {
+  checkNode();
+  const port = Number(process.env["PORT"] ?? DEFAULT_PORT);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Stop(`PORT must be a number from 1 to 65535, not ${process.env["PORT"]}.`);
+  await checkPort(port);
+  await ensureNodePackages();
+  const databaseUrl = process.env["DATABASE_URL"] ?? (await privateDatabase());
+  const env = { ...process.env, DATABASE_URL: databaseUrl };
+  const prepared = await must(
+    "The database could not be brought up to date.",
+    process.execPath,
+    ["--import", "tsx", "scripts/prepareDatabase.ts"],
+    { env, cwd: root },
+  );
+  if (prepared.trim()) say(prepared.trim());
+  await ensureBuild();
+  atEnd(await serve(port, databaseUrl));
+  say(`Wary Petal is at http://127.0.0.1:${port} — Ctrl-C stops it.`);
+});
+
+async function privateDatabase() {
+  const database = await startPostgres("postgres");
+  atEnd(database.stop);
+  return database.url;
+}

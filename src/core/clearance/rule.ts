@@ -1,0 +1,71 @@
+import { addDays, daysBetween, type Day } from "../climate/days";
+import { CLEAN_LOOK_GAP_DAYS, CLEAN_LOOKS_NEEDED, countedCleanLooks, nextCountingDay } from "../inspection/cleanLooks";
+import { pestOf, type PestId } from "../pests/pests";
+import { eggToAdultDays } from "../pests/stageDurations";
+
+/** What a case has on record, as days; two things on one day are told apart by `at` (ms since 1970). */
+export interface CaseRecord {
+  readonly pest: PestId;
+  readonly meanC: number;
+  /** In ascending order of `at`. `live` is how many live animals of this pest were seen. */
+  readonly looks: readonly { readonly at: number; readonly day: Day; readonly live: number }[];
+  readonly treatments: readonly { readonly at: number; readonly day: Day }[];
+}
+
+/** Why a plant is not clear yet; each can be turned into a sentence. */
+export type NotYet =
+  | { readonly code: "live_at_last_look"; readonly lastLive: Day }
+  | {
+      readonly code: "clean_looks_missing";
+      readonly have: number;
+      readonly need: number;
+      readonly nextFrom: Day | null;
+    }
+  | { readonly code: "generation_not_over"; readonly lastLive: Day; readonly days: number; readonly until: Day }
+  | { readonly code: "too_cold"; readonly meanC: number };
+
+export interface Clearance {
+  readonly met: boolean;
+  readonly notYet: readonly NotYet[];
+  /** 0–5: how far the rule has ripened, one petal a step; 5 only when it is met. */
+  readonly petals: number;
+}
+
+/**
+ * The rule-based half of "clear": at least two clean looks {@link CLEAN_LOOK_GAP_DAYS} days apart since the last
+ * treatment and the last live animal, and one egg-to-adult time at the place's warmth since the last live animal.
+ *
+ * A case without any look that found something starts its clock at its first look or treatment. At temperatures where
+ * the pest does not develop the second part can never be met and `too_cold` says so.
+ * Source: common practice, no source.
+ */
+export function clearanceRule(record: CaseRecord, today: Day): Clearance {
+  const lastLook = record.looks.at(-1);
+  const lastLive = record.looks.findLast((look) => look.live > 0);
+  const since = Math.max(lastLive?.at ?? 0, ...record.treatments.map((t) => t.at));
+  const cleanDays = record.looks.filter((look) => look.live === 0 && look.at > since).map((look) => look.day);
+  const have = countedCleanLooks(cleanDays);
+  const notYet: NotYet[] = [];
+
+  if (lastLive && lastLook === lastLive) notYet.push({ code: "live_at_last_look", lastLive: lastLive.day });
+  if (have < CLEAN_LOOKS_NEEDED) {
+    const previous = nextCountingDay(cleanDays);
+    const nextFrom = previous === null ? null : addDays(previous, CLEAN_LOOK_GAP_DAYS);
+    notYet.push({ code: "clean_looks_missing", have, need: CLEAN_LOOKS_NEEDED, nextFrom });
+  }
+
+  const generation = eggToAdultDays(pestOf(record.pest), record.meanC);
+  const clock = lastLive?.day ?? record.looks[0]?.day ?? record.treatments[0]?.day ?? today;
+  const elapsed = daysBetween(clock, today);
+  if (generation === null) notYet.push({ code: "too_cold", meanC: record.meanC });
+  else if (elapsed < generation) {
+    const until = addDays(clock, Math.ceil(generation));
+    notYet.push({ code: "generation_not_over", lastLive: clock, days: generation, until });
+  }
+
+  const met = notYet.length === 0;
+  const ripeness = generation === null ? 0 : Math.min(1, elapsed / generation);
+  const share = (have / CLEAN_LOOKS_NEEDED + ripeness) / 2;
+  const petals = met ? 5 : Math.min(4, 1 + Math.floor(share * 4));
+  return { met, notYet, petals };
+}

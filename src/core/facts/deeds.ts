@@ -1,0 +1,146 @@
+import { z } from "zod";
+import { severityIds } from "../inspection/severity";
+import { toolIds } from "../inspection/tools";
+import { mixIds } from "../mixing/mixes";
+import { pestIds } from "../pests/pests";
+import { growthFormIds } from "../plants/growthForms";
+import { spotIds } from "../plants/spots";
+import { techniqueIds } from "../remedies/remedies";
+import { schools, type SchoolId } from "../remedies/schools";
+import { spoonSets } from "../units/spoons";
+import { dayField, decimal, id, localTime, optionalDay, requiredText, text, whole } from "./fields";
+
+/**
+ * The shape of every deed: what a form sends, an operation takes and an import reads. Ids are made by whoever records
+ * the deed, so that sending it twice records it once. Times are wall time in the collection's zone.
+ */
+
+export const placeKinds = ["room", "shelf", "isolation", "bag"] as const;
+export type PlaceKind = (typeof placeKinds)[number];
+
+/** Mean temperatures a plant survives, °C. */
+const meanC = decimal(-10, 45);
+
+export const addPlace = z.object({
+  id,
+  name: requiredText(60),
+  kind: z.enum(["room", "shelf", "isolation"]),
+  parentId: z.union([z.literal("").transform(() => null), z.null(), id]),
+  meanC,
+});
+export type AddPlace = z.output<typeof addPlace>;
+
+export const editPlace = z.object({ placeId: id, name: requiredText(60), meanC });
+export type EditPlace = z.output<typeof editPlace>;
+
+const plantDescription = {
+  code: requiredText(24),
+  name: requiredText(80),
+  genus: text(60),
+  growthForm: z.enum(growthFormIds),
+  potCm: decimal(1, 200),
+  acquiredOn: optionalDay,
+  seller: text(80),
+  inFlower: z.boolean(),
+};
+
+export const addPlant = z.object({ id, placementId: id, placeId: id, ...plantDescription });
+export type AddPlant = z.output<typeof addPlant>;
+
+export const editPlant = z.object({ plantId: id, ...plantDescription });
+export type EditPlant = z.output<typeof editPlant>;
+
+export const archivePlant = z.object({ plantId: id, archived: z.boolean() });
+export type ArchivePlant = z.output<typeof archivePlant>;
+
+export const movePlant = z.object({ id, plantId: id, placeId: id, at: localTime });
+export type MovePlant = z.output<typeof movePlant>;
+
+/** `placeId` is an isolation place, or null for a bag tied over the pot where it stands. */
+export const setApart = z.object({ id, plantId: id, placeId: z.union([id, z.null()]), bagId: id, at: localTime });
+export type SetApart = z.output<typeof setApart>;
+
+const find = z.object({
+  id,
+  /** The id of the case, should this find open one. */
+  caseId: id,
+  pest: z.enum(pestIds),
+  severity: z.enum(severityIds),
+  count: z.union([z.literal("").transform(() => null), z.null(), whole(1, 100_000)]),
+  removed: z.boolean(),
+});
+
+export const recordLook = z.object({
+  id,
+  plantId: id,
+  at: localTime,
+  tool: z.enum(toolIds),
+  spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
+  note: text(2000),
+  finds: z.array(find).max(pestIds.length),
+});
+export type RecordLook = z.output<typeof recordLook>;
+
+const schoolIds = schools.map((school) => school.id) as [SchoolId, ...SchoolId[]];
+
+export const adoptPlan = z.object({
+  id,
+  caseId: id,
+  mix: z.enum(mixIds),
+  technique: z.enum(techniqueIds),
+  /** Where the dates come from: reckoned by the application, a school's schedule, or the keeper's own. */
+  basis: z.enum(["reckoned", "own", ...schoolIds]),
+  dates: z
+    .array(dayField)
+    .min(1)
+    .max(24)
+    .refine((dates) => dates.every((d, i) => i === 0 || dates[i - 1]! < d), { params: { code: "not_ascending" } }),
+});
+export type AdoptPlan = z.output<typeof adoptPlan>;
+
+export const recordTreatment = z.object({
+  id,
+  caseId: id,
+  /** The planned step this treatment carries out, if any. */
+  stepId: z.union([z.literal("").transform(() => null), z.null(), id]),
+  mix: z.enum(mixIds),
+  technique: z.enum(techniqueIds),
+  volumeMl: decimal(0.1, 20_000),
+  spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
+  at: localTime,
+  note: text(2000),
+  /** It happened although the application advises against it. */
+  alreadyDone: z.boolean(),
+});
+export type RecordTreatment = z.output<typeof recordTreatment>;
+
+export const outcomes = ["clear", "givenUp", "lost"] as const;
+export type OutcomeId = (typeof outcomes)[number];
+
+export const closeCase = z.object({ id, caseId: id, outcome: z.enum(outcomes), at: localTime, note: text(2000) });
+export type CloseCase = z.output<typeof closeCase>;
+
+export const voidableFacts = ["look", "treatment", "placement", "plan", "closing"] as const;
+export type VoidableFact = (typeof voidableFacts)[number];
+
+export const voidFact = z.object({ kind: z.enum(voidableFacts), factId: id, reason: requiredText(200) });
+export type VoidFact = z.output<typeof voidFact>;
+
+const zoneExists = (zone: string) => {
+  try {
+    return new Intl.DateTimeFormat("en", { timeZone: zone }).format().length > 0;
+  } catch {
+    return false;
+  }
+};
+
+export const changeSettings = z.object({
+  name: requiredText(60),
+  timeZone: requiredText(60).refine(zoneExists, { params: { code: "no_such_zone" } }),
+  lookEveryDays: whole(1, 60),
+  units: z.enum(["metric", "us"]),
+  spoons: z.enum(spoonSets),
+  alcoholPercent: decimal(1, 100),
+});
+export type ChangeSettings = z.output<typeof changeSettings>;
+export type Settings = ChangeSettings;

@@ -1,0 +1,139 @@
+import type { Day } from "../climate/days";
+import type { SeverityId } from "../inspection/severity";
+import type { ToolId } from "../inspection/tools";
+import type { MixId } from "../mixing/mixes";
+import type { PestId } from "../pests/pests";
+import type { GrowthFormId } from "../plants/growthForms";
+import type { SpotId } from "../plants/spots";
+import type { TechniqueId } from "../remedies/remedies";
+import type { PlantState } from "../state/plantState";
+import type { AdoptPlan, OutcomeId, PlaceKind } from "./deeds";
+
+/** The facts as they are read back. `at` is an instant, `day` its day in the collection's time zone. */
+
+export interface Place {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: PlaceKind;
+  readonly parentId: string | null;
+  readonly meanC: number;
+}
+
+/** Whether a plant standing there is apart from the others. */
+export function isApart(kind: PlaceKind): boolean {
+  return kind === "isolation" || kind === "bag";
+}
+
+export interface Plant {
+  readonly id: string;
+  readonly code: string;
+  readonly name: string;
+  readonly genus: string;
+  readonly growthForm: GrowthFormId;
+  readonly potCm: number;
+  readonly acquiredOn: Day | null;
+  readonly seller: string;
+  readonly inFlower: boolean;
+  readonly addedOn: Day;
+  readonly archived: boolean;
+}
+
+export interface Placement {
+  readonly id: string;
+  readonly plantId: string;
+  readonly placeId: string;
+  readonly placeName: string;
+  readonly placeKind: PlaceKind;
+  readonly at: Date;
+  readonly day: Day;
+  readonly voidReason: string | null;
+}
+
+export interface Find {
+  readonly id: string;
+  readonly caseId: string;
+  readonly pest: PestId;
+  readonly severity: SeverityId;
+  readonly count: number | null;
+  readonly removed: boolean;
+}
+
+export interface Look {
+  readonly id: string;
+  readonly plantId: string;
+  readonly at: Date;
+  readonly day: Day;
+  readonly tool: ToolId;
+  readonly spots: readonly SpotId[];
+  readonly note: string;
+  readonly finds: readonly Find[];
+  readonly voidReason: string | null;
+}
+
+export interface Treatment {
+  readonly id: string;
+  readonly caseId: string;
+  readonly plantId: string;
+  readonly stepId: string | null;
+  readonly mix: MixId;
+  readonly technique: TechniqueId;
+  readonly volumeMl: number;
+  readonly spots: readonly SpotId[];
+  readonly at: Date;
+  readonly day: Day;
+  readonly note: string;
+  readonly voidReason: string | null;
+}
+
+export interface Closing {
+  readonly id: string;
+  readonly caseId: string;
+  readonly outcome: OutcomeId;
+  readonly at: Date;
+  readonly day: Day;
+  readonly note: string;
+  readonly voidReason: string | null;
+}
+
+/** One pest on one plant, until clear. */
+export interface Case {
+  readonly id: string;
+  readonly plantId: string;
+  readonly pest: PestId;
+  readonly openedAt: Date;
+  readonly openedOn: Day;
+  readonly open: boolean;
+}
+
+export interface PlanStep {
+  readonly id: string;
+  readonly planId: string;
+  readonly kind: "treat" | "look";
+  readonly dueOn: Day;
+  /** The day it was carried out, or null. A look step is done by any look on or after the day before it is due. */
+  readonly doneOn: Day | null;
+}
+
+export interface Plan {
+  readonly id: string;
+  readonly caseId: string;
+  readonly mix: MixId;
+  readonly technique: TechniqueId;
+  readonly basis: AdoptPlan["basis"];
+  readonly adoptedAt: Date;
+  readonly adoptedOn: Day;
+  readonly steps: readonly PlanStep[];
+  readonly voidReason: string | null;
+}
+
+/** What stands beside every plant in a list. */
+export interface PlantCard {
+  readonly id: string;
+  readonly code: string;
+  readonly name: string;
+  readonly placeId: string;
+  readonly state: PlantState;
+  readonly petals: number;
+  readonly apart: boolean;
+  readonly lookDueOn: Day;
+}

@@ -1,0 +1,139 @@
+import type { RemedyId } from "../remedies/remedies";
+import { measureMl, mL, type Millilitres } from "../units/volume";
+import { rest, stockFor } from "./dilution";
+
+export const ingredientIds = ["water", "warmWater", "soap", "oil", "neemOil", "alcoholBottle"] as const;
+export type IngredientId = (typeof ingredientIds)[number];
+
+export interface Amount {
+  readonly ingredient: IngredientId;
+  readonly volumeMl: Millilitres;
+}
+
+interface Household {
+  readonly kind: "household";
+  readonly remedy: RemedyId;
+  /** Millilitres in one litre of finished mix, in the order of adding: soap first, so that the oil meets it. */
+  readonly perLitreMl: readonly (readonly [IngredientId, number])[];
+  readonly water: "water" | "warmWater";
+  /** Hours after which what is left is useless. */
+  readonly keepsHours: number;
+}
+
+interface Cut {
+  readonly kind: "cut";
+  readonly remedy: RemedyId;
+  /** Wanted strength, share by volume. */
+  readonly strength: number;
+}
+
+export type Mix = Household | Cut;
+
+const { usTeaspoon, usQuart } = measureMl;
+const perLitreFromUsQuart = (amountMl: number) => (amountMl * 1000) / usQuart;
+
+/**
+ * The mixes a keeper can make. Alcohol is cut from the keeper's own bottle; the others are household recipes.
+ * Source: common practice, no source. A product's label overrides every one of them.
+ */
+export const mixes = {
+  /** 70 % as it comes. */
+  alcoholFull: { kind: "cut", remedy: "alcohol", strength: 0.7 },
+  /** 70 % and water, one to one. */
+  alcoholHalf: { kind: "cut", remedy: "alcohol", strength: 0.35 },
+  /** 70 % and water, one to three. */
+  alcoholQuarter: { kind: "cut", remedy: "alcohol", strength: 0.175 },
+  soapMild: household("soap", [["soap", 5]], "water", 24),
+  soapStrong: household("soap", [["soap", 15]], "water", 24),
+  oil1: household(
+    "oil",
+    [
+      ["soap", 0.5],
+      ["oil", 10],
+    ],
+    "water",
+    12,
+  ),
+  oil2: household(
+    "oil",
+    [
+      ["soap", 0.5],
+      ["oil", 20],
+    ],
+    "water",
+    12,
+  ),
+  neemWeak: household(
+    "neem",
+    [
+      ["soap", perLitreFromUsQuart(usTeaspoon / 2)],
+      ["neemOil", perLitreFromUsQuart(usTeaspoon)],
+    ],
+    "warmWater",
+    12,
+  ),
+  neemUsual: household(
+    "neem",
+    [
+      ["soap", 5],
+      ["neemOil", 7.5],
+    ],
+    "warmWater",
+    12,
+  ),
+  neemStrong: household(
+    "neem",
+    [
+      ["soap", 15],
+      ["neemOil", 15],
+    ],
+    "warmWater",
+    12,
+  ),
+} as const satisfies Record<string, Mix>;
+
+export type MixId = keyof typeof mixes;
+export const mixIds = Object.keys(mixes) as [MixId, ...MixId[]];
+
+/** The mixes of a remedy, in the order of the table. @example mixesOf("oil") // ["oil1", "oil2"] */
+export function mixesOf(remedy: RemedyId): readonly MixId[] {
+  return mixIds.filter((id) => mixes[id].remedy === remedy);
+}
+
+/** What to pour together, or why it cannot be mixed. */
+export type Pouring =
+  | { readonly code: "ok"; readonly amounts: readonly Amount[]; readonly keepsHours: number | null }
+  | { readonly code: "bottle_too_weak"; readonly strength: number; readonly bottle: number };
+
+/**
+ * What to measure for `total` of a mix, in the order of adding; the amounts sum to `total`.
+ * `bottle` is the strength of the keeper's alcohol as a share by volume (0–1) and counts only for mixes cut from it; a bottle
+ * weaker than the mix is an expected outcome. Throws RangeError when `bottle` is outside (0, 1].
+ * @example pour("alcoholFull", mL(500), 0.99) // 146.5 mL water, 353.5 mL from the bottle
+ */
+export function pour(id: MixId, total: Millilitres, bottle: number): Pouring {
+  const mix: Mix = mixes[id];
+  if (mix.kind === "cut") {
+    if (!(bottle > 0 && bottle <= 1)) throw new RangeError(`a strength is above 0 and at most 1, got ${bottle}`);
+    if (mix.strength > bottle) return { code: "bottle_too_weak", strength: mix.strength, bottle };
+    const stock = stockFor(total, mix.strength, bottle);
+    const amounts = [amount("water", rest(total, stock)), amount("alcoholBottle", stock)];
+    return { code: "ok", amounts: amounts.filter((a) => a.volumeMl > 0), keepsHours: null };
+  }
+  const additives = mix.perLitreMl.map(([ingredient, perLitre]) => amount(ingredient, (total * perLitre) / 1000));
+  const added = mL(additives.reduce((sum, a) => sum + a.volumeMl, 0));
+  return { code: "ok", amounts: [amount(mix.water, rest(total, added)), ...additives], keepsHours: mix.keepsHours };
+}
+
+function amount(ingredient: IngredientId, volumeMl: number): Amount {
+  return { ingredient, volumeMl: mL(volumeMl) };
+}
+
+function household(
+  remedy: RemedyId,
+  perLitreMl: Household["perLitreMl"],
+  water: Household["water"],
+  keepsHours: number,
+): Household {
+  return { kind: "household", remedy, perLitreMl, water, keepsHours };
+}

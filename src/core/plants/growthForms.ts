@@ -1,0 +1,51 @@
+import type { SpotId } from "./spots";
+
+export interface GrowthForm {
+  /** The hiding places this form has; `neck`, `mixTop`, `roots` and `pot` belong to every potted plant. */
+  readonly spots: readonly SpotId[];
+}
+
+const potted = ["neck", "mixTop", "roots", "pot"] as const satisfies readonly SpotId[];
+const leafy = [
+  "axil",
+  "underside",
+  "upperSide",
+  "vein",
+  "newLeaf",
+  "flower",
+  "stem",
+] as const satisfies readonly SpotId[];
+
+/**
+ * Growth forms and the spots they have. Only cacti have areoles, only tubercled and ribbed ones gaps; a leafless
+ * stem has no underside. Source: common practice, no source.
+ */
+export const growthForms = {
+  rosetteSucculent: { spots: ["crown", "axil", "underside", "upperSide", "newLeaf", "flower", "stem", ...potted] },
+  tubercledCactus: { spots: ["crown", "areole", "gap", "flower", "stem", ...potted] },
+  columnarCactus: { spots: ["crown", "areole", "gap", "flower", "stem", ...potted] },
+  jointedCactus: { spots: ["axil", "areole", "newLeaf", "flower", "stem", ...potted] },
+  stemSucculent: { spots: ["crown", "axil", "flower", "stem", ...potted] },
+  caudexSucculent: { spots: ["crown", ...leafy, ...potted] },
+  climbingAroid: { spots: [...leafy, "sheath", ...potted] },
+  trailingVine: { spots: [...leafy, ...potted] },
+  clumpingFoliage: { spots: ["crown", ...leafy, "sheath", ...potted] },
+  uprightShrub: { spots: [...leafy, ...potted] },
+  palm: { spots: ["crown", ...leafy, "sheath", ...potted] },
+  fern: { spots: ["crown", "axil", "underside", "upperSide", "vein", "newLeaf", "stem", ...potted] },
+  pseudobulbOrchid: {
+    spots: ["axil", "underside", "upperSide", "vein", "newLeaf", "flower", "stem", "sheath", ...potted],
+  },
+  fanOrchid: { spots: ["crown", "axil", "underside", "upperSide", "vein", "newLeaf", "flower", "stem", ...potted] },
+  tankBromeliad: { spots: ["crown", "axil", "underside", "upperSide", "newLeaf", "flower", ...potted] },
+  softHerb: { spots: ["crown", ...leafy, ...potted] },
+  strapBulb: { spots: ["crown", "axil", "underside", "upperSide", "newLeaf", "flower", "sheath", ...potted] },
+} as const satisfies Record<string, GrowthForm>;
+
+export type GrowthFormId = keyof typeof growthForms;
+export const growthFormIds = Object.keys(growthForms) as [GrowthFormId, ...GrowthFormId[]];
+
+/** The spots of a growth form, in the order a look goes: from the inside outwards, the pot last. */
+export function spotsOf(form: GrowthFormId): readonly SpotId[] {
+  return growthForms[form].spots;
+}

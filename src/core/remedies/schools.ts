@@ -1,0 +1,32 @@
+import type { RemedyId } from "./remedies";
+
+/** One school's schedule: the days, counted from the first treatment, on which it treats. */
+export interface School {
+  readonly id: string;
+  readonly remedy: RemedyId;
+  readonly days: readonly number[];
+}
+
+const every = (interval: number, until: number) =>
+  Array.from({ length: Math.floor(until / interval) + 1 }, (_, i) => i * interval);
+
+/**
+ * Schedules that practitioners follow; where a school says "until clean" it is written out over four weeks.
+ * Source: common practice, no source. They disagree, and each is shown beside the reckoned dates.
+ */
+export const schools = [
+  { id: "alcoholThreeTimes", remedy: "alcohol", days: [0, 6, 13] },
+  { id: "soapWeeklyThreeTimes", remedy: "soap", days: [0, 7, 14] },
+  { id: "soapWhenHeavy", remedy: "soap", days: every(3, 27) },
+  { id: "oilOnceThenLook", remedy: "oil", days: [0] },
+  { id: "oilWeeklyThreeTimes", remedy: "oil", days: [0, 7, 14] },
+  { id: "neemUntilClean", remedy: "neem", days: every(4, 28) },
+  { id: "neemThenWeekly", remedy: "neem", days: [0, 5, 10, 17, 24, 31, 38] },
+] as const satisfies readonly School[];
+
+export type SchoolId = (typeof schools)[number]["id"];
+
+/** The schedules practised with a remedy, the most usual first. @example schoolsFor("oil").length // 2 */
+export function schoolsFor(remedy: RemedyId): readonly School[] {
+  return schools.filter((school) => school.remedy === remedy);
+}

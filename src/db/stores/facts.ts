@@ -1,0 +1,26 @@
+import type { Scope } from "../connection";
+import type { ModelName } from "../models";
+import { rows, update } from "../query";
+
+/** Facts are never deleted: voiding says that one is not true, and why. Tables that can be voided. */
+export type FactTable = Extract<ModelName, "Look" | "Treatment" | "Placement" | "Plan" | "Closing" | "Case">;
+
+export function voidFact(
+  scope: Scope,
+  table: FactTable,
+  id: string,
+  voidedAt: Date,
+  voidReason: string,
+): Promise<void> {
+  return update(scope, table, id, { voidedAt, voidReason });
+}
+
+/** Whether some fact of a table already has this id: it was sent before. */
+export async function isRecorded(
+  scope: Scope,
+  table: "looks" | "treatments" | "placements" | "plans" | "closings" | "plants" | "places",
+  id: string,
+) {
+  const found = await rows(scope, `select 1 from ${table} where collection_id = :c and id = :id`, { id });
+  return found.length > 0;
+}

@@ -1,0 +1,23 @@
+import type { AddPlant } from "@/core/facts/deeds";
+import * as facts from "@/db/stores/facts";
+import * as placements from "@/db/stores/placements";
+import * as plants from "@/db/stores/plants";
+import { knownPlace } from "./checks";
+import { today, type Context } from "./context";
+import { perform, refuse, type Outcome } from "./outcome";
+import { refreshPlantStates } from "./refreshPlantStates";
+
+/** Adds a plant where it stands. A plant added to an isolation place is new here until it first leaves it. */
+export function addPlant(context: Context, deed: AddPlant): Promise<Outcome<{ id: string }>> {
+  return perform(context, async (scope) => {
+    const { id, placementId, placeId, ...description } = deed;
+    if (await facts.isRecorded(scope, "plants", id)) return { id };
+    await knownPlace(scope, placeId);
+    if (await plants.withCode(scope, description.code)) refuse("code", "code_taken");
+    if (description.acquiredOn && description.acquiredOn > today(context)) refuse("acquiredOn", "in_future");
+    await plants.add(scope, id, description, context.now);
+    await placements.add(scope, { id: placementId, plantId: id, placeId, at: context.now }, context.now);
+    await refreshPlantStates(context, scope, [id]);
+    return { id };
+  });
+}

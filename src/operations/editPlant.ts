@@ -1,0 +1,18 @@
+import type { EditPlant } from "@/core/facts/deeds";
+import * as plants from "@/db/stores/plants";
+import { lockPlant } from "./checks";
+import { today, type Context } from "./context";
+import { perform, refuse, type Outcome } from "./outcome";
+
+/** Changes what is written on a plant's label; its facts stay as they are. */
+export function editPlant(context: Context, deed: EditPlant): Promise<Outcome<{ id: string }>> {
+  return perform(context, async (scope) => {
+    const { plantId, ...description } = deed;
+    await lockPlant(scope, plantId);
+    const bearer = await plants.withCode(scope, description.code);
+    if (bearer !== null && bearer !== plantId) refuse("code", "code_taken");
+    if (description.acquiredOn && description.acquiredOn > today(context)) refuse("acquiredOn", "in_future");
+    await plants.change(scope, plantId, description);
+    return { id: plantId };
+  });
+}

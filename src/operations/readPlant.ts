@@ -1,0 +1,65 @@
+import type { Case, Closing, Look, Placement, Place, Plan, Plant, PlantCard, Treatment } from "@/core/facts/records";
+import { genusNamed, type Sensitivity } from "@/core/plants/genera";
+import * as cases from "@/db/stores/cases";
+import * as looks from "@/db/stores/looks";
+import * as placements from "@/db/stores/placements";
+import * as places from "@/db/stores/places";
+import * as plans from "@/db/stores/plans";
+import * as plantStates from "@/db/stores/plantStates";
+import * as plants from "@/db/stores/plants";
+import * as treatments from "@/db/stores/treatments";
+import { scopeOf, type Context } from "./context";
+import { cardOf } from "./readBenches";
+import { refreshStale } from "./refreshStale";
+
+export interface PlantView {
+  readonly plant: Plant;
+  readonly sensitivities: readonly Sensitivity[];
+  readonly card: PlantCard;
+  readonly place: Place;
+  /** Where it stood before it was set apart, to go back to; null when it never stood anywhere else. */
+  readonly before: Place | null;
+  readonly placements: readonly Placement[];
+  readonly looks: readonly Look[];
+  readonly cases: readonly Case[];
+  readonly treatments: readonly Treatment[];
+  readonly plans: readonly Plan[];
+  readonly closings: readonly Closing[];
+  readonly exposures: readonly cases.ExposureRow[];
+}
+
+/** Everything on record about one plant, oldest first; null when there is no such plant. */
+export async function readPlant(context: Context, id: string): Promise<PlantView | null> {
+  const scope = scopeOf(context);
+  await refreshStale(context);
+  const [plant, [listed]] = await Promise.all([plants.find(scope, id), plantStates.of(scope, [id])]);
+  if (!plant || !listed) return null;
+  const [stood, looked, own, exposed, allPlaces] = await Promise.all([
+    placements.ofPlants(scope, [id]),
+    looks.ofPlants(scope, [id]),
+    cases.ofPlants(scope, [id]),
+    cases.exposures(scope, [id]),
+    places.all(scope),
+  ]);
+  const caseIds = own.map((c) => c.id);
+  const [treated, planned, closed] = await Promise.all([
+    treatments.ofCases(scope, caseIds),
+    plans.ofCases(scope, caseIds),
+    cases.closings(scope, caseIds),
+  ]);
+  const among = stood.findLast((p) => p.voidReason === null && p.placeKind !== "isolation" && p.placeKind !== "bag");
+  return {
+    plant,
+    sensitivities: genusNamed(plant.genus)?.sensitivities ?? [],
+    card: cardOf(context, listed),
+    place: allPlaces.find((place) => place.id === listed.placeId)!,
+    before: allPlaces.find((place) => place.id === among?.placeId) ?? null,
+    placements: stood,
+    looks: looked,
+    cases: own,
+    treatments: treated,
+    plans: planned,
+    closings: closed,
+    exposures: exposed,
+  };
+}

@@ -1,0 +1,61 @@
+import type { RecordLook } from "@/core/facts/deeds";
+import type { Find } from "@/core/facts/records";
+import type { Scope } from "@/db/connection";
+import * as cases from "@/db/stores/cases";
+import * as facts from "@/db/stores/facts";
+import * as looks from "@/db/stores/looks";
+import * as placements from "@/db/stores/placements";
+import { checkSpots, lockPlant, pastInstant } from "./checks";
+import type { Context } from "./context";
+import { perform, refuse, type Outcome } from "./outcome";
+import { refreshPlantStates } from "./refreshPlantStates";
+
+export interface LookRecorded {
+  readonly id: string;
+  /** Cases that this look opened or added to. */
+  readonly caseIds: readonly string[];
+  /** Cases that this look opened. */
+  readonly opened: readonly string[];
+}
+
+/**
+ * Writes down a look. A find goes to the open case of that pest on the plant; where there is none it opens one, and
+ * the plants standing at the same place at that time are marked at risk.
+ */
+export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<LookRecorded>> {
+  return perform(context, async (scope) => {
+    if (await facts.isRecorded(scope, "looks", deed.id)) return alreadyRecorded(scope, deed.id);
+    const plant = await lockPlant(scope, deed.plantId);
+    const at = pastInstant(context, deed.at);
+    checkSpots(plant, deed.spots);
+    if (new Set(deed.finds.map((find) => find.pest)).size < deed.finds.length) refuse("finds", "twice_same_pest");
+
+    const { finds, ...look } = deed;
+    await looks.add(scope, { ...look, at }, context.now);
+    const neighbours = finds.length > 0 ? await placements.neighboursAt(scope, plant.id, at) : [];
+    const running = (await cases.ofPlants(scope, [plant.id])).filter((c) => c.open);
+    const opened: string[] = [];
+    const filed: Find[] = [];
+    for (const find of finds) {
+      const same = running.find((c) => c.pest === find.pest);
+      if (!same) {
+        const fresh = { id: find.caseId, plantId: plant.id, pest: find.pest, openedByLookId: deed.id, openedAt: at };
+        await cases.add(scope, fresh, context.now);
+        await cases.addExposures(scope, find.caseId, neighbours, at);
+        opened.push(find.caseId);
+      } else if (at < same.openedAt) {
+        // Written down late: the case began with this find, not with the one recorded first.
+        await cases.openEarlier(scope, same.id, at);
+      }
+      filed.push({ ...find, caseId: same?.id ?? find.caseId });
+    }
+    await looks.addFinds(scope, deed.id, filed);
+    await refreshPlantStates(context, scope, [plant.id, ...(opened.length > 0 ? neighbours : [])]);
+    return { id: deed.id, caseIds: filed.map((find) => find.caseId), opened };
+  });
+}
+
+async function alreadyRecorded(scope: Scope, id: string): Promise<LookRecorded> {
+  const look = await looks.find(scope, id);
+  return { id, caseIds: look?.finds.map((find) => find.caseId) ?? [], opened: [] };
+}

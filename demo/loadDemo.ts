@@ -1,7 +1,6 @@
 import { type Sequelize } from "sequelize";
 import { v5 as uuidv5 } from "uuid";
 import { addDays, daysBetween, type Day } from "../src/core/climate/days";
-import { severityOf } from "../src/core/inspection/severity";
 import { genusNamed } from "../src/core/plants/genera";
 import { spotsOf, type GrowthFormId } from "../src/core/plants/growthForms";
 import * as collections from "../src/db/stores/collections";
@@ -162,8 +161,7 @@ async function happen(context: Context, what: Happening, index: number): Promise
   switch (what.deed) {
     case "find": {
       const count = what.count ?? null;
-      const severity = count === null ? what.severity : severityOf(count);
-      const find = { pest: what.pest, severity, count, removed: what.removed ?? false };
+      const find = { pest: what.pest, severity: what.severity, count, removed: what.removed ?? false };
       return look(context, what.plant, ["find", index], { tool: what.tool ?? "lamp", note: what.note, find });
     }
     case "look":

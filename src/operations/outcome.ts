@@ -14,7 +14,6 @@ export interface Problem {
     | "not_apart_place"
     | "same_place"
     | "case_closed"
-    | "already_closed"
     | "already_voided"
     | "step_taken"
     | "advised_against"

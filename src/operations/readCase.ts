@@ -1,4 +1,5 @@
 import { clearanceRule, type Clearance } from "@/core/clearance/rule";
+import { isId } from "@/core/facts/fields";
 import type { Case, Closing, Plan, PlanStep, Treatment, Look } from "@/core/facts/records";
 import { pestOf } from "@/core/pests/pests";
 import { eggToAdultDays } from "@/core/pests/stageDurations";
@@ -26,6 +27,7 @@ export interface CaseView {
 
 /** A case with everything that bears on whether it is over; null when there is no such case. */
 export async function readCase(context: Context, id: string): Promise<CaseView | null> {
+  if (!isId(id)) return null;
   const found = await casesStore.find(scopeOf(context), id);
   const view = found && (await readPlant(context, found.plantId));
   if (!found || !view) return null;

@@ -1,3 +1,4 @@
+import { isId } from "@/core/facts/fields";
 import type { Case, Closing, Look, Placement, Place, Plan, Plant, PlantCard, Treatment } from "@/core/facts/records";
 import { genusNamed, type Sensitivity } from "@/core/plants/genera";
 import * as cases from "@/db/stores/cases";
@@ -30,23 +31,22 @@ export interface PlantView {
 
 /** Everything on record about one plant, oldest first; null when there is no such plant. */
 export async function readPlant(context: Context, id: string): Promise<PlantView | null> {
+  if (!isId(id)) return null;
   const scope = scopeOf(context);
   await refreshStale(context);
-  const [plant, [listed]] = await Promise.all([plants.find(scope, id), plantStates.of(scope, [id])]);
+  // One after the other: a caller may have brought a transaction, which answers one query at a time.
+  const plant = await plants.find(scope, id);
+  const [listed] = await plantStates.of(scope, [id]);
   if (!plant || !listed) return null;
-  const [stood, looked, own, exposed, allPlaces] = await Promise.all([
-    placements.ofPlants(scope, [id]),
-    looks.ofPlants(scope, [id]),
-    cases.ofPlants(scope, [id]),
-    cases.exposures(scope, [id]),
-    places.all(scope),
-  ]);
+  const stood = await placements.ofPlants(scope, [id]);
+  const looked = await looks.ofPlants(scope, [id]);
+  const own = await cases.ofPlants(scope, [id]);
+  const exposed = await cases.exposures(scope, [id]);
+  const allPlaces = await places.all(scope);
   const caseIds = own.map((c) => c.id);
-  const [treated, planned, closed] = await Promise.all([
-    treatments.ofCases(scope, caseIds),
-    plans.ofCases(scope, caseIds),
-    cases.closings(scope, caseIds),
-  ]);
+  const treated = await treatments.ofCases(scope, caseIds);
+  const planned = await plans.ofCases(scope, caseIds);
+  const closed = await cases.closings(scope, caseIds);
   const among = stood.findLast((p) => p.voidReason === null && p.placeKind !== "isolation" && p.placeKind !== "bag");
   return {
     plant,

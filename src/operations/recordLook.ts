@@ -1,5 +1,6 @@
 import type { RecordLook } from "@/core/facts/deeds";
 import type { Find } from "@/core/facts/records";
+import { severityOf } from "@/core/inspection/severity";
 import type { Scope } from "@/db/connection";
 import * as cases from "@/db/stores/cases";
 import * as facts from "@/db/stores/facts";
@@ -47,7 +48,9 @@ export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<
         // Written down late: the case began with this find, not with the one recorded first.
         await cases.openEarlier(scope, same.id, at);
       }
-      filed.push({ ...find, caseId: same?.id ?? find.caseId });
+      // A count says more than a class and decides it.
+      const severity = find.count === null ? find.severity : severityOf(find.count);
+      filed.push({ ...find, severity, caseId: same?.id ?? find.caseId });
     }
     await looks.addFinds(scope, deed.id, filed);
     await refreshPlantStates(context, scope, [plant.id, ...(opened.length > 0 ? neighbours : [])]);

@@ -10,6 +10,9 @@ const custom = (code: FieldCode) => ({ params: { code } });
 /** An id made where the fact was recorded (UUID). */
 export const id = z.uuid();
 
+/** Whether `value`, from an address say, can be an id at all. @example isId("L01") // false */
+export const isId = (value: string) => id.safeParse(value).success;
+
 // Line feeds and tabs may be typed; other control characters cannot be stored or shown.
 const controls = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/;
 

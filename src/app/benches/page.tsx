@@ -1,0 +1,57 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { readBenches } from "@/operations/readBenches";
+import { Flower } from "@/ui/mark/Flower";
+import { stateInWords } from "@/wording/states";
+import { currentContext } from "../_parts/context";
+
+export const metadata: Metadata = { title: "Benches" };
+
+export default async function BenchesPage() {
+  const context = await currentContext();
+  const rooms = await readBenches(context);
+  return (
+    <>
+      <div className="d-flex flex-wrap gap-2 align-items-center mb-3">
+        <h1 className="me-auto mb-0">Benches</h1>
+        <Link className="btn btn-primary" href="/plants/new">
+          Add a plant
+        </Link>
+        <Link className="btn btn-outline-primary" href="/benches/places/new">
+          Add a place
+        </Link>
+      </div>
+      {rooms.map(({ place: room, benches }) => (
+        <section key={room.id} className="mb-4" aria-labelledby={`room-${room.id}`}>
+          <h2 id={`room-${room.id}`}>{room.name}</h2>
+          {benches.map(({ place, plants }) => (
+            <div key={place.id} className="mb-3">
+              {(place.id !== room.id || plants.length > 0 || benches.length === 1) && (
+                <p className="mb-1 small">
+                  <Link href={`/benches/places/${place.id}`}>{place.name}</Link>, {place.meanC} °C,{" "}
+                  {plants.length === 1 ? "1 plant" : `${plants.length} plants`}
+                </p>
+              )}
+              {plants.length > 0 && (
+                <ul className="bench">
+                  {plants.map((plant) => (
+                    <li key={plant.id}>
+                      <Link
+                        href={`/plants/${plant.id}`}
+                        prefetch={false}
+                        title={`${plant.name}: ${stateInWords(plant.state, plant.petals, plant.apart)}`}
+                      >
+                        <Flower state={plant.state} petals={plant.petals} apart={plant.apart} />
+                        <span>{plant.code}</span>
+                      </Link>
+                    </li>
+                  ))}
+                </ul>
+              )}
+            </div>
+          ))}
+        </section>
+      ))}
+    </>
+  );
+}

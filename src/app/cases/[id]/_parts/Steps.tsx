@@ -1,0 +1,39 @@
+import { Check, Circle, CircleAlert } from "lucide-react";
+import type { Day } from "@/core/climate/days";
+import type { Plan } from "@/core/facts/records";
+import { dayInWords, fromToday } from "@/wording/dates";
+
+interface Props {
+  plan: Plan;
+  today: Day;
+  open: boolean;
+}
+
+/** The dated steps of a plan: what is done, what is due, what is late. */
+export function Steps({ plan, today, open }: Props) {
+  return (
+    <ol className="list-unstyled mb-0">
+      {plan.steps.map((step) => {
+        const late = open && step.doneOn === null && step.dueOn < today;
+        const Icon = step.doneOn !== null ? Check : late ? CircleAlert : Circle;
+        return (
+          <li
+            key={step.id}
+            className={`d-flex gap-2 align-items-center py-1 ${late ? "fw-semibold text-danger-emphasis" : ""}`}
+          >
+            <Icon size={18} aria-hidden />
+            <span>
+              {step.kind === "treat" ? "Treat" : "Look"} {dayInWords(step.dueOn)}
+            </span>
+            <span className="text-body-secondary small">
+              {step.doneOn !== null && `done ${step.doneOn === step.dueOn ? "on the day" : dayInWords(step.doneOn)}`}
+              {step.doneOn === null &&
+                open &&
+                (late ? `late: ${fromToday(step.dueOn, today)}` : fromToday(step.dueOn, today))}
+            </span>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}

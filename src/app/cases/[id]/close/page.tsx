@@ -1,0 +1,34 @@
+import type { Metadata } from "next";
+import { notYetSentence } from "@/wording/clearance";
+import { pestNames } from "@/wording/names";
+import { caseOf } from "../_parts/caseOf";
+import { CloseForm } from "../_parts/CloseForm";
+
+export const metadata: Metadata = { title: "Close a case" };
+
+export default async function ClosePage({ params }: { params: Promise<{ id: string }> }) {
+  const { view, nowLocal } = await caseOf(params);
+  const { plant } = view.view;
+  return (
+    <>
+      <h1>
+        Close: {pestNames[view.found.pest].toLowerCase()} on {plant.code} {plant.name}
+      </h1>
+      {!view.clearance.met && (
+        <div className="alert alert-warning" role="note">
+          <p className="fw-semibold mb-1">By the rule it is not clear yet.</p>
+          <ul className="mb-0 ps-3">
+            {view.clearance.notYet.map((reason) => (
+              <li key={reason.code}>{notYetSentence(reason)}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <p>
+        After clear: back to its place, looked at weekly for a month, then every second week, then as the rest. A plant
+        that is given up or lost can be archived on its page; its waste goes bagged into the household bin.
+      </p>
+      <CloseForm caseId={view.found.id} met={view.clearance.met} nowLocal={nowLocal} />
+    </>
+  );
+}

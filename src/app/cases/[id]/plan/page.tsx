@@ -1,0 +1,29 @@
+import type { Metadata } from "next";
+import { pestNames } from "@/wording/names";
+import { caseOf } from "../_parts/caseOf";
+import { PlanForm } from "../_parts/PlanForm";
+
+export const metadata: Metadata = { title: "Plan" };
+
+export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
+  const { view, today } = await caseOf(params);
+  const { plant, place, sensitivities } = view.view;
+  return (
+    <>
+      <h1>
+        Plan for {plant.code} {plant.name}: {pestNames[view.found.pest].toLowerCase()}
+      </h1>
+      <p>
+        One treatment never ends it: eggs and hidden animals survive, so the repeats must catch each hatch before it
+        lays. Reckoned for {place.meanC} °C, the temperature of {place.name}.
+      </p>
+      <PlanForm
+        caseId={view.found.id}
+        pest={view.found.pest}
+        meanC={place.meanC}
+        today={today}
+        plant={{ sensitivities, inFlower: plant.inFlower }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { readCases } from "@/operations/readCases";
+import { today } from "@/operations/context";
+import { Panel } from "@/ui/Panel";
+import { PlantLine } from "@/ui/PlantLine";
+import { dayAndYear, dayInWords, fromToday } from "@/wording/dates";
+import { outcomeNames, pestNames } from "@/wording/names";
+import { currentContext } from "../_parts/context";
+
+export const metadata: Metadata = { title: "Cases" };
+
+export default async function CasesPage() {
+  const context = await currentContext();
+  const view = await readCases(context);
+  const day = today(context);
+  return (
+    <>
+      <h1>Cases</h1>
+      <Panel title={view.open.length === 0 ? "No open case" : `Open: ${view.open.length}`}>
+        <ul className="list-group list-group-flush">
+          {view.open.map(({ found, plant, planned, nextStep }) => (
+            <PlantLine
+              key={found.id}
+              plant={plant}
+              note={`${pestNames[found.pest].toLowerCase()} since ${dayInWords(found.openedOn)}`}
+            >
+              <span>
+                {!planned && "no plan yet"}
+                {planned && nextStep && `treat ${fromToday(nextStep.dueOn, day)}`}
+                {planned && !nextStep && "treated as planned: look"}
+              </span>
+              <Link
+                className="btn btn-outline-primary"
+                href={`/cases/${found.id}`}
+                aria-label={`Open the case of ${plant.code}`}
+              >
+                Open
+              </Link>
+            </PlantLine>
+          ))}
+        </ul>
+      </Panel>
+      {view.closed.length > 0 && (
+        <Panel title="Closed lately">
+          <ul className="list-group list-group-flush">
+            {view.closed.map(({ found, plant, closing }) => (
+              <PlantLine
+                key={found.id}
+                plant={plant}
+                note={`${pestNames[found.pest].toLowerCase()}: ${outcomeNames[closing.outcome].toLowerCase()} on ${dayAndYear(closing.day)}`}
+              >
+                <Link
+                  className="btn btn-outline-primary"
+                  href={`/cases/${found.id}`}
+                  aria-label={`Open the case of ${plant.code}`}
+                >
+                  Open
+                </Link>
+              </PlantLine>
+            ))}
+          </ul>
+        </Panel>
+      )}
+    </>
+  );
+}

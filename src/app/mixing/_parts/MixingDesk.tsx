@@ -1,0 +1,130 @@
+"use client";
+
+import { useState } from "react";
+import Form from "react-bootstrap/Form";
+import { mixesOf, type MixId } from "@/core/mixing/mixes";
+import { remedyIds, type RemedyId } from "@/core/remedies/remedies";
+import { spoonSets, type SpoonSet } from "@/core/units/spoons";
+import { Amounts, type Measuring } from "@/ui/Amounts";
+import { Cautions } from "@/ui/Cautions";
+import { Panel } from "@/ui/Panel";
+import { mixNames, remedyNames } from "@/wording/names";
+import { spoonSetNames } from "@/wording/settings";
+
+const LARGEST_ML = 20_000;
+
+/** Reads a number typed with a point or a comma; null when it is none or out of range. */
+function read(typed: string, min: number, max: number): number | null {
+  const value = Number(typed.trim().replace(",", "."));
+  return typed.trim() !== "" && Number.isFinite(value) && value >= min && value <= max ? value : null;
+}
+
+/** A mix and a volume give the amounts to measure; nothing is written down here. */
+export function MixingDesk({ measuring }: { measuring: Measuring }) {
+  const [remedy, setRemedy] = useState<RemedyId>("alcohol");
+  const [mix, setMix] = useState<MixId>("alcoholFull");
+  const [volume, setVolume] = useState("500");
+  const [percent, setPercent] = useState(String(measuring.alcoholPercent));
+  const [spoons, setSpoons] = useState<SpoonSet>(measuring.spoons);
+  const totalMl = read(volume, 1, LARGEST_ML);
+  const alcoholPercent = read(percent, 1, 100);
+  const choose = (next: RemedyId) => {
+    setRemedy(next);
+    setMix(mixesOf(next)[0]!);
+  };
+  return (
+    <div className="row gx-3">
+      <div className="col-lg-5">
+        <Panel title="What and how much">
+          <Form.Group className="mb-3" controlId="mixing-remedy">
+            <Form.Label className="fw-semibold mb-1">Remedy</Form.Label>
+            <Form.Select value={remedy} onChange={(event) => choose(event.target.value as RemedyId)}>
+              {remedyIds.map((id) => (
+                <option key={id} value={id}>
+                  {remedyNames[id]}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Form.Group className="mb-3" controlId="mixing-mix">
+            <Form.Label className="fw-semibold mb-1">Mix</Form.Label>
+            <Form.Select value={mix} onChange={(event) => setMix(event.target.value as MixId)}>
+              {mixesOf(remedy).map((id) => (
+                <option key={id} value={id}>
+                  {mixNames[id]}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <NumberBox
+            id="mixing-volume"
+            label="Finished mix, mL"
+            value={volume}
+            onChange={setVolume}
+            wrong={totalMl === null}
+            right={`Write a number from 1 to ${LARGEST_ML}.`}
+          />
+          {remedy === "alcohol" && (
+            <NumberBox
+              id="mixing-bottle"
+              label="Your bottle, % alcohol"
+              value={percent}
+              onChange={setPercent}
+              wrong={alcoholPercent === null}
+              right="Write a number from 1 to 100."
+            />
+          )}
+          <Form.Group controlId="mixing-spoons">
+            <Form.Label className="fw-semibold mb-1">Measured with</Form.Label>
+            <Form.Select value={spoons} onChange={(event) => setSpoons(event.target.value as SpoonSet)}>
+              {spoonSets.map((id) => (
+                <option key={id} value={id}>
+                  {spoonSetNames[id]}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+        </Panel>
+      </div>
+      <div className="col-lg-7">
+        <Panel title={mixNames[mix]}>
+          {totalMl === null || alcoholPercent === null ? (
+            <p className="mb-0">Fill in the numbers, and the amounts stand here.</p>
+          ) : (
+            <>
+              <Cautions mix={mix} />
+              <Amounts mix={mix} totalMl={totalMl} measuring={{ ...measuring, spoons, alcoholPercent }} />
+            </>
+          )}
+        </Panel>
+      </div>
+    </div>
+  );
+}
+
+interface NumberBoxProps {
+  id: string;
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  wrong: boolean;
+  right: string;
+}
+
+function NumberBox({ id, label, value, onChange, wrong, right }: NumberBoxProps) {
+  return (
+    <Form.Group className="mb-3" controlId={id}>
+      <Form.Label className="fw-semibold mb-1">{label}</Form.Label>
+      <Form.Control
+        inputMode="decimal"
+        value={value}
+        isInvalid={wrong}
+        aria-describedby={`${id}-problem`}
+        onChange={(event) => onChange(event.target.value)}
+      />
+      <div id={`${id}-problem`} className="text-danger-emphasis fw-semibold" role={wrong ? "alert" : undefined}>
+        {wrong && right}
+      </div>
+    </Form.Group>
+  );
+}

@@ -1,0 +1,46 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { v7 as uuidv7 } from "uuid";
+import { z } from "zod";
+import { setApartAction } from "@/app/_parts/actions";
+import { setApart } from "@/core/facts/deeds";
+import { ChoiceField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { useDeed } from "@/ui/fields/useDeed";
+
+const BAG = "bag";
+/** A radio button cannot hold null: the bag has a word of its own on the form. */
+const onForm = setApart.extend({ placeId: z.string().min(1) });
+
+export function ApartForm({
+  plantId,
+  places,
+  nowLocal,
+}: {
+  plantId: string;
+  places: readonly { id: string; name: string }[];
+  nowLocal: string;
+}) {
+  const router = useRouter();
+  const { form, submit, trouble } = useDeed({
+    schema: onForm,
+    action: (input) => {
+      const deed = input as z.input<typeof onForm>;
+      return setApartAction({ ...deed, placeId: deed.placeId === BAG ? null : deed.placeId });
+    },
+    defaults: () => ({ id: uuidv7(), plantId, placeId: places[0]?.id ?? BAG, bagId: uuidv7(), at: nowLocal }),
+    done: () => router.push(`/plants/${plantId}`),
+  });
+  return (
+    <form onSubmit={submit} noValidate>
+      <ChoiceField
+        form={form}
+        name="placeId"
+        label="Where to"
+        options={[...places.map((place) => [place.id, place.name] as const), [BAG, "Under a bag, where it stands"]]}
+      />
+      <TextField form={form} name="at" label="When" type="datetime-local" />
+      <SubmitRow form={form} trouble={trouble} label="Set apart" />
+    </form>
+  );
+}

@@ -1,0 +1,128 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import Button from "react-bootstrap/Button";
+import { useFieldArray } from "react-hook-form";
+import { v7 as uuidv7 } from "uuid";
+import { recordLookAction } from "@/app/_parts/actions";
+import { recordLook } from "@/core/facts/deeds";
+import { severityIds } from "@/core/inspection/severity";
+import { toolIds, type ToolId } from "@/core/inspection/tools";
+import { pestIds, type PestId } from "@/core/pests/pests";
+import type { SpotId } from "@/core/plants/spots";
+import {
+  ChecksField,
+  ChoiceField,
+  NoteField,
+  SelectField,
+  SubmitRow,
+  SwitchField,
+  TextField,
+} from "@/ui/fields/fields";
+import { useDeed } from "@/ui/fields/useDeed";
+import { pestNames, severityNames, spotNames, toolNames } from "@/wording/names";
+
+interface Props {
+  plantId: string;
+  spots: readonly SpotId[];
+  nowLocal: string;
+  /** Pests of the plant's open cases: the likeliest to be found again. */
+  openPests: readonly PestId[];
+}
+
+const newFind = (pest: PestId) => ({
+  id: uuidv7(),
+  caseId: uuidv7(),
+  pest,
+  severity: "light" as const,
+  count: "",
+  removed: false,
+});
+
+/** What was looked at, with what, and what was found. */
+export function LookForm({ plantId, spots, nowLocal, openPests }: Props) {
+  const router = useRouter();
+  const { form, submit, trouble } = useDeed({
+    schema: recordLook,
+    action: recordLookAction,
+    defaults: () => ({
+      id: uuidv7(),
+      plantId,
+      at: nowLocal,
+      tool: "lamp" as ToolId,
+      spots: [] as SpotId[],
+      note: "",
+      finds: [],
+    }),
+    done: ({ opened, caseIds }) => {
+      const [first] = [...(opened as string[]), ...(caseIds as string[])];
+      router.push(first ? `/cases/${first}` : `/plants/${plantId}`);
+    },
+  });
+  const finds = useFieldArray({ control: form.control, name: "finds", keyName: "key" });
+  const found = finds.fields.length;
+  return (
+    <form onSubmit={submit} noValidate>
+      <ChoiceField form={form} name="tool" label="With what" options={toolIds.map((id) => [id, toolNames[id]])} />
+      <ChecksField
+        form={form}
+        name="spots"
+        label="Which places you looked at"
+        options={spots.map((id) => [id, spotNames[id]])}
+      />
+      <Button
+        variant="outline-primary"
+        className="mb-3"
+        onClick={() => form.setValue("spots", [...spots], { shouldValidate: true })}
+      >
+        All of them
+      </Button>
+      {finds.fields.map((field, i) => (
+        <fieldset key={field.key} className="card card-body mb-3">
+          <legend className="fs-5">Found</legend>
+          <SelectField
+            form={form}
+            name={`finds.${i}.pest`}
+            label="Pest"
+            options={pestIds.map((id) => [id, pestNames[id]])}
+          />
+          <ChoiceField
+            form={form}
+            name={`finds.${i}.severity`}
+            label="How many, live"
+            options={severityIds.map((id) => [id, severityNames[id]])}
+          />
+          <TextField
+            form={form}
+            name={`finds.${i}.count`}
+            label="Or the number you counted"
+            inputMode="decimal"
+            hint="A number goes before the class."
+          />
+          <SwitchField form={form} name={`finds.${i}.removed`} label="All that were seen were killed on the spot" />
+          <div>
+            <Button variant="outline-primary" onClick={() => finds.remove(i)}>
+              Take this find back
+            </Button>
+          </div>
+        </fieldset>
+      ))}
+      <Button
+        variant="outline-primary"
+        className="mb-3"
+        onClick={() => finds.append(newFind(openPests[found] ?? "mealybug"))}
+      >
+        {found === 0 ? "Found something" : "Found another pest"}
+      </Button>
+      <TextField
+        form={form}
+        name="at"
+        label="When"
+        type="datetime-local"
+        hint="It may be in the past: write down late what you saw earlier."
+      />
+      <NoteField form={form} name="note" label="Note" />
+      <SubmitRow form={form} trouble={trouble} label={found === 0 ? "Nothing found" : "Save the find"} />
+    </form>
+  );
+}

@@ -1,0 +1,158 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useEffect } from "react";
+import type { UseFormReturn } from "react-hook-form";
+import { v7 as uuidv7 } from "uuid";
+import { addPlantAction, editPlantAction } from "@/app/_parts/actions";
+import { addPlant, editPlant } from "@/core/facts/deeds";
+import type { Plant } from "@/core/facts/records";
+import { genera, genusNamed } from "@/core/plants/genera";
+import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
+import { SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
+import { useDeed } from "@/ui/fields/useDeed";
+import { growthFormNames } from "@/wording/names";
+
+type Described = {
+  code: string;
+  name: string;
+  genus: string;
+  growthForm: GrowthFormId;
+  potCm: string | number;
+  acquiredOn: string | null;
+  seller: string;
+  inFlower: boolean;
+};
+
+/** The label of a plant. Naming a genus the table knows sets the growth form; for others the keeper chooses. */
+function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
+  // The fields are the same in both forms, whatever else the form carries.
+  const form = props.form as unknown as UseFormReturn<Described>;
+  const genus = form.watch("genus");
+  const known = genusNamed(genus);
+  useEffect(() => {
+    if (known && form.formState.dirtyFields.genus) form.setValue("growthForm", known.form);
+  }, [known, form]);
+  return (
+    <>
+      <div className="row">
+        <div className="col-sm-4">
+          <TextField form={form} name="code" label="Code on the label" />
+        </div>
+        <div className="col-sm-8">
+          <TextField form={form} name="name" label="Name" />
+        </div>
+      </div>
+      <TextField
+        form={form}
+        name="genus"
+        label="Genus"
+        list="genera"
+        hint={
+          genus && !known
+            ? "This genus is not in the table: choose the growth form that comes nearest."
+            : "Sets the growth form and what the plant bears."
+        }
+      />
+      <datalist id="genera">
+        {genera.map(({ name }) => (
+          <option key={name} value={name} />
+        ))}
+      </datalist>
+      <SelectField
+        form={form}
+        name="growthForm"
+        label="Growth form"
+        options={growthFormIds.map((id) => [id, growthFormNames[id]])}
+      />
+      <TextField
+        form={form}
+        name="potCm"
+        label="Pot width, cm"
+        inputMode="decimal"
+        hint="The amount of spray is estimated from it."
+      />
+      <div className="row">
+        <div className="col-sm-4">
+          <TextField form={form} name="acquiredOn" label="Acquired on" type="date" />
+        </div>
+        <div className="col-sm-8">
+          <TextField
+            form={form}
+            name="seller"
+            label="Seller"
+            hint="The second plant from there often brings the same pest."
+          />
+        </div>
+      </div>
+      <SwitchField form={form} name="inFlower" label="In flower or in bud" hint="Oil and neem fade open flowers." />
+    </>
+  );
+}
+
+export function AddPlantForm({
+  places,
+  placeId,
+}: {
+  places: readonly { id: string; name: string }[];
+  placeId: string;
+}) {
+  const router = useRouter();
+  const { form, submit, trouble } = useDeed({
+    schema: addPlant,
+    action: addPlantAction,
+    defaults: () => ({
+      id: uuidv7(),
+      placementId: uuidv7(),
+      placeId,
+      code: "",
+      name: "",
+      genus: "",
+      growthForm: "uprightShrub" as const,
+      potCm: "",
+      acquiredOn: "",
+      seller: "",
+      inFlower: false,
+    }),
+    done: ({ id }) => router.push(`/plants/${String(id)}`),
+  });
+  return (
+    <form onSubmit={submit} noValidate>
+      <Description form={form} />
+      <SelectField
+        form={form}
+        name="placeId"
+        label="Where it stands"
+        hint="A new arrival starts in an isolation place and counts as new here until it joins the others."
+        options={places.map((place) => [place.id, place.name])}
+      />
+      <SubmitRow form={form} trouble={trouble} label="Add the plant" />
+    </form>
+  );
+}
+
+export function EditPlantForm({ plant }: { plant: Plant }) {
+  const router = useRouter();
+  const { form, submit, trouble } = useDeed({
+    schema: editPlant,
+    action: editPlantAction,
+    defaults: () => ({
+      plantId: plant.id,
+      code: plant.code,
+      name: plant.name,
+      genus: plant.genus,
+      growthForm: plant.growthForm,
+      potCm: String(plant.potCm),
+      acquiredOn: plant.acquiredOn ?? "",
+      seller: plant.seller,
+      inFlower: plant.inFlower,
+    }),
+    done: () => router.push(`/plants/${plant.id}`),
+  });
+  return (
+    <form onSubmit={submit} noValidate>
+      <Description form={form} />
+      <SubmitRow form={form} trouble={trouble} label="Save" />
+    </form>
+  );
+}

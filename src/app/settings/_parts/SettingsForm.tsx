@@ -1,0 +1,62 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import Alert from "react-bootstrap/Alert";
+import { changeSettingsAction } from "@/app/_parts/actions";
+import { changeSettings, type Settings } from "@/core/facts/deeds";
+import { spoonSets } from "@/core/units/spoons";
+import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { useDeed } from "@/ui/fields/useDeed";
+import { spoonSetNames, unitNames } from "@/wording/settings";
+
+export function SettingsForm({ settings, zones }: { settings: Settings; zones: readonly string[] }) {
+  const router = useRouter();
+  const [saved, setSaved] = useState(false);
+  const { form, submit, trouble } = useDeed({
+    schema: changeSettings,
+    action: changeSettingsAction,
+    defaults: () => ({
+      ...settings,
+      lookEveryDays: String(settings.lookEveryDays),
+      alcoholPercent: String(settings.alcoholPercent),
+    }),
+    done: () => {
+      setSaved(true);
+      router.refresh();
+    },
+  });
+  return (
+    <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
+      <TextField form={form} name="name" label="Name of the collection" />
+      <TextField
+        form={form}
+        name="lookEveryDays"
+        label="Look at every plant every so many days"
+        inputMode="decimal"
+        hint="Weekly is the norm. Plants in a case, at risk or new here are looked at weekly at least."
+      />
+      <ChoiceField
+        form={form}
+        name="units"
+        label="Units"
+        options={(["metric", "us"] as const).map((id) => [id, unitNames[id]])}
+      />
+      <SelectField
+        form={form}
+        name="spoons"
+        label="Small amounts are measured with"
+        options={spoonSets.map((id) => [id, spoonSetNames[id]])}
+      />
+      <TextField form={form} name="alcoholPercent" label="Your bottle of alcohol, %" inputMode="decimal" />
+      <TextField form={form} name="timeZone" label="Time zone" list="zones" hint="A day is a day in this zone." />
+      <datalist id="zones">
+        {zones.map((zone) => (
+          <option key={zone} value={zone} />
+        ))}
+      </datalist>
+      {saved && <Alert variant="success">Saved.</Alert>}
+      <SubmitRow form={form} trouble={trouble} label="Save" />
+    </form>
+  );
+}

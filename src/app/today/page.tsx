@@ -1,0 +1,96 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { readToday } from "@/operations/readToday";
+import { Panel } from "@/ui/Panel";
+import { PlantLine } from "@/ui/PlantLine";
+import { dayInWords, fromToday } from "@/wording/dates";
+import { pestNames } from "@/wording/names";
+import { currentContext } from "../_parts/context";
+import { SittingCard } from "./_parts/SittingCard";
+
+export const metadata: Metadata = { title: "Today" };
+
+export default async function TodayPage() {
+  const context = await currentContext();
+  const view = await readToday(context);
+  const nothing = view.sittings.length + view.loose.length + view.unplanned.length + view.looksDueCount === 0;
+  return (
+    <>
+      <p className="text-body-secondary mb-0">{context.collection.name}</p>
+      <h1>Today, {dayInWords(view.day)}</h1>
+      {nothing && <p className="fs-5">Nothing needs you today.</p>}
+      {view.loose.length > 0 && (
+        <Panel title="Infested and not yet set apart" tone="loud">
+          <ul className="list-group list-group-flush">
+            {view.loose.map((plant) => (
+              <PlantLine key={plant.id} plant={plant}>
+                <Link className="btn btn-danger" href={`/plants/${plant.id}/apart`}>
+                  Set apart
+                </Link>
+              </PlantLine>
+            ))}
+          </ul>
+        </Panel>
+      )}
+      <div className="row gx-3">
+        <div className="col-lg-7">
+          {view.sittings.map((sitting) => (
+            <SittingCard key={sitting.mix} sitting={sitting} measuring={context.collection} />
+          ))}
+          {view.unplanned.length > 0 && (
+            <Panel title="Found, and no plan yet">
+              <ul className="list-group list-group-flush">
+                {view.unplanned.map(({ caseId, pest, plant }) => (
+                  <PlantLine key={caseId} plant={plant} note={pestNames[pest].toLowerCase()}>
+                    <Link className="btn btn-outline-primary" href={`/cases/${caseId}/plan`}>
+                      Make a plan
+                    </Link>
+                  </PlantLine>
+                ))}
+              </ul>
+            </Panel>
+          )}
+          <Panel title={view.looksDueCount === 0 ? "No looks due" : `Looks due: ${view.looksDueCount}`}>
+            <ul className="list-group list-group-flush">
+              {view.looksDue.map((plant) => (
+                <PlantLine key={plant.id} plant={plant} note={`due ${fromToday(plant.lookDueOn, view.day)}`}>
+                  <Link
+                    className="btn btn-outline-primary"
+                    href={`/plants/${plant.id}/look`}
+                    aria-label={`Look at ${plant.code}`}
+                  >
+                    Look
+                  </Link>
+                </PlantLine>
+              ))}
+            </ul>
+            {view.looksDueCount > view.looksDue.length && (
+              <p className="mt-2 mb-0">The longest overdue are shown; the others follow.</p>
+            )}
+          </Panel>
+        </div>
+        <div className="col-lg-5">
+          {view.next && (
+            <Panel title="Next">
+              <p className="mb-0">
+                {dayInWords(view.next.day)}, {fromToday(view.next.day, view.day)}: treat{" "}
+                <Link href={`/plants/${view.next.plant.id}`}>
+                  {view.next.plant.code} {view.next.plant.name}
+                </Link>
+                .
+              </p>
+            </Panel>
+          )}
+          <Panel title="Under the bell jar">
+            {view.apart.length === 0 && <p className="mb-0">No plant stands apart.</p>}
+            <ul className="list-group list-group-flush">
+              {view.apart.map((plant) => (
+                <PlantLine key={plant.id} plant={plant} note={plant.placeName} />
+              ))}
+            </ul>
+          </Panel>
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,24 @@
+import Link from "next/link";
+import type { ReactNode } from "react";
+import type { PlantCard } from "@/core/facts/records";
+import { stateInWords } from "@/wording/states";
+import { Flower } from "./mark/Flower";
+
+/** A plant in a list: its mark, code and name, its state in words, and what can be done at the end. */
+export function PlantLine({ plant, note, children }: { plant: PlantCard; note?: ReactNode; children?: ReactNode }) {
+  return (
+    <li className="list-group-item d-flex flex-wrap align-items-center gap-3">
+      <Flower state={plant.state} petals={plant.petals} apart={plant.apart} silent />
+      <div className="flex-grow-1">
+        <Link href={`/plants/${plant.id}`} className="fw-semibold">
+          {plant.code} {plant.name}
+        </Link>
+        <div className="small text-body-secondary">
+          {stateInWords(plant.state, plant.petals, plant.apart)}
+          {note && <> · {note}</>}
+        </div>
+      </div>
+      {children}
+    </li>
+  );
+}

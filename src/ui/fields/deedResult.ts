@@ -1,0 +1,4 @@
+/** What a deed's server action answers: the operation's value, or problems in words, each at its field. */
+export type DeedResult =
+  | { readonly ok: true; readonly value: Record<string, unknown> }
+  | { readonly ok: false; readonly problems: readonly { readonly path: string; readonly message: string }[] };

@@ -1,0 +1,207 @@
+"use client";
+
+import type { ReactNode } from "react";
+import Alert from "react-bootstrap/Alert";
+import Button from "react-bootstrap/Button";
+import Form from "react-bootstrap/Form";
+import { get, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
+
+interface FieldProps<T extends FieldValues> {
+  form: UseFormReturn<T>;
+  name: Path<T>;
+  label: string;
+  hint?: ReactNode;
+}
+
+type Options = readonly (readonly [value: string, label: string])[];
+
+function messageOf<T extends FieldValues>(form: UseFormReturn<T>, name: string): string | undefined {
+  const error = get(form.formState.errors, name) as { message?: string; root?: { message?: string } } | undefined;
+  return error?.message ?? error?.root?.message;
+}
+
+/** Label, control, hint and problem, tied together for those who cannot see them side by side. */
+function Field<T extends FieldValues>({
+  form,
+  name,
+  label,
+  hint,
+  children,
+}: FieldProps<T> & {
+  children: (wiring: { id: string; isInvalid: boolean; "aria-describedby": string }) => ReactNode;
+}) {
+  const message = messageOf(form, name);
+  const id = `field-${name}`;
+  return (
+    <div className="mb-3">
+      <Form.Label htmlFor={id} className="mb-1 fw-semibold">
+        {label}
+      </Form.Label>
+      {children({ id, isInvalid: message !== undefined, "aria-describedby": `${id}-hint ${id}-problem` })}
+      {hint && (
+        <Form.Text id={`${id}-hint`} className="d-block">
+          {hint}
+        </Form.Text>
+      )}
+      <div id={`${id}-problem`} className="text-danger-emphasis fw-semibold" role={message ? "alert" : undefined}>
+        {message}
+      </div>
+    </div>
+  );
+}
+
+/** A line of text, a number or a day typed by hand; what was typed stays as it was typed. */
+export function TextField<T extends FieldValues>({
+  type = "text",
+  inputMode,
+  list,
+  ...field
+}: FieldProps<T> & { type?: "text" | "date" | "datetime-local"; inputMode?: "decimal"; list?: string }) {
+  return (
+    <Field {...field}>
+      {(wiring) => (
+        <Form.Control
+          type={type}
+          inputMode={inputMode}
+          list={list}
+          autoComplete="off"
+          {...wiring}
+          {...field.form.register(field.name)}
+        />
+      )}
+    </Field>
+  );
+}
+
+export function NoteField<T extends FieldValues>(field: FieldProps<T>) {
+  return (
+    <Field {...field}>
+      {(wiring) => <Form.Control as="textarea" rows={2} {...wiring} {...field.form.register(field.name)} />}
+    </Field>
+  );
+}
+
+export function SelectField<T extends FieldValues>({ options, ...field }: FieldProps<T> & { options: Options }) {
+  return (
+    <Field {...field}>
+      {(wiring) => (
+        <Form.Select {...wiring} {...field.form.register(field.name)}>
+          {options.map(([value, label]) => (
+            <option key={value} value={value}>
+              {label}
+            </option>
+          ))}
+        </Form.Select>
+      )}
+    </Field>
+  );
+}
+
+export function SwitchField<T extends FieldValues>({ form, name, label, hint }: FieldProps<T>) {
+  return (
+    <div className="mb-3">
+      <Form.Check id={`field-${name}`} label={label} {...form.register(name)} />
+      {hint && <Form.Text>{hint}</Form.Text>}
+    </div>
+  );
+}
+
+/** Several of a list, as large boxes to tick. */
+export function ChecksField<T extends FieldValues>({
+  form,
+  name,
+  label,
+  hint,
+  options,
+}: FieldProps<T> & { options: Options }) {
+  const message = messageOf(form, name);
+  return (
+    <fieldset className="mb-3" aria-describedby={`field-${name}-problem`}>
+      <legend className="fs-6 fw-semibold mb-0">{label}</legend>
+      {hint && <Form.Text>{hint}</Form.Text>}
+      <div className="row row-cols-1 row-cols-sm-2 row-cols-xl-3 gx-3">
+        {options.map(([value, text]) => (
+          <div className="col" key={value}>
+            <Form.Check id={`field-${name}-${value}`} value={value} label={text} {...form.register(name)} />
+          </div>
+        ))}
+      </div>
+      <div
+        id={`field-${name}-problem`}
+        className="text-danger-emphasis fw-semibold"
+        role={message ? "alert" : undefined}
+      >
+        {message}
+      </div>
+    </fieldset>
+  );
+}
+
+/** One of a few, as large buttons to press. */
+export function ChoiceField<T extends FieldValues>({
+  form,
+  name,
+  label,
+  hint,
+  options,
+}: FieldProps<T> & { options: Options }) {
+  const message = messageOf(form, name);
+  return (
+    <fieldset className="mb-3">
+      <legend className="fs-6 fw-semibold mb-1">{label}</legend>
+      <div className="d-flex flex-wrap gap-2">
+        {options.map(([value, text]) => (
+          <div key={value}>
+            <input
+              type="radio"
+              className="btn-check"
+              id={`field-${name}-${value}`}
+              value={value}
+              autoComplete="off"
+              {...form.register(name)}
+            />
+            <label className="btn btn-outline-primary" htmlFor={`field-${name}-${value}`}>
+              {text}
+            </label>
+          </div>
+        ))}
+      </div>
+      {hint && <Form.Text>{hint}</Form.Text>}
+      <div className="text-danger-emphasis fw-semibold" role={message ? "alert" : undefined}>
+        {message}
+      </div>
+    </fieldset>
+  );
+}
+
+/** The end of every form: what went wrong, and the one press that does the deed. */
+export function SubmitRow<T extends FieldValues>({
+  form,
+  trouble,
+  label,
+  variant = "primary",
+  children,
+}: {
+  form: UseFormReturn<T>;
+  trouble: string | null;
+  label: string;
+  variant?: "primary" | "outline-primary";
+  children?: ReactNode;
+}) {
+  const { isSubmitting } = form.formState;
+  return (
+    <>
+      {trouble && (
+        <Alert variant="danger" role="alert">
+          {trouble}
+        </Alert>
+      )}
+      <div className="d-flex flex-wrap gap-2 align-items-center">
+        <Button type="submit" variant={variant} disabled={isSubmitting}>
+          {isSubmitting ? "Saving …" : label}
+        </Button>
+        {children}
+      </div>
+    </>
+  );
+}

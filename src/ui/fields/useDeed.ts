@@ -1,0 +1,52 @@
+"use client";
+
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useState } from "react";
+import { get, useForm, type DefaultValues, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
+import type { z } from "zod";
+import "@/wording/problems";
+import type { DeedResult } from "./deedResult";
+
+export interface DeedForm<T extends FieldValues> {
+  readonly form: UseFormReturn<T>;
+  /** Goes to `<form onSubmit>`. */
+  readonly submit: (event?: React.BaseSyntheticEvent) => Promise<void>;
+  /** What went wrong beyond single fields; null while nothing has. */
+  readonly trouble: string | null;
+}
+
+const LOST = "It could not be sent. What you typed is still here: check the connection and press again.";
+
+/**
+ * A form that does one deed. It checks with the same schema as the server, keeps everything typed when saving fails,
+ * puts each problem at its field and the focus with it. Sending again is safe: the deed's ids were made here.
+ */
+export function useDeed<T extends FieldValues>(options: {
+  schema: z.ZodType<unknown, T>;
+  action: (input: unknown) => Promise<DeedResult>;
+  defaults: () => DefaultValues<NoInfer<T>>;
+  done: (value: Record<string, unknown>) => void;
+}): DeedForm<T> {
+  const { schema, action, defaults, done } = options;
+  const [defaultValues] = useState(defaults);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const form = useForm<T>({ resolver: zodResolver(schema as never) as never, defaultValues });
+
+  const send = async () => {
+    setTrouble(null);
+    let result: DeedResult;
+    try {
+      // The raw values go, not the parsed ones: the server reads them with the same schema.
+      result = await action(form.getValues());
+    } catch {
+      setTrouble(LOST);
+      return;
+    }
+    if (result.ok) return done(result.value);
+    const shown = result.problems.filter(({ path }) => path !== "" && get(form.getValues(), path) !== undefined);
+    shown.forEach(({ path, message }, i) => form.setError(path as Path<T>, { message }, { shouldFocus: i === 0 }));
+    const rest = result.problems.filter((problem) => !shown.includes(problem));
+    if (rest.length > 0) setTrouble(rest.map((problem) => problem.message).join(" "));
+  };
+  return { form, submit: form.handleSubmit(send), trouble };
+}

@@ -1,0 +1,29 @@
+import type { ReactNode } from "react";
+import { dayAndYear } from "@/wording/dates";
+import type { RecordEntry } from "./entries";
+
+/** A record as a time line. `strike` draws the way to void an entry. */
+export function RecordLine({
+  entries,
+  strike,
+}: {
+  entries: readonly RecordEntry[];
+  strike: (entry: RecordEntry) => ReactNode;
+}) {
+  return (
+    <ol className="record" reversed>
+      {entries.map((entry) => (
+        <li key={entry.kind + entry.id} className={entry.voidReason === null ? undefined : "struck"}>
+          <div className="text-body-secondary small">{dayAndYear(entry.day)}</div>
+          <div className="what fw-semibold">{entry.what}</div>
+          {entry.details.map((detail) => (
+            <div key={detail} className="small">
+              {detail}
+            </div>
+          ))}
+          {entry.voidReason === null ? strike(entry) : <div className="small">Struck out: {entry.voidReason}</div>}
+        </li>
+      ))}
+    </ol>
+  );
+}

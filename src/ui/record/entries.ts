@@ -1,0 +1,83 @@
+import type { VoidableFact } from "@/core/facts/deeds";
+import type { Case, Closing, Look, Placement, Plan, Treatment } from "@/core/facts/records";
+import type { Day } from "@/core/climate/days";
+import { millilitres } from "@/wording/amounts";
+import {
+  mixNames,
+  outcomeNames,
+  pestNames,
+  schoolNames,
+  severityNames,
+  spotNames,
+  techniqueNames,
+  toolNames,
+} from "@/wording/names";
+
+/** One line of a record, ready to be shown. */
+export interface RecordEntry {
+  readonly kind: VoidableFact;
+  readonly id: string;
+  readonly at: number;
+  readonly day: Day;
+  readonly what: string;
+  readonly details: readonly string[];
+  readonly voidReason: string | null;
+}
+
+interface Facts {
+  readonly placements: readonly Placement[];
+  readonly looks: readonly Look[];
+  readonly treatments: readonly Treatment[];
+  readonly plans: readonly Plan[];
+  readonly closings: readonly Closing[];
+  readonly cases: readonly Case[];
+}
+
+type Told = readonly [what: string, ...details: string[]];
+
+/** The facts of a plant or a case as entries, newest first. */
+export function recordEntries(facts: Facts): RecordEntry[] {
+  const pestOfCase = (caseId: string) => pestNames[facts.cases.find((c) => c.id === caseId)?.pest ?? "mealybug"];
+  const entries = [
+    ...facts.placements.map((p) => entry("placement", p, [`Placed: ${p.placeName}`])),
+    ...facts.looks.map((look) => entry("look", look, tellLook(look))),
+    ...facts.treatments.map((t) =>
+      entry("treatment", t, [
+        `Treated: ${mixNames[t.mix]}`,
+        `${techniqueNames[t.technique]}, ${millilitres(t.volumeMl)}, against ${pestOfCase(t.caseId).toLowerCase()}`,
+        t.note,
+      ]),
+    ),
+    ...facts.plans.map((plan) => entry("plan", { ...plan, at: plan.adoptedAt, day: plan.adoptedOn }, tellPlan(plan))),
+    ...facts.closings.map((c) =>
+      entry("closing", c, [
+        `Case closed: ${pestOfCase(c.caseId).toLowerCase()}, ${outcomeNames[c.outcome].toLowerCase()}`,
+        c.note,
+      ]),
+    ),
+  ];
+  return entries.toSorted((a, b) => b.at - a.at);
+}
+
+function entry(
+  kind: VoidableFact,
+  fact: { id: string; at: Date; day: Day; voidReason: string | null },
+  [what, ...details]: Told,
+): RecordEntry {
+  const { id, at, day, voidReason } = fact;
+  return { kind, id, at: at.getTime(), day, what, details: details.filter(Boolean), voidReason };
+}
+
+function tellLook(look: Look): Told {
+  const found = look.finds.map((find) => {
+    const number = find.count === null ? severityNames[find.severity].toLowerCase() : `${find.count} live`;
+    return `${pestNames[find.pest]}, ${number}${find.removed ? ", killed on the spot" : ""}`;
+  });
+  const where = `${toolNames[look.tool]}: ${look.spots.map((spot) => spotNames[spot].toLowerCase()).join("; ")}`;
+  return [found.length > 0 ? `Found: ${found.join("; ")}` : "Looked: nothing found", where, look.note];
+}
+
+function tellPlan(plan: Plan): Told {
+  const treatments = plan.steps.filter((step) => step.kind === "treat").length;
+  return [`Plan: ${mixNames[plan.mix]}, ${treatments} ${treatments === 1 ? "time" : "times"}`, schoolNames[plan.basis]];
+}

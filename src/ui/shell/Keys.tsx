@@ -1,0 +1,54 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useEffect, useState } from "react";
+import Modal from "react-bootstrap/Modal";
+import { rooms } from "./rooms";
+
+/** How long after `g` a room's letter still counts. */
+const CHORD_MS = 1500;
+
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+/** `g` and a letter goes to a room; `?` lists the keys. Every key has a button elsewhere. */
+export function Keys() {
+  const router = useRouter();
+  const [listed, setListed] = useState(false);
+  useEffect(() => {
+    let chordUntil = 0;
+    const press = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (event.key === "?") setListed(true);
+      else if (event.key === "g") chordUntil = event.timeStamp + CHORD_MS;
+      else if (event.timeStamp < chordUntil) {
+        chordUntil = 0;
+        const room = rooms.find(({ key }) => key === event.key);
+        if (room) router.push(room.href);
+      }
+    };
+    addEventListener("keydown", press);
+    return () => removeEventListener("keydown", press);
+  }, [router]);
+  return (
+    <Modal show={listed} onHide={() => setListed(false)} aria-labelledby="keys-title">
+      <Modal.Header closeButton>
+        <Modal.Title id="keys-title" as="h2">
+          Keys
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        <dl className="row mb-0">
+          {rooms.map(({ key, name }) => (
+            <div key={key} className="d-flex gap-3">
+              <dt className="col-3">
+                <kbd>g</kbd> <kbd>{key}</kbd>
+              </dt>
+              <dd>{name}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal.Body>
+    </Modal>
+  );
+}

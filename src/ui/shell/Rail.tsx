@@ -1,0 +1,33 @@
+"use client";
+
+import Link from "next/link";
+import { usePathname } from "next/navigation";
+import { Flower } from "../mark/Flower";
+import { rooms } from "./rooms";
+import { ThemeSwitch } from "./ThemeSwitch";
+
+/** The rooms: a rail on a laptop, a bar on a phone. */
+export function Rail() {
+  const path = usePathname();
+  return (
+    <nav className="rail" aria-label="Rooms">
+      <div className="rail-name">
+        <Flower state="surer" petals={3} silent />
+        Wary Petal
+      </div>
+      <ul>
+        {rooms.map(({ href, name, Icon }) => (
+          <li key={href} className={href === "/settings" ? "corner" : undefined}>
+            <Link href={href} aria-current={path.startsWith(href) ? "page" : undefined}>
+              <Icon size={20} aria-hidden />
+              {name}
+            </Link>
+          </li>
+        ))}
+        <li>
+          <ThemeSwitch />
+        </li>
+      </ul>
+    </nav>
+  );
+}

@@ -1,0 +1,35 @@
+import type { CautionId } from "@/core/remedies/remedies";
+import type { Objection } from "@/core/suitability/suitability";
+
+export const cautionSentences: Record<CautionId, string> = {
+  label:
+    "The product's label goes before any recipe here, and local law before both. Some home mixes are not permitted indoors in some countries.",
+  protectYourself:
+    "Wear gloves and glasses, and a mask for any spray. Try a little on your skin first if it is sensitive.",
+  flammable: "Alcohol burns. No flame, no hot lamp, and open a window.",
+  darkAfter: "After alcohol the plant stays out of all light for 24 hours. Ten were not enough. Never on the roots.",
+  neemIrritates: "Neem irritates eyes, lips and skin.",
+  waterLife: "Neem harms water life. Keep it from ponds, birds and reptiles.",
+  sunAndHeat: "Put it on at dusk with the lamps off, out of sun for the rest of the day, and not above about 32 °C.",
+  shake: "Oil and water part within minutes. Shake before and while you use it, and mix only what you use today.",
+  dryCrown: "Dry the plant with a fan for 3–5 hours, so that nothing rots in the crown.",
+  testLeaf: "On a plant you have not treated with this before: one leaf first, then wait 24–48 hours.",
+  childrenPets:
+    "Keep children and pets away until it is dry, and the poison centre's number to hand. Edible plants: only what is allowed on food crops.",
+  leftovers:
+    "Leftovers go by local rules, never down the drain. Waste is bagged into the household bin, never composted.",
+  milkySap: "Milky sap burns skin and eyes: gloves and glasses.",
+  spines: "Spines: use tongs.",
+};
+
+export const objectionSentences: Record<Objection["code"], string> = {
+  oilOnShy: "This kind does not bear oil: it marks or kills the leaves. Choose alcohol on the spot or soap.",
+  oilOnBloom: "Oil ruins the wax bloom of this kind for good. Dab with alcohol instead.",
+  oilTooStrong: "Thin leaves bear oil at 1 % at the most. Choose the 1 % mix.",
+  smotherFlowers: "Open flowers fade within a day or two of oil or neem. Cut them, or use alcohol on them.",
+  stripsBloom: "Alcohol, soap and neem take off the wax bloom for good where they touch. Dab only the animals.",
+  thinLeaves: "Thin leaves scorch. Use the weakest mix and test one leaf first.",
+  wetInRest: "If it is resting dry now, do not wet the mix: dab, mist lightly, or wait, unless the case is heavy.",
+  milkySap: cautionSentences.milkySap,
+  spines: cautionSentences.spines,
+};

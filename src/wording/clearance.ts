@@ -1,0 +1,21 @@
+import type { NotYet } from "@/core/clearance/rule";
+import { assertNever } from "@/core/assertNever";
+import { dayCount, dayInWords } from "./dates";
+
+/** Why a plant is not clear yet, as a sentence. */
+export function notYetSentence(reason: NotYet): string {
+  switch (reason.code) {
+    case "live_at_last_look":
+      return `Live animals were seen at the last look, on ${dayInWords(reason.lastLive)}.`;
+    case "clean_looks_missing":
+      return `${reason.have} of ${reason.need} clean looks since the last treatment${
+        reason.nextFrom ? `; the next one counts from ${dayInWords(reason.nextFrom)}` : ""
+      }.`;
+    case "generation_not_over":
+      return `A generation takes ${dayCount(reason.days)} at this warmth: not before ${dayInWords(reason.until)}.`;
+    case "too_cold":
+      return `At ${reason.meanC} °C the pest stands still: it waits for warmth, so clean looks now prove little.`;
+    default:
+      return assertNever(reason);
+  }
+}

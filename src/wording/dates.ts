@@ -1,0 +1,28 @@
+import { format } from "date-fns";
+import type { Day } from "@/core/climate/days";
+import { daysBetween } from "@/core/climate/days";
+
+/** A day as the application writes it: "Sat 12 Dec". */
+export function dayInWords(day: Day): string {
+  return format(new Date(`${day}T12:00:00`), "EEE d MMM");
+}
+
+/** A day with its year, for records that go back: "Sat 12 Dec 2026". */
+export function dayAndYear(day: Day): string {
+  return format(new Date(`${day}T12:00:00`), "EEE d MMM yyyy");
+}
+
+/** How far a day is from today: "today", "tomorrow", "2 days ago", "in 5 days". */
+export function fromToday(day: Day, today: Day): string {
+  const days = daysBetween(today, day);
+  if (days === 0) return "today";
+  if (days === 1) return "tomorrow";
+  if (days === -1) return "yesterday";
+  return days > 0 ? `in ${days} days` : `${-days} days ago`;
+}
+
+/** "1 day", "7 days"; fractions to one digit. */
+export function dayCount(days: number): string {
+  const rounded = Math.round(days * 10) / 10;
+  return rounded === 1 ? "1 day" : `${rounded} days`;
+}

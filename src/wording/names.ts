@@ -1,0 +1,164 @@
+import type { OutcomeId, PlaceKind } from "@/core/facts/deeds";
+import type { SeverityId } from "@/core/inspection/severity";
+import type { ToolId } from "@/core/inspection/tools";
+import type { IngredientId, MixId } from "@/core/mixing/mixes";
+import type { PestId } from "@/core/pests/pests";
+import type { GrowthFormId } from "@/core/plants/growthForms";
+import type { Sensitivity } from "@/core/plants/genera";
+import type { SpotId } from "@/core/plants/spots";
+import type { RemedyId, TechniqueId } from "@/core/remedies/remedies";
+import type { SchoolId } from "@/core/remedies/schools";
+import type { PlantState } from "@/core/state/plantState";
+
+export const pestNames: Record<PestId, string> = {
+  spiderMite: "Spider mites",
+  thrips: "Thrips",
+  mealybug: "Mealybugs",
+  rootMealybug: "Root mealybugs",
+  softScale: "Soft scale",
+  armouredScale: "Armoured scale",
+  fungusGnat: "Fungus gnats",
+  aphid: "Aphids",
+};
+
+export const stageNames: Record<string, string> = {
+  egg: "eggs",
+  crawler: "crawlers",
+  nymph: "nymphs",
+  immature: "young mites",
+  larva: "larvae",
+  pupa: "pupae",
+  youngAdult: "young adults",
+  adult: "adults",
+};
+
+export const remedyNames: Record<RemedyId, string> = {
+  alcohol: "Alcohol on the spot",
+  soap: "Soap wash",
+  oil: "Smothering oil",
+  neem: "Neem oil",
+};
+
+export const mixNames: Record<MixId, string> = {
+  alcoholFull: "Alcohol 70 %",
+  alcoholHalf: "Alcohol 35 % (70 % and water 1 : 1)",
+  alcoholQuarter: "Alcohol 17.5 % (70 % and water 1 : 3)",
+  soapMild: "Soap wash, mild (5 mL per litre)",
+  soapStrong: "Soap wash, strong (15 mL per litre)",
+  oil1: "Oil 1 %, thin or soft leaves",
+  oil2: "Oil 2 %, thick leathery leaves",
+  neemWeak: "Neem, weak (1 US teaspoon per US quart)",
+  neemUsual: "Neem, usual (7.5 mL per litre)",
+  neemStrong: "Neem, strong (15 mL per litre)",
+};
+
+export const ingredientNames: Record<IngredientId, string> = {
+  water: "Water, soft if you have it",
+  warmWater: "Water, hand-warm",
+  soap: "Plain soap, no scent or degreaser",
+  oil: "Horticultural or paraffin oil",
+  neemOil: "Neem oil",
+  alcoholBottle: "Alcohol from your bottle",
+};
+
+export const techniqueNames: Record<TechniqueId, string> = {
+  dab: "Dab the animals",
+  wipe: "Wipe the leaves",
+  spray: "Spray to run-off",
+  sprayAndSwab: "Spray, then swab every joint",
+  hastySpray: "Quick spray",
+  dunk: "Dunk the plant",
+};
+
+export const toolNames: Record<ToolId, string> = {
+  eye: "Naked eye, room light",
+  lamp: "Lamp",
+  loupe: "Lamp and loupe",
+  paper: "White paper under a tapped leaf",
+  unpotted: "Unpotted, rinsed over a tray",
+};
+
+export const spotNames: Record<SpotId, string> = {
+  crown: "Crown, innermost leaves",
+  axil: "Leaf axils, stem joints",
+  underside: "Leaf undersides",
+  upperSide: "Leaf upper sides",
+  vein: "Veins and midribs",
+  newLeaf: "Newest leaf",
+  flower: "Buds, flowers, spike",
+  stem: "Stem or cane",
+  sheath: "Dry sheaths, bracts",
+  areole: "Areoles and spines",
+  gap: "Gaps between tubercles or ribs",
+  neck: "Neck, under top dressing",
+  mixTop: "Top of the mix",
+  roots: "Roots",
+  pot: "Pot: rim, holes, saucer, label",
+};
+
+export const growthFormNames: Record<GrowthFormId, string> = {
+  rosetteSucculent: "Rosette succulent",
+  tubercledCactus: "Globe cactus with tubercles",
+  columnarCactus: "Ribbed or columnar cactus",
+  jointedCactus: "Jointed, padded or forest cactus",
+  stemSucculent: "Leafless stem succulent",
+  caudexSucculent: "Caudex or woody succulent",
+  climbingAroid: "Climbing, large leaves",
+  trailingVine: "Trailing vine, waxy leaves",
+  clumpingFoliage: "Clumping foliage, sheathing leaves",
+  uprightShrub: "Upright cane or woody shrub",
+  palm: "Palm",
+  fern: "Fern",
+  pseudobulbOrchid: "Orchid with pseudobulbs",
+  fanOrchid: "Single-stemmed, fan-leaved orchid",
+  tankBromeliad: "Tank bromeliad",
+  softHerb: "Soft herb or seedling",
+  strapBulb: "Bulb with strap leaves",
+};
+
+export const sensitivityNames: Record<Sensitivity, string> = {
+  oilShy: "does not bear oil",
+  waxBloom: "wax bloom that sprays strip for good",
+  thinLeaf: "thin leaves: weakest mix only",
+  milkySap: "milky sap that burns skin and eyes",
+  spiny: "spines: use tongs",
+  winterDry: "rests dry in winter: keep the mix dry then",
+};
+
+export const severityNames: Record<SeverityId, string> = {
+  trace: "Trace: 1–2 animals",
+  light: "Light: 3–10",
+  patch: "Patch: 11–50, or one organ",
+  heavy: "Heavy: more than 50, or several organs",
+  overrun: "Overrun: webbing, or most leaves",
+};
+
+export const stateNames: Record<PlantState, string> = {
+  clear: "clear",
+  overdue: "look overdue",
+  new: "new here",
+  atRisk: "at risk",
+  infested: "infested",
+  surer: "getting surer",
+};
+
+export const placeKindNames: Record<PlaceKind, string> = {
+  room: "Room",
+  shelf: "Shelf, sill or bench",
+  isolation: "Isolation place",
+  bag: "Bag",
+};
+
+export const outcomeNames: Record<OutcomeId, string> = { clear: "Clear", givenUp: "Given up", lost: "Lost" };
+
+export const schoolNames: Record<SchoolId | "reckoned" | "own", string> = {
+  reckoned: "Reckoned for this plant",
+  own: "Your own dates",
+  alcoholThreeTimes: "Alcohol on days 0, 6 and 13",
+  soapWeeklyThreeTimes: "Soap weekly, three times",
+  soapWhenHeavy: "Soap every 3 days for four weeks",
+  oilOnceThenLook: "Oil once, then look",
+  oilWeeklyThreeTimes: "Oil weekly, three times",
+  neemUntilClean: "Neem every 4 days for four weeks",
+  neemThenWeekly: "Neem on days 0, 5, 10, then weekly for a month",
+};

@@ -1,0 +1,33 @@
+import type { Proposal } from "@/core/planning/proposal";
+import type { RepeatBounds } from "@/core/planning/bounds";
+import { dayCount } from "./dates";
+import { stageNames } from "./names";
+
+export const limitSentences: Record<Proposal["limits"][number], string> = {
+  tooCold: "It is too cold here for the pest to grow, so the dates are a week apart. Warmer, they would be closer.",
+  remedyTooWeak: "This remedy alone cannot be counted on: no stage before egg-laying is within its reach.",
+  slowerThanBound:
+    "The remedy should not be used as often as the pest would ask for. Some animals may lay between two treatments.",
+  cutAtTwelve: "Twelve treatments are not enough by this reckoning. Another remedy would be kinder to the plant.",
+};
+
+const list = (stages: readonly string[]) => stages.map((id) => stageNames[id] ?? id).join(", ");
+
+/** The two bounds in words, with what they were reckoned from. */
+export function boundSentences(bounds: RepeatBounds): string[] {
+  const sentences: string[] = [];
+  if (bounds.repeatWithinDays !== null) {
+    sentences.push(
+      `Repeat within ${dayCount(bounds.repeatWithinDays)}: from within reach (${list(bounds.reachableStages)}) to first eggs or young.`,
+    );
+  } else
+    sentences.push(
+      "No interval can be given: nothing grows at this temperature, or the remedy reaches no stage before laying.",
+    );
+  if (bounds.keepOnDays !== null) {
+    sentences.push(
+      `Keep on for longer than ${dayCount(bounds.keepOnDays)}: the longest stage it does not reach (${list(bounds.unreachedStages)}).`,
+    );
+  }
+  return sentences;
+}

@@ -1,0 +1,9 @@
+import type { SpoonSet } from "@/core/units/spoons";
+
+export const spoonSetNames: Record<SpoonSet, string> = {
+  syringe: "Syringe or jug, mL",
+  metric: "Metric spoons (5 and 15 mL)",
+  us: "US spoons and cups (4.93 and 14.79 mL)",
+};
+
+export const unitNames = { metric: "Metric", us: "US" } as const;

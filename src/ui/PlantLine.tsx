@@ -7,9 +7,9 @@ import { Flower } from "./mark/Flower";
 /** A plant in a list: its mark, code and name, its state in words, and what can be done at the end. */
 export function PlantLine({ plant, note, children }: { plant: PlantCard; note?: ReactNode; children?: ReactNode }) {
   return (
-    <li className="list-group-item d-flex flex-wrap align-items-center gap-3">
+    <li className="plant-line list-group-item d-flex flex-wrap align-items-center gap-3 px-0">
       <Flower state={plant.state} petals={plant.petals} apart={plant.apart} silent />
-      <div className="flex-grow-1">
+      <div className="plant-line-text">
         <Link href={`/plants/${plant.id}`} className="fw-semibold">
           {plant.code} {plant.name}
         </Link>

@@ -13,6 +13,9 @@ export interface Pour {
   readonly error: number;
 }
 
+/** Nobody counts more than this many spoonfuls; beyond it a jug is meant (common practice). */
+const MOST_SPOONFULS = 6;
+
 const spoonsOf: Record<SpoonSet, readonly { measure: Measure; step: number; from: number }[]> = {
   syringe: [],
   metric: [
@@ -28,8 +31,8 @@ const spoonsOf: Record<SpoonSet, readonly { measure: Measure; step: number; from
 
 /**
  * The pour nearest to `volume` with the given spoons: the largest spoon that is at least partly filled.
- * Returns null when the keeper uses a syringe (millilitres are then the answer), for 0 mL, and when the amount is
- * under an eighth of a teaspoon, where no spoon is honest any more and drops or a syringe are.
+ * Returns null when the keeper uses a syringe (millilitres are then the answer), for 0 mL, for more than six
+ * spoonfuls, and under an eighth of a teaspoon, where no spoon is honest any more and drops or a syringe are.
  * Rounding steps are the marks of usual spoon sets (common practice, no source).
  * @example nearestPour(mL(10), "us") // { measure: "usTeaspoon", count: 2, error: -0.014… }
  */
@@ -37,6 +40,7 @@ export function nearestPour(volume: Millilitres, spoons: SpoonSet): Pour | null 
   for (const { measure, step, from } of spoonsOf[spoons]) {
     const exact = fromMillilitres(volume, measure);
     const count = Math.round(exact / step) * step;
+    if (count > MOST_SPOONFULS) return null;
     if (count >= from && exact >= from * 0.5) return { measure, count, error: count / exact - 1 };
   }
   return null;

@@ -20,7 +20,7 @@ export function Flower({ state, petals = 0, apart = false, size = "usual", silen
     <svg className={`flower flower-${size} flower-${state}`} viewBox="0 0 96 96" {...label}>
       {apart ? (
         <>
-          <use href={mark} x="24" y="28" width="48" height="54" />
+          <use href={mark} x="17" y="22" width="62" height="62" />
           <use href="#mark-jar" width="96" height="96" />
         </>
       ) : (

@@ -29,9 +29,9 @@ export function FlowerSprite() {
   return (
     <svg width="0" height="0" aria-hidden="true" style={{ position: "absolute" }}>
       <defs>
-        <pattern id="mark-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="3.5" height="7" fill="currentColor" />
-        </pattern>
+        <clipPath id="mark-petal">
+          <path d={PETAL} />
+        </clipPath>
         <symbol id="mark-clear" viewBox="0 0 96 96">
           <Petals />
         </symbol>
@@ -40,7 +40,14 @@ export function FlowerSprite() {
         </symbol>
         <symbol id="mark-atRisk" viewBox="0 0 96 96">
           <Petals />
-          <path d={PETAL} fill="url(#mark-hatch)" />
+          {/* Lines, not a pattern: a pattern would not take the colour of the mark that uses it. */}
+          <path
+            d="M26 24 L50 0 M26 36 L62 0 M30 44 L70 4 M38 48 L74 12"
+            fill="none"
+            strokeWidth="4"
+            stroke="currentColor"
+            clipPath="url(#mark-petal)"
+          />
         </symbol>
         {[0, 1, 2, 3, 4, 5].map((filled) => (
           <symbol key={filled} id={`mark-surer-${filled}`} viewBox="0 0 96 96">

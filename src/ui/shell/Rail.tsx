@@ -12,7 +12,7 @@ export function Rail() {
   return (
     <nav className="rail" aria-label="Rooms">
       <div className="rail-name">
-        <Flower state="surer" petals={3} silent />
+        <Flower state="surer" petals={3} size="small" silent />
         Wary Petal
       </div>
       <ul>

@@ -70,13 +70,11 @@ export function LookForm({ plantId, spots, nowLocal, openPests }: Props) {
         label="Which places you looked at"
         options={spots.map((id) => [id, spotNames[id]])}
       />
-      <Button
-        variant="outline-primary"
-        className="mb-3"
-        onClick={() => form.setValue("spots", [...spots], { shouldValidate: true })}
-      >
-        All of them
-      </Button>
+      <div className="mb-3">
+        <Button variant="outline-primary" onClick={() => form.setValue("spots", [...spots], { shouldValidate: true })}>
+          All of them
+        </Button>
+      </div>
       {finds.fields.map((field, i) => (
         <fieldset key={field.key} className="card card-body mb-3">
           <legend className="fs-5">Found</legend>
@@ -107,13 +105,6 @@ export function LookForm({ plantId, spots, nowLocal, openPests }: Props) {
           </div>
         </fieldset>
       ))}
-      <Button
-        variant="outline-primary"
-        className="mb-3"
-        onClick={() => finds.append(newFind(openPests[found] ?? "mealybug"))}
-      >
-        {found === 0 ? "Found something" : "Found another pest"}
-      </Button>
       <TextField
         form={form}
         name="at"
@@ -122,7 +113,11 @@ export function LookForm({ plantId, spots, nowLocal, openPests }: Props) {
         hint="It may be in the past: write down late what you saw earlier."
       />
       <NoteField form={form} name="note" label="Note" />
-      <SubmitRow form={form} trouble={trouble} label={found === 0 ? "Nothing found" : "Save the find"} />
+      <SubmitRow form={form} trouble={trouble} label={found === 0 ? "Nothing found" : "Save the find"}>
+        <Button variant="outline-primary" onClick={() => finds.append(newFind(openPests[found] ?? "mealybug"))}>
+          {found === 0 ? "Found something" : "Found another pest"}
+        </Button>
+      </SubmitRow>
     </form>
   );
 }

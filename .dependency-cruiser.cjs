@@ -1,0 +1,52 @@
+/** Which room may import from which: app → operations → db → core, app → ui → core, everything → wording. */
+const onlyTo = (room, allowed, comment) => ({
+  name: `${room}-imports`,
+  comment,
+  severity: "error",
+  from: { path: `^src/${room}/`, pathNot: "\\.test\\.tsx?$" },
+  to: { path: "^(src|demo|scripts|e2e)/", pathNot: `^src/(${[room, ...allowed].join("|")})` },
+});
+
+module.exports = {
+  forbidden: [
+    onlyTo("core", [], "The core knows nothing of the rooms around it."),
+    onlyTo("wording", ["core/"], "Wording turns the core's codes into sentences."),
+    onlyTo("db", ["core/"], "Stores return core types."),
+    onlyTo("operations", ["core/", "db/"], "Operations ask stores and core; words are for the screen."),
+    onlyTo("ui", ["core/", "wording/"], "Shared parts have no data access."),
+    onlyTo(
+      "app",
+      ["core/", "operations/", "ui/", "wording/", "clock\\.ts", "env\\.ts"],
+      "Routes never reach past the operations.",
+    ),
+    onlyTo("workers", ["core/"], "Workers are thin doors to core."),
+    onlyTo("cli", ["core/", "wording/", "clock\\.ts"], "The command is a thin door to core."),
+    {
+      name: "core-packages",
+      comment: "Core imports only core and zod.",
+      severity: "error",
+      from: { path: "^src/core/", pathNot: "\\.test\\.ts$" },
+      to: { dependencyTypes: ["npm", "npm-dev", "core"], pathNot: "node_modules/zod/" },
+    },
+    {
+      name: "sequelize-in-db",
+      comment: "All of Sequelize and SQL is in db.",
+      severity: "error",
+      from: { path: "^src/(app|ui|wording|core)/" },
+      to: { path: "node_modules/(sequelize|pg|umzug)/" },
+    },
+    { name: "no-circles", severity: "error", from: {}, to: { circular: true } },
+    {
+      name: "no-orphans",
+      severity: "error",
+      from: { orphan: true, path: "^src/", pathNot: "(migrations|app)/" },
+      to: {},
+    },
+  ],
+  options: {
+    doNotFollow: { path: "node_modules" },
+    tsConfig: { fileName: "tsconfig.json" },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { exportsFields: ["exports"], conditionNames: ["import", "types", "default"] },
+  },
+};

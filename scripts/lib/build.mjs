@@ -2,7 +2,7 @@
 import { createHash } from "node:crypto";
 import { existsSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from "node:fs";
 import path from "node:path";
-import { root } from "./packages.mjs";
+import { bin, root } from "./packages.mjs";
 import { must, say } from "./process.mjs";
 
 const SOURCES = ["src", "public", "next.config.ts", "tsconfig.json", "package-lock.json"];
@@ -34,6 +34,6 @@ export async function ensureBuild() {
   // Types of deleted routes in an old build would fail the new one.
   rmSync(path.join(root, ".next"), { recursive: true, force: true });
   const env = { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" };
-  await must("The application could not be built.", "npx", ["--no-install", "next", "build"], { cwd: root, env });
+  await must("The application could not be built.", bin("next"), ["build"], { cwd: root, env });
   writeFileSync(stamp, wanted);
 }

@@ -6,6 +6,10 @@ import { must, run, say, Stop } from "./process.mjs";
 
 export const root = path.resolve(import.meta.dirname, "../..");
 
+/** A program that a node package brought. Called directly, so that a signal reaches it and not a wrapper.
+ * @param {string} name */
+export const bin = (name) => path.join(root, "node_modules/.bin", name);
+
 const OLDEST_NODE = [20, 11];
 
 export function checkNode() {

@@ -51,7 +51,7 @@ export async function must(sentence, command, args, options) {
   const { code, output } = await run(command, args, options).catch((error) => ({ code: 1, output: String(error) }));
   if (closing) await new Promise(() => {});
   if (code !== 0)
-    throw new Stop([sentence, output.trim().split("\n").slice(-12).join("\n")].filter(Boolean).join("\n"));
+    throw new Stop([sentence, output.trim().split("\n").slice(-40).join("\n")].filter(Boolean).join("\n"));
   return output;
 }
 

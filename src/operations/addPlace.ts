@@ -6,7 +6,7 @@ import { perform, refuse, type Outcome } from "./outcome";
 
 /** Adds a room, or a shelf or isolation place that may stand in a room. */
 export function addPlace(context: Context, deed: AddPlace): Promise<Outcome<{ id: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "places", deed.id)) return { id: deed.id };
     if (deed.parentId !== null) {
       const parent = await places.find(scope, deed.parentId);

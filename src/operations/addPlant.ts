@@ -9,7 +9,7 @@ import { refreshPlantStates } from "./refreshPlantStates";
 
 /** Adds a plant where it stands. A plant added to an isolation place is new here until it first leaves it. */
 export function addPlant(context: Context, deed: AddPlant): Promise<Outcome<{ id: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.id, async (scope) => {
     const { id, placementId, placeId, ...description } = deed;
     if (await facts.isRecorded(scope, "plants", id)) return { id };
     await knownPlace(scope, placeId);

@@ -17,7 +17,7 @@ const LOOKS_AFTER_DAYS = [7, 14] as const;
  * one in force; those before it stay on record.
  */
 export function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outcome<{ id: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "plans", deed.id)) return { id: deed.id };
     const { found, plant } = await lockOpenCase(scope, deed.caseId);
     const first = deed.dates[0]!;

@@ -6,7 +6,7 @@ import { refreshPlantStates } from "./refreshPlantStates";
 
 /** Puts a plant out of sight with its whole record, or back again. Nothing is deleted. */
 export function archivePlant(context: Context, deed: ArchivePlant): Promise<Outcome<{ id: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.plantId, async (scope) => {
     const plant = await plants.lock(scope, deed.plantId);
     if (!plant) return refuse("plantId", "unknown");
     if (!deed.archived) {

@@ -7,7 +7,7 @@ import { refreshPlantStates } from "./refreshPlantStates";
 
 /** Changes the collection's settings; a new looking rhythm or time zone moves every plant's next look. */
 export function changeSettings(context: Context, deed: ChangeSettings): Promise<Outcome<{ id: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, context.collection.id, async (scope) => {
     const { id } = context.collection;
     await collections.change(scope.sequelize, id, deed, scope.transaction);
     const changed: Context = { ...context, collection: { id, ...deed } };

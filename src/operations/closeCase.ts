@@ -8,7 +8,7 @@ import { refreshPlantStates } from "./refreshPlantStates";
 
 /** Closes a case. Whether it is clear is the keeper's decision; the application shows what speaks against it. */
 export function closeCase(context: Context, deed: CloseCase): Promise<Outcome<{ id: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "closings", deed.id)) return { id: deed.id };
     const { found, plant } = await lockOpenCase(scope, deed.caseId);
     const at = pastInstant(context, deed.at);

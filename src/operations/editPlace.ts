@@ -8,7 +8,7 @@ import { refreshPlantStates } from "./refreshPlantStates";
 
 /** Changes a place's name or temperature; the states of the plants standing there follow. */
 export function editPlace(context: Context, deed: EditPlace): Promise<Outcome<{ id: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.placeId, async (scope) => {
     await knownPlace(scope, deed.placeId);
     await places.change(scope, deed.placeId, { name: deed.name, meanC: deed.meanC });
     const there = (await plantStates.list(scope)).filter((plant) => plant.placeId === deed.placeId);

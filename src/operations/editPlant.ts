@@ -6,7 +6,7 @@ import { perform, refuse, type Outcome } from "./outcome";
 
 /** Changes what is written on a plant's label; its facts stay as they are. */
 export function editPlant(context: Context, deed: EditPlant): Promise<Outcome<{ id: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.plantId, async (scope) => {
     const { plantId, ...description } = deed;
     await lockPlant(scope, plantId);
     const bearer = await plants.withCode(scope, description.code);

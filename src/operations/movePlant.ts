@@ -8,7 +8,7 @@ import { refreshPlantStates } from "./refreshPlantStates";
 
 /** Moves a plant to another place; bringing one back among the others is such a move. */
 export function movePlant(context: Context, deed: MovePlant): Promise<Outcome<{ id: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "placements", deed.id)) return { id: deed.id };
     await lockPlant(scope, deed.plantId);
     const at = pastInstant(context, deed.at);

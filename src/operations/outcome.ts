@@ -2,6 +2,7 @@ import type { Objection } from "@/core/suitability/suitability";
 import type { Context } from "./context";
 import { scopeOf } from "./context";
 import type { Scope } from "@/db/connection";
+import { takeTurn } from "@/db/stores/facts";
 
 /** Something the keeper can mend; `path` names the field, or is empty when no single field is to blame. */
 export interface Problem {
@@ -41,13 +42,23 @@ export function refuse(path: string, code: Problem["code"], extra: Pick<Problem,
 }
 
 /**
- * Runs one deed in one transaction and turns a refusal into its outcome. Where the caller brought a transaction, the
+ * Runs one deed in one transaction and turns a refusal into its outcome. Deeds with the same `key`, usually the deed's
+ * own id, run one after the other: one that is sent twice at once finds itself recorded the second time. Where the caller brought a transaction, the
  * deed runs in a savepoint of it, so that a refused deed leaves the rest standing.
  */
-export async function perform<T>(context: Context, work: (scope: Scope) => Promise<T>): Promise<Outcome<T>> {
+export async function perform<T>(
+  context: Context,
+  key: string,
+  work: (scope: Scope) => Promise<T>,
+): Promise<Outcome<T>> {
   try {
-    const value = await context.sequelize.transaction({ transaction: context.transaction ?? null }, (transaction) =>
-      work(scopeOf(context, transaction)),
+    const value = await context.sequelize.transaction(
+      { transaction: context.transaction ?? null },
+      async (transaction) => {
+        const scope = scopeOf(context, transaction);
+        await takeTurn(scope, key);
+        return work(scope);
+      },
     );
     return { ok: true, value };
   } catch (error) {

@@ -24,7 +24,7 @@ export interface LookRecorded {
  * the plants standing at the same place at that time are marked at risk.
  */
 export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<LookRecorded>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "looks", deed.id)) return alreadyRecorded(scope, deed.id);
     const plant = await lockPlant(scope, deed.plantId);
     const at = pastInstant(context, deed.at);

@@ -15,7 +15,7 @@ import { refreshPlantStates } from "./refreshPlantStates";
  * already: then it belongs on the record.
  */
 export function recordTreatment(context: Context, deed: RecordTreatment): Promise<Outcome<{ id: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.id, async (scope) => {
     const { alreadyDone, ...treatment } = deed;
     if (await facts.isRecorded(scope, "treatments", deed.id)) return { id: deed.id };
     const { found, plant } = await lockOpenCase(scope, deed.caseId);

@@ -10,7 +10,7 @@ import { refreshPlantStates } from "./refreshPlantStates";
 
 /** Sets a plant apart: in an isolation place, or under a bag of its own where it stands. */
 export function setApart(context: Context, deed: SetApart): Promise<Outcome<{ placeId: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.id, async (scope) => {
     const recorded = await placements.find(scope, deed.id);
     if (recorded) return { placeId: recorded.placeId };
     const plant = await lockPlant(scope, deed.plantId);

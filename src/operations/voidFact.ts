@@ -19,7 +19,7 @@ type Voider = (scope: Scope, factId: string, table: facts.FactTable) => Promise<
  * near it, follows from what is left.
  */
 export function voidFact(context: Context, deed: VoidFact): Promise<Outcome<{ plantId: string }>> {
-  return perform(context, async (scope) => {
+  return perform(context, deed.factId, async (scope) => {
     const fact = await findFact(scope, deed);
     if (!fact) return refuse("factId", "unknown");
     await plants.lock(scope, fact.plantId);

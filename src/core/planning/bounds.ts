@@ -26,8 +26,8 @@ export function isReached(pest: PestId, remedy: RemedyId, stage: LifeStage): boo
 }
 
 /**
- * Repeat within: the days from becoming reachable to first laying, that is through the reachable stages after the
- * last unreached one before laying. Keep on: the days of the longest stage the remedy cannot reach.
+ * Repeat within: the days from becoming reachable to first laying, or to passing out of reach before it: through the
+ * last run of reachable stages before laying. Keep on: the days of the longest stage the remedy cannot reach.
  *
  * `repeatWithinDays` is null when no stage before laying is reachable (the remedy alone cannot end it) or when it is too cold
  * for development; `keepOnDays` is null when every stage is reachable or it is too cold.
@@ -38,8 +38,9 @@ export function repeatBounds(pestId: PestId, remedy: RemedyId, meanC: number): R
   const pest = pestOf(pestId);
   const beforeLaying = pest.stages.slice(0, -1);
   const unreached = pest.stages.filter((stage) => !isReached(pestId, remedy, stage));
-  const lastHidden = beforeLaying.findLastIndex((stage) => unreached.includes(stage));
-  const window = beforeLaying.slice(lastHidden + 1);
+  const end = beforeLaying.findLastIndex((stage) => !unreached.includes(stage)) + 1;
+  const begin = beforeLaying.slice(0, end).findLastIndex((stage) => unreached.includes(stage)) + 1;
+  const window = beforeLaying.slice(begin, end);
   const lengths = unreached.map((stage) => stageDays(pest, stage, meanC) ?? Infinity);
   const longest = lengths.length > 0 ? Math.max(...lengths) : Infinity;
   return {

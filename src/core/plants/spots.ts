@@ -50,7 +50,7 @@ export const spots = {
   neck: { sheltered: true, weight: { mealybug: 0.08, rootMealybug: 0.08, softScale: 0.02, fungusGnat: 0.1 } },
   mixTop: { sheltered: false, weight: { mealybug: 0.02, rootMealybug: 0.02, fungusGnat: 0.75 } },
   roots: { sheltered: true, weight: { mealybug: 0.04, rootMealybug: 0.8, fungusGnat: 0.1 } },
-  pot: { sheltered: false, weight: { mealybug: 0.05, rootMealybug: 0.1, softScale: 0.01, fungusGnat: 0.05 } },
+  pot: { sheltered: true, weight: { mealybug: 0.05, rootMealybug: 0.1, softScale: 0.01, fungusGnat: 0.05 } },
 } as const satisfies Record<string, Spot>;
 
 export type SpotId = keyof typeof spots;

@@ -24,3 +24,8 @@ export async function isRecorded(
   const found = await rows(scope, `select 1 from ${table} where collection_id = :c and id = :id`, { id });
   return found.length > 0;
 }
+
+/** Makes transactions that name the same key run one after the other, so that each sees what the one before wrote. */
+export async function takeTurn(scope: Scope, key: string): Promise<void> {
+  await rows(scope, "select pg_advisory_xact_lock(hashtextextended(:key, 0))", { key });
+}

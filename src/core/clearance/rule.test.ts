@@ -1,0 +1,101 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { addDays, day, daysBetween, type Day } from "../climate/days";
+import { countedCleanLooks, nextCountingDay } from "../inspection/cleanLooks";
+import { clearanceRule, type CaseRecord } from "./rule";
+
+const start = day("2026-09-01");
+const on = (offset: number, live?: number) => ({
+  at: Date.parse(`${addDays(start, offset)}T18:00:00Z`),
+  day: addDays(start, offset),
+  live: live ?? 0,
+});
+
+/** Mealybugs at 25 °C: a generation is exactly 30 days. */
+const record = (looks: CaseRecord["looks"], treatments: number[] = [], meanC = 25): CaseRecord => ({
+  pest: "mealybug",
+  meanC,
+  looks,
+  treatments: treatments.map((offset) => on(offset)),
+});
+
+const codes = (r: CaseRecord, offset: number) =>
+  clearanceRule(r, addDays(start, offset)).notYet.map((reason) => reason.code);
+
+describe("the rule of clearance", () => {
+  it.each<[string, CaseRecord, number, string[]]>([
+    [
+      "live animals at the last look",
+      record([on(0, 5)]),
+      1,
+      ["live_at_last_look", "clean_looks_missing", "generation_not_over"],
+    ],
+    ["one clean look is not two", record([on(0, 5), on(20)], [0, 7, 14]), 40, ["clean_looks_missing"]],
+    [
+      "two looks five days apart count as one",
+      record([on(0, 5), on(20), on(25)], [0, 7, 14]),
+      40,
+      ["clean_looks_missing"],
+    ],
+    [
+      "looks before the last treatment do not count",
+      record([on(0, 5), on(8), on(15)], [0, 20]),
+      40,
+      ["clean_looks_missing"],
+    ],
+    ["the generation is not over", record([on(0, 5), on(15), on(22)], [0, 7, 14]), 29, ["generation_not_over"]],
+    [
+      "a late find starts the clock again",
+      record([on(0, 5), on(20, 1), on(27), on(34)], [0]),
+      40,
+      ["generation_not_over"],
+    ],
+    ["too cold to tell", record([on(0, 5), on(20), on(40)], [0], 9), 200, ["too_cold"]],
+    ["all is met on the thirtieth day", record([on(0, 5), on(15), on(22)], [0, 7, 14]), 30, []],
+  ])("%s", (_why, r, offset, expected) => {
+    expect(codes(r, offset)).toEqual(expected);
+  });
+
+  it("a look on the day of the last treatment counts only when it came after it", () => {
+    const treated = on(14);
+    const before = { ...on(14), at: treated.at - 60_000 };
+    const after = { ...on(14), at: treated.at + 60_000 };
+    expect(codes(record([on(0, 5), before, on(20)], [14]), 40)).toContain("clean_looks_missing");
+    expect(codes(record([on(0, 5), after, on(20)], [14]), 40)).toEqual([]);
+  });
+
+  it("says from which day the next look counts", () => {
+    const { notYet } = clearanceRule(record([on(0, 5), on(20)], [14]), addDays(start, 21));
+    expect(notYet[0]).toMatchObject({ code: "clean_looks_missing", have: 1, nextFrom: addDays(start, 26) });
+  });
+
+  it("opens five petals exactly when it is met, and never closes while only clean looks and days are added", () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 60 }), { maxLength: 8 }),
+        fc.integer({ min: 61, max: 90 }),
+        (offsets, ask) => {
+          const clean = offsets.toSorted((a, b) => a - b).map((offset) => on(offset));
+          const fewer = clearanceRule(record([on(0, 5), ...clean.slice(0, -1)]), addDays(start, ask));
+          const more = clearanceRule(record([on(0, 5), ...clean]), addDays(start, ask));
+          expect(more.petals).toBeGreaterThanOrEqual(fewer.petals);
+          expect(more.petals === 5).toBe(more.met);
+        },
+      ),
+    );
+  });
+});
+
+describe("clean looks that count", () => {
+  it("are at least six days apart", () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 80 }), { maxLength: 12 }), (offsets) => {
+        const days = offsets.toSorted((a, b) => a - b).map((offset) => addDays(start, offset));
+        const n = countedCleanLooks(days);
+        expect(n).toBeLessThanOrEqual(days.length);
+        if (days.length > 0) expect(n).toBeLessThanOrEqual(1 + Math.floor(daysBetween(days[0]!, days.at(-1)!) / 6));
+      }),
+    );
+    expect(nextCountingDay([] as Day[])).toBeNull();
+  });
+});

@@ -1,0 +1,129 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { day, daysBetween } from "../climate/days";
+import { pestIds, pests } from "../pests/pests";
+import { remedies, remedyIds } from "../remedies/remedies";
+import { schools, schoolsFor } from "../remedies/schools";
+import { isReached, repeatBounds } from "./bounds";
+import { proposeDates } from "./proposal";
+
+describe("the two bounds", () => {
+  // By hand from the pest table: degree-days over degrees above the threshold.
+  it.each([
+    [
+      "mites, soap, 22 °C: (96 + 20)/12 and adults 200/12 reached, eggs 64/12",
+      "spiderMite",
+      "soap",
+      22,
+      116 / 12,
+      64 / 12,
+    ],
+    [
+      "mites, neem, 22 °C: only the young are reached, 96/12; adults are the longest unreached",
+      "spiderMite",
+      "neem",
+      22,
+      96 / 12,
+      200 / 12,
+    ],
+    ["mealybugs, alcohol, 22 °C: (90 + 265 + 120)/12, eggs 95/12", "mealybug", "alcohol", 22, 475 / 12, 95 / 12],
+    [
+      "thrips, soap, 22 °C: only the young adult after the pupa in the mix; pupa 58/12.5",
+      "thrips",
+      "soap",
+      22,
+      25 / 12.5,
+      58 / 12.5,
+    ],
+    [
+      "armoured scale, alcohol, 21 °C: (30 + 480)/10; adults sit under their shells, 350/10",
+      "armouredScale",
+      "alcohol",
+      21,
+      51,
+      35,
+    ],
+  ] as const)("%s", (_why, pest, remedy, meanC, within, keepOn) => {
+    const bounds = repeatBounds(pest, remedy, meanC);
+    expect(bounds.repeatWithinDays).toBeCloseTo(within, 9);
+    expect(bounds.keepOnDays).toBeCloseTo(keepOn, 9);
+  });
+
+  it("soft scale bears live young: no stage escapes alcohol", () => {
+    expect(repeatBounds("softScale", "alcohol", 22)).toMatchObject({ keepOnDays: null, unreachedStages: [] });
+  });
+
+  // Fact of the trade (common practice, no source): a foliar spray reaches no root mealybug.
+  it("a spray on the leaves reaches nothing in the soil", () => {
+    for (const remedy of remedyIds) expect(repeatBounds("rootMealybug", remedy, 22).repeatWithinDays).toBeNull();
+  });
+
+  it("counts no egg as reached, whatever the remedy", () => {
+    for (const remedy of remedyIds) expect(isReached("mealybug", remedy, pests.mealybug.stages[0])).toBe(false);
+  });
+
+  it("has no answer where it is too cold for development", () => {
+    expect(repeatBounds("spiderMite", "soap", 9)).toMatchObject({ repeatWithinDays: null, keepOnDays: null });
+  });
+});
+
+describe("proposed dates", () => {
+  const first = day("2026-11-01");
+  const combos = fc.tuple(
+    fc.constantFrom(...pestIds),
+    fc.constantFrom(...remedyIds),
+    fc.double({ min: 5, max: 35, noNaN: true }),
+  );
+
+  it("mealybugs with alcohol at 22 °C: weekly, three times, as practitioners do", () => {
+    expect(proposeDates("mealybug", "alcohol", 22, first).dates).toEqual(["2026-11-01", "2026-11-08", "2026-11-15"]);
+  });
+
+  it("keeps every promise it makes, at any warmth", () => {
+    fc.assert(
+      fc.property(combos, ([pest, remedy, meanC]) => {
+        const { dates, intervalDays, bounds, limits } = proposeDates(pest, remedy, meanC, first);
+        expect(dates.length).toBeGreaterThanOrEqual(3);
+        expect(dates.length).toBeLessThanOrEqual(12);
+        expect(intervalDays).toBeGreaterThanOrEqual(remedies[remedy].smallestIntervalDays);
+        expect(intervalDays).toBeLessThanOrEqual(7);
+        if (bounds.repeatWithinDays !== null && !limits.includes("slowerThanBound")) {
+          expect(intervalDays).toBeLessThanOrEqual(bounds.repeatWithinDays);
+        }
+        if (bounds.keepOnDays !== null && !limits.includes("cutAtTwelve")) {
+          expect(daysBetween(dates[0]!, dates.at(-1)!)).toBeGreaterThan(bounds.keepOnDays);
+        }
+      }),
+    );
+  });
+
+  it("warmer never asks for a longer interval", () => {
+    fc.assert(
+      fc.property(combos, ([pest, remedy, meanC]) => {
+        const cool = proposeDates(pest, remedy, Math.max(meanC, 12), first);
+        const warm = proposeDates(pest, remedy, Math.max(meanC, 12) + 4, first);
+        expect(warm.intervalDays).toBeLessThanOrEqual(cool.intervalDays);
+      }),
+    );
+  });
+
+  it.each([
+    ["too cold for mites", "spiderMite", "soap", 8, "tooCold"],
+    ["sprays reach no root mealybug", "rootMealybug", "neem", 22, "remedyTooWeak"],
+    ["thrips emerge and lay faster than oil may be sprayed", "thrips", "oil", 24, "slowerThanBound"],
+  ] as const)("says why it had to give way: %s", (_why, pest, remedy, meanC, limit) => {
+    expect(proposeDates(pest, remedy, meanC, first).limits).toContain(limit);
+  });
+});
+
+describe("the schools", () => {
+  // Common practice, no source: the days as practitioners tell them.
+  it("start on day 0, go forward, and leave no remedy without one", () => {
+    for (const { days } of schools) {
+      expect(days[0]).toBe(0);
+      expect(days.every((d, i) => i === 0 || days[i - 1]! < d)).toBe(true);
+    }
+    for (const remedy of remedyIds) expect(schoolsFor(remedy).length).toBeGreaterThan(0);
+    expect(schoolsFor("alcohol")[0]!.days).toEqual([0, 6, 13]);
+  });
+});

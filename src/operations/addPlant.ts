@@ -3,7 +3,7 @@ import * as facts from "@/db/stores/facts";
 import * as placements from "@/db/stores/placements";
 import * as plants from "@/db/stores/plants";
 import { knownPlace } from "./checks";
-import { today, type Context } from "./context";
+import { instantOf, today, type Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 import { refreshPlantStates } from "./refreshPlantStates";
 
@@ -16,7 +16,9 @@ export function addPlant(context: Context, deed: AddPlant): Promise<Outcome<{ id
     if (await plants.withCode(scope, description.code)) refuse("code", "code_taken");
     if (description.acquiredOn && description.acquiredOn > today(context)) refuse("acquiredOn", "in_future");
     await plants.add(scope, id, description, context.now);
-    await placements.add(scope, { id: placementId, plantId: id, placeId, at: context.now }, context.now);
+    // It has stood there since it was acquired, as far as anyone has said: so a find written down late meets it in its place.
+    const since = description.acquiredOn ? instantOf(context, `${description.acquiredOn}T00:00`) : context.now;
+    await placements.add(scope, { id: placementId, plantId: id, placeId, at: since }, context.now);
     await refreshPlantStates(context, scope, [id]);
     return { id };
   });

@@ -30,6 +30,8 @@ const fieldSentences: Record<FieldCode, string> = {
   no_such_zone: "There is no such time zone. Europe/Lisbon is one.",
 };
 
+const CHOOSE = "Choose one of the list.";
+
 /** What is wrong with a field and what would be right, for every check Zod makes. */
 export function zodSentence(issue: z.core.$ZodRawIssue): string | undefined {
   switch (issue.code) {
@@ -47,11 +49,12 @@ export function zodSentence(issue: z.core.$ZodRawIssue): string | undefined {
         : `It must be ${issue.maximum} or less.`;
     case "invalid_type":
       return issue.expected === "int" ? "Write a whole number." : fieldSentences.required;
-    case "invalid_value":
+    // The first member of a union is what a filled field must be; the others stand for an empty one.
     case "invalid_union":
-      return "Choose one of the list.";
+      return issue.errors?.[0]?.[0]?.message ?? CHOOSE;
+    case "invalid_value":
     case "invalid_format":
-      return "Choose one of the list.";
+      return CHOOSE;
     default:
       return undefined;
   }

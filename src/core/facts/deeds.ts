@@ -8,7 +8,7 @@ import { spotIds } from "../plants/spots";
 import { techniqueIds } from "../remedies/remedies";
 import { schools, type SchoolId } from "../remedies/schools";
 import { spoonSets } from "../units/spoons";
-import { dayField, decimal, id, localTime, optionalDay, requiredText, text, whole } from "./fields";
+import { dayField, decimal, id, localTime, orNothing, requiredText, text, whole } from "./fields";
 
 /**
  * The shape of every deed: what a form sends, an operation takes and an import reads. Ids are made by whoever records
@@ -25,7 +25,7 @@ export const addPlace = z.object({
   id,
   name: requiredText(60),
   kind: z.enum(["room", "shelf", "isolation"]),
-  parentId: z.union([z.literal("").transform(() => null), z.null(), id]),
+  parentId: orNothing(id),
   meanC,
 });
 export type AddPlace = z.output<typeof addPlace>;
@@ -39,7 +39,7 @@ const plantDescription = {
   genus: text(60),
   growthForm: z.enum(growthFormIds),
   potCm: decimal(1, 200),
-  acquiredOn: optionalDay,
+  acquiredOn: orNothing(dayField),
   seller: text(80),
   inFlower: z.boolean(),
 };
@@ -57,7 +57,7 @@ export const movePlant = z.object({ id, plantId: id, placeId: id, at: localTime 
 export type MovePlant = z.output<typeof movePlant>;
 
 /** `placeId` is an isolation place, or null for a bag tied over the pot where it stands. */
-export const setApart = z.object({ id, plantId: id, placeId: z.union([id, z.null()]), bagId: id, at: localTime });
+export const setApart = z.object({ id, plantId: id, placeId: orNothing(id), bagId: id, at: localTime });
 export type SetApart = z.output<typeof setApart>;
 
 const find = z.object({
@@ -66,7 +66,7 @@ const find = z.object({
   caseId: id,
   pest: z.enum(pestIds),
   severity: z.enum(severityIds),
-  count: z.union([z.literal("").transform(() => null), z.null(), whole(1, 100_000)]),
+  count: orNothing(whole(1, 100_000)),
   removed: z.boolean(),
 });
 
@@ -102,7 +102,7 @@ export const recordTreatment = z.object({
   id,
   caseId: id,
   /** The planned step this treatment carries out, if any. */
-  stepId: z.union([z.literal("").transform(() => null), z.null(), id]),
+  stepId: orNothing(id),
   mix: z.enum(mixIds),
   technique: z.enum(techniqueIds),
   volumeMl: decimal(0.1, 20_000),

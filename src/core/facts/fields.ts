@@ -49,8 +49,9 @@ export const dayField = z
   .refine(isDay, custom("not_a_day"))
   .transform((value) => value as Day);
 
-/** A calendar day or nothing. */
-export const optionalDay = z.union([z.literal("").transform(() => null), z.null(), dayField]);
+/** The field, or null for one left empty. What is wrong with a filled one is told by the field's own check, which stands first. */
+export const orNothing = <T extends z.ZodType>(field: T) =>
+  z.union([field, z.null(), z.literal("").transform(() => null)]);
 
 /** A time on the wall of the collection, `YYYY-MM-DDTHH:mm`. */
 export const localTime = z

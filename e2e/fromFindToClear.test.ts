@@ -1,0 +1,145 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { openBrowser, type Browser } from "./support/browser";
+import { daysAgo, Page } from "./support/page";
+
+const at = (days: number, time = "19:00") => `${daysAgo(days)}T${time}`;
+
+/** The whole way with one plant, with deeds written down on the days they were done. */
+describe("from a find to clear", () => {
+  let browser: Browser;
+  let page: Page;
+  let plant: string;
+  let aCase: string;
+  beforeAll(async () => {
+    browser = await openBrowser();
+    page = new Page(browser.driver);
+  });
+  afterAll(() => browser.close());
+
+  const addPlant = async (code: string, name: string) => {
+    await page.open("/plants/new");
+    await page.fill("Code on the label", code);
+    await page.fill("Name", name);
+    await page.fill("Genus", "Hoya");
+    await page.fill("Pot width, cm", "12");
+    await page.fill("Acquired on", daysAgo(90));
+    await page.select("Where it stands", "Gallery shelf");
+    await page.press("Add the plant");
+    return page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
+  };
+
+  it("a shelf and two plants on it", async () => {
+    await page.open("/benches");
+    await page.press("Add a place");
+    await page.fill("Name", "Gallery shelf");
+    await page.select("In which room", "Lamp room");
+    await page.fill("Temperature", "25");
+    await page.press("Add the place");
+    await page.arrives(/^\/benches$/);
+    await page.sees("Gallery shelf");
+    plant = await addPlant("T01", "Test vine");
+    await page.sees("Trailing vine, waxy leaves");
+    await addPlant("T02", "Vine beside it");
+  });
+
+  it("a find, 50 days ago, opens a case and puts the neighbour at risk", async () => {
+    await page.open(plant);
+    await page.press("Look");
+    await page.press("Lamp and loupe");
+    await page.press("All of them");
+    await page.press("Found something");
+    await page.select("Pest", "Mealybugs");
+    await page.fill("Or the number you counted", "6");
+    await page.fill("When", at(50, "18:00"));
+    await page.fill("Note", "Cotton in the joints.");
+    await page.press("Save the find");
+    aCase = await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
+    await page.sees("infested");
+    await page.sees("No plan yet");
+    await page.open("/benches");
+    const beside = await page.driver.findElement({ css: 'a[title^="Vine beside it"]' });
+    expect(await beside.getAttribute("title")).toBe("Vine beside it: at risk");
+  });
+
+  it("is set apart, planned and treated three times, the bottle cut to strength", async () => {
+    await page.open(plant);
+    await page.press("Set apart");
+    await page.press("Oil pantry");
+    await page.fill("When", at(50, "18:30"));
+    await page.press("Set apart");
+    await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
+    await page.sees("infested, set apart");
+
+    await page.open(aCase);
+    await page.press("Make a plan");
+    await page.select("Mix", "Alcohol 70 %");
+    await page.press("Spray, then swab every joint");
+    await page.sees("No flame, no hot lamp");
+    await page.fill("First treatment", daysAgo(50));
+    await page.sees("Repeat within 47.5 days");
+    await page.sees("Keep on for longer than 9.5 days");
+    await page.press("Adopt this plan");
+    await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
+
+    for (const days of [50, 43, 36]) {
+      await page.open(`${aCase}/treat`);
+      await page.sees("Never on the roots");
+      await page.fill("How much, mL", "75");
+      await page.press("How to mix it");
+      // C₁V₁ = C₂V₂ by hand: 75 · 0.70 / 0.96 = 54.7 mL.
+      await page.sees("54.7 mL");
+      await page.fill("When", at(days));
+      await page.press("Treated");
+      await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
+    }
+    const steps = await page.text();
+    expect(steps.match(/done on the day/g)).toHaveLength(3);
+  });
+
+  it("two clean looks and a whole generation later it is clear, and closed, and back", async () => {
+    for (const days of [28, 21]) {
+      await page.open(`${plant}/look`);
+      await page.press("Lamp and loupe");
+      await page.press("All of them");
+      await page.fill("When", at(days));
+      await page.press("Nothing found");
+      await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
+    }
+    await page.sees("getting surer, 5 of 5 petals");
+    await page.open(aCase);
+    await page.sees("By the rule, this is clear");
+    await page.press("Close the case");
+    await page.arrives(/\/close$/);
+    await page.press("Close the case");
+    await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
+    await page.sees("clear");
+    await page.open(plant);
+    await page.press("Bring back");
+    await page.press("Move it");
+    await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
+    await page.sees("Gallery shelf, 25 °C");
+    await page.sees("look overdue");
+    await page.press("Look");
+    await page.press("All of them");
+    await page.press("Nothing found");
+    await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
+    expect((await page.text()).split("\n")).toContain("clear");
+  });
+
+  it("a mistake is struck out with its reason, and the state follows", async () => {
+    await page.open(`${plant}/look`);
+    await page.press("All of them");
+    await page.press("Found something");
+    await page.press("Save the find");
+    await page.arrives(/^\/cases\//);
+    await page.open(plant);
+    await page.sees("infested");
+    const [first] = await page.driver.findElements({ css: ".record summary" });
+    await first!.click();
+    const reason = await page.driver.findElement({ css: ".record details[open] input[name=reason]" });
+    await reason.sendKeys("It was perlite.");
+    await page.driver.findElement({ css: ".record details[open] button" }).click();
+    await page.sees("Struck out: It was perlite.");
+    expect((await page.text()).split("\n")).toContain("clear");
+  });
+});

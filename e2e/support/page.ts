@@ -1,0 +1,111 @@
+import { By, error, until, type WebDriver, type WebElement } from "selenium-webdriver";
+import { inject } from "vitest";
+
+const WAIT_MS = 10_000;
+
+/** What a keeper does at the screen, in the words on it. */
+export class Page {
+  constructor(readonly driver: WebDriver) {}
+
+  async open(path: string): Promise<void> {
+    await this.driver.get(inject("baseUrl") + path);
+  }
+
+  /** The element that carries this label. */
+  async field(label: string): Promise<WebElement> {
+    const found = await this.driver.wait(
+      until.elementLocated(By.xpath(`//label[normalize-space()=${quoted(label)}]`)),
+      WAIT_MS,
+      `no field “${label}”`,
+    );
+    return this.driver.findElement(By.id((await found.getAttribute("for"))!));
+  }
+
+  /** Puts a value into a field as typing does; days and times too, whatever the browser's language. */
+  async fill(label: string, value: string): Promise<void> {
+    const field = await this.field(label);
+    await this.driver.executeScript(
+      `const [field, value] = arguments;
+       const proto = field.tagName === "TEXTAREA" ? HTMLTextAreaElement.prototype : HTMLInputElement.prototype;
+       Object.getOwnPropertyDescriptor(proto, "value").set.call(field, value);
+       field.dispatchEvent(new Event("input", { bubbles: true }));
+       field.dispatchEvent(new Event("change", { bubbles: true }));`,
+      field,
+      value,
+    );
+  }
+
+  async valueOf(label: string): Promise<string> {
+    return (await (await this.field(label)).getAttribute("value")) ?? "";
+  }
+
+  async select(label: string, option: string): Promise<void> {
+    const field = await this.field(label);
+    await (await field.findElement(By.xpath(`./option[normalize-space()=${quoted(option)}]`))).click();
+  }
+
+  /** Presses a button, a link or a choice with this name. */
+  async press(name: string): Promise<void> {
+    const text = quoted(name);
+    const path = `(//main//*[self::button or self::a or self::label or self::summary or self::span][normalize-space()=${text}])[1]`;
+    const element = () =>
+      this.driver.wait(until.elementLocated(By.xpath(path)), WAIT_MS, `nothing to press: “${name}”`);
+    const click = async (target: WebElement) => {
+      await this.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", target);
+      await target.click();
+    };
+    try {
+      await click(await element());
+    } catch (cause) {
+      // The page was drawn anew between finding and pressing.
+      if (!(cause instanceof error.StaleElementReferenceError)) throw cause;
+      await click(await element());
+    }
+  }
+
+  /** Waits until the page says so. */
+  async sees(text: string): Promise<void> {
+    await this.driver
+      .wait(async () => (await this.text()).includes(text), WAIT_MS, `never saw “${text}”`)
+      .catch(async (cause: unknown) => {
+        throw new Error(`never saw “${text}” on ${await this.driver.getCurrentUrl()}:\n${await this.text()}`, {
+          cause,
+        });
+      });
+  }
+
+  async text(): Promise<string> {
+    // A page may be replaced while it is read.
+    return this.driver
+      .findElement(By.css("main"))
+      .then((main) => main.getText())
+      .catch(() => "");
+  }
+
+  /** What is said to be wrong, in the order on the page. */
+  async problems(): Promise<string[]> {
+    const alerts = await this.driver.findElements(By.css("main [role=alert]"));
+    const texts = await Promise.all(alerts.map((alert) => alert.getText()));
+    return texts.filter((text) => text !== "");
+  }
+
+  /** Waits for an address that matches, and gives its path. */
+  async arrives(pattern: RegExp): Promise<string> {
+    const path = async () => new URL(await this.driver.getCurrentUrl()).pathname;
+    await this.driver.wait(async () => pattern.test(await path()), WAIT_MS, `never arrived at ${pattern}`);
+    return path();
+  }
+}
+
+/** A string as XPath writes it, which knows no escapes. */
+function quoted(text: string): string {
+  return `concat('', ${text
+    .split("'")
+    .map((part) => `'${part}'`)
+    .join(`, "'", `)})`;
+}
+
+/** Days before today as a form field wants them. */
+export function daysAgo(days: number, now = new Date()): string {
+  return new Date(now.getTime() - days * 86_400_000).toISOString().slice(0, 10);
+}

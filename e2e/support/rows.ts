@@ -1,0 +1,34 @@
+import pg from "pg";
+import { inject } from "vitest";
+
+/**
+ * Everything written so far, table by table, to see that a refused form has changed nothing. The derived states are left
+ * out: any page may bring them up to date.
+ */
+export async function written(): Promise<Record<string, string>> {
+  const client = new pg.Client(inject("databaseUrl"));
+  await client.connect();
+  try {
+    const { rows: tables } = await client.query<{ name: string }>(
+      "select table_name as name from information_schema.tables where table_schema = 'public' and table_name <> 'plant_states' order by 1",
+    );
+    const all: Record<string, string> = {};
+    for (const { name } of tables) {
+      const { rows } = await client.query<{ digest: string }>(
+        `select count(*) || ' ' || coalesce(md5(string_agg(t::text, '|' order by t::text)), '') as digest from "${name}" t`,
+      );
+      all[name] = rows[0]!.digest;
+    }
+    return all;
+  } finally {
+    await client.end();
+  }
+}
+
+/** The id in the first row that a query gives, for a page to open. */
+export async function idOf(sql: string): Promise<string> {
+  const client = new pg.Client(inject("databaseUrl"));
+  await client.connect();
+  const { rows } = await client.query<{ id: string }>(sql).finally(() => client.end());
+  return rows[0]!.id;
+}

@@ -3,6 +3,8 @@ import type { NextConfig } from "next";
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
+  // It answers on loopback only, where packing costs more time than it saves.
+  compress: false,
   // Sequelize checks class identity, which bundling breaks; pg loads its parts at run time.
   serverExternalPackages: ["sequelize", "pg"],
   // Types are checked by `npm test`; whoever only starts the application need not wait for them.

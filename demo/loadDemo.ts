@@ -21,7 +21,7 @@ import { arrival, happenings, roundSpots, type Happening } from "./history";
 
 /** The same name gives the same id at every load, so that the demo is the same collection wherever it is loaded. */
 const NAMESPACE = "8d2f0a3e-5f0c-4a4e-9f0a-6f1f5d1f7c11";
-const idOf = (...parts: readonly (string | number)[]) => uuidv5(parts.join("/"), NAMESPACE);
+export const idOf = (...parts: readonly (string | number)[]) => uuidv5(parts.join("/"), NAMESPACE);
 
 const WEEKS = 10;
 /** The last round was six days ago, so that some looks fall due tomorrow and those it skipped are overdue. */

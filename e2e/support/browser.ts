@@ -33,8 +33,9 @@ export interface Browser {
 /** A fresh headless Chromium without a profile of its own. */
 export async function openBrowser(size: Size = laptop): Promise<Browser> {
   const profile = mkdtempSync(path.join(tmpdir(), "wary-browser-"));
-  const options = new Options().addArguments(...FLAGS, `--user-data-dir=${profile}`);
-  options.setChromeBinaryPath("/usr/bin/chromium");
+  const options = new Options();
+  options.addArguments(...FLAGS, `--user-data-dir=${profile}`);
+  options.setBinaryPath("/usr/bin/chromium");
   const driver = await new Builder()
     .forBrowser("chrome")
     .setChromeOptions(options)

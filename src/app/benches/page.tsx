@@ -1,11 +1,20 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { readBenches } from "@/operations/readBenches";
-import { Flower } from "@/ui/mark/Flower";
-import { stateInWords } from "@/wording/states";
+import type { PlantCard } from "@/core/facts/records";
 import { currentContext } from "../_parts/context";
+import { BenchRow, type BenchPlant } from "./_parts/BenchRow";
 
 export const metadata: Metadata = { title: "Benches" };
+
+const shown = ({ id, code, name, state, petals, apart }: PlantCard): BenchPlant => ({
+  id,
+  code,
+  name,
+  state,
+  petals,
+  apart,
+});
 
 export default async function BenchesPage() {
   const context = await currentContext();
@@ -32,22 +41,7 @@ export default async function BenchesPage() {
                   {plants.length === 1 ? "1 plant" : `${plants.length} plants`}
                 </p>
               )}
-              {plants.length > 0 && (
-                <ul className="bench">
-                  {plants.map((plant) => (
-                    <li key={plant.id}>
-                      <Link
-                        href={`/plants/${plant.id}`}
-                        prefetch={false}
-                        title={`${plant.name}: ${stateInWords(plant.state, plant.petals, plant.apart)}`}
-                      >
-                        <Flower state={plant.state} petals={plant.petals} apart={plant.apart} />
-                        <span>{plant.code}</span>
-                      </Link>
-                    </li>
-                  ))}
-                </ul>
-              )}
+              {plants.length > 0 && <BenchRow plants={plants.map(shown)} />}
             </div>
           ))}
         </section>

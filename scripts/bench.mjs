@@ -1,0 +1,20 @@
+// `npm run bench`: prints how fast it is here. Nothing of the keeper's is touched: databases are its own and go again.
+import { checkNode, ensureNodePackages, root } from "./lib/packages.mjs";
+import { startPostgres } from "./lib/postgres.mjs";
+import { atEnd, finish, main, run } from "./lib/process.mjs";
+import { ensureBuild } from "./lib/build.mjs";
+
+main(async () => {
+  checkNode();
+  await ensureNodePackages();
+  await ensureBuild();
+  const database = await startPostgres("bench");
+  atEnd(database.stop);
+  const env = { ...process.env, DATABASE_URL: database.url };
+  const { code } = await run(process.execPath, ["--import", "tsx", "scripts/bench/pages.ts"], {
+    cwd: root,
+    env,
+    show: true,
+  });
+  await finish(code);
+});

@@ -1,0 +1,38 @@
+// Takes the pictures in docs/screenshots from a running demo: `npm start` in one terminal, `npm run pictures` in another.
+import { mkdirSync, writeFileSync } from "node:fs";
+import path from "node:path";
+import { idOf } from "../demo/loadDemo";
+import { laptop, openBrowser, phone, type Size } from "../e2e/support/browser";
+
+const base = process.env["ADDRESS"] ?? "http://127.0.0.1:3180";
+const folder = path.resolve(import.meta.dirname, "../docs/screenshots");
+const SETTLE_MS = 800;
+
+/** The views shown in the README: file name, address, size, theme. */
+const views: readonly (readonly [name: string, address: string, size: Size, theme: "light" | "dark"])[] = [
+  ["today", "/today", laptop, "light"],
+  ["today-phone", "/today", phone, "light"],
+  ["benches", "/benches", laptop, "light"],
+  ["plant", `/plants/${idOf("plant", "L01")}`, laptop, "light"],
+  ["look", `/plants/${idOf("plant", "R02")}/look`, laptop, "light"],
+  ["case", `/cases/${idOf("case", "R01", "mealybug")}`, laptop, "light"],
+  ["case-phone-night", `/cases/${idOf("case", "R01", "mealybug")}`, phone, "dark"],
+  ["plan", `/cases/${idOf("case", "L04", "softScale")}/plan`, laptop, "light"],
+  ["mixing", "/mixing", laptop, "light"],
+];
+
+mkdirSync(folder, { recursive: true });
+const browser = await openBrowser();
+try {
+  await browser.driver.get(`${base}/today`);
+  for (const [name, address, size, theme] of views) {
+    await browser.driver.executeScript("localStorage.setItem('wary-petal-theme', arguments[0])", theme);
+    await browser.resize(size);
+    await browser.driver.get(base + address);
+    await new Promise((resolve) => setTimeout(resolve, SETTLE_MS));
+    writeFileSync(path.join(folder, `${name}.png`), Buffer.from(await browser.driver.takeScreenshot(), "base64"));
+    console.log(name);
+  }
+} finally {
+  await browser.close();
+}

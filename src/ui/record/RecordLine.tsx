@@ -14,7 +14,7 @@ export function RecordLine({
     <ol className="record" reversed>
       {entries.map((entry) => (
         <li key={entry.kind + entry.id} className={entry.voidReason === null ? undefined : "struck"}>
-          <div className="text-body-secondary small">{dayAndYear(entry.day)}</div>
+          <div className="day text-body-secondary small">{dayAndYear(entry.day)}</div>
           <div className="what fw-semibold">{entry.what}</div>
           {entry.details.map((detail) => (
             <div key={detail} className="small">

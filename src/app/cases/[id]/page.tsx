@@ -18,6 +18,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
   const { view, today } = await caseOf(params);
   const { found, plan, closing, clearance } = view;
   const { plant, card, place } = view.view;
+  const next = plan === null ? "plan" : view.nextStep === null ? "look" : "treat";
   const facts = {
     placements: [],
     looks: view.looks,
@@ -30,7 +31,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
     <>
       <div className="d-flex flex-wrap gap-3 align-items-center mb-3">
         <Flower state={card.state} petals={card.petals} apart={card.apart} size="large" silent />
-        <div className="flex-grow-1">
+        <div className="plant-line-text">
           <p className="mb-0">
             <Link href={`/plants/${plant.id}`}>
               {plant.code} {plant.name}
@@ -46,14 +47,17 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
         {found.open && (
           <div className="d-flex flex-wrap gap-2">
             {plan && (
-              <Link className="btn btn-primary" href={`/cases/${found.id}/treat`}>
+              <Link
+                className={`btn btn-${next === "treat" ? "" : "outline-"}primary`}
+                href={`/cases/${found.id}/treat`}
+              >
                 Treat
               </Link>
             )}
-            <Link className={`btn btn-${plan ? "outline-" : ""}primary`} href={`/cases/${found.id}/plan`}>
+            <Link className={`btn btn-${next === "plan" ? "" : "outline-"}primary`} href={`/cases/${found.id}/plan`}>
               {plan ? "Change the plan" : "Make a plan"}
             </Link>
-            <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/look`}>
+            <Link className={`btn btn-${next === "look" ? "" : "outline-"}primary`} href={`/plants/${plant.id}/look`}>
               Look
             </Link>
             {!card.apart && (

@@ -24,7 +24,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
     <>
       <div className="d-flex flex-wrap gap-3 align-items-center mb-3">
         <Flower state={card.state} petals={card.petals} apart={card.apart} size="large" silent />
-        <div className="flex-grow-1">
+        <div className="plant-line-text">
           <p className="mb-0 text-body-secondary">{plant.code}</p>
           <h1 className="mb-0">{plant.name}</h1>
           <p className="mb-0 fs-5">
@@ -71,7 +71,8 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
                 );
               })}
               <li>
-                Look {fromToday(card.lookDueOn, today)}, {dayInWords(card.lookDueOn)}.
+                {card.lookDueOn < today ? "A look was due" : "The next look is due"} {fromToday(card.lookDueOn, today)},{" "}
+                {dayInWords(card.lookDueOn)}.
               </li>
               {atRisk && (
                 <li>

@@ -14,7 +14,8 @@ export function Steps({ plan, today, open }: Props) {
   return (
     <ol className="list-unstyled mb-0">
       {plan.steps.map((step) => {
-        const late = open && step.doneOn === null && step.dueOn < today;
+        const later = plan.steps.some((s) => s.kind === step.kind && s.dueOn > step.dueOn && s.doneOn !== null);
+        const late = open && !later && step.doneOn === null && step.dueOn < today;
         const Icon = step.doneOn !== null ? Check : late ? CircleAlert : Circle;
         return (
           <li
@@ -27,7 +28,9 @@ export function Steps({ plan, today, open }: Props) {
             </span>
             <span className="text-body-secondary small">
               {step.doneOn !== null && `done ${step.doneOn === step.dueOn ? "on the day" : dayInWords(step.doneOn)}`}
+              {step.doneOn === null && later && "left out"}
               {step.doneOn === null &&
+                !later &&
                 open &&
                 (late ? `late: ${fromToday(step.dueOn, today)}` : fromToday(step.dueOn, today))}
             </span>

@@ -17,7 +17,7 @@ const REQUESTS = 100;
 const LARGE = { plants: 2000, shelves: 80, weeks: 104, openCases: 40 };
 
 /** A database of its own on the server, dropped again afterwards. */
-async function withDatabase(name: string, use: (url: string) => Promise<void>): Promise<void> {
+async function withDatabase(name: string, work: (url: string) => Promise<void>): Promise<void> {
   const server = databaseUrl();
   const admin = async (sql: string) => {
     const client = new pg.Client(server);
@@ -29,7 +29,7 @@ async function withDatabase(name: string, use: (url: string) => Promise<void>): 
   const url = Object.assign(new URL(server), { pathname: `/${name}` }).href;
   try {
     await migrate(connect(url));
-    await use(url);
+    await work(url);
   } finally {
     await disconnect(url);
     await admin(`drop database ${name} with (force)`);

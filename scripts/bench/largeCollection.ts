@@ -45,7 +45,7 @@ export async function buildLargeCollection(
   await fill(sequelize, collection.id, now, size);
   const scope = scopeOf(context);
   const ids = await plantsStore.inUse(scope);
-  await refreshPlantStates(context, scope, ids);
+  await sequelize.transaction((transaction) => refreshPlantStates(context, scopeOf(context, transaction), ids));
 
   const caseIds: string[] = [];
   for (let i = 0; i < size.openCases; i++) {

@@ -2,7 +2,7 @@ import type { AddPlant } from "@/core/facts/deeds";
 import * as facts from "@/db/stores/facts";
 import * as placements from "@/db/stores/placements";
 import * as plants from "@/db/stores/plants";
-import { knownPlace } from "./checks";
+import { checkCode, knownPlace } from "./checks";
 import { instantOf, today, type Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 import { refreshPlantStates } from "./refreshPlantStates";
@@ -13,7 +13,7 @@ export function addPlant(context: Context, deed: AddPlant): Promise<Outcome<{ id
     const { id, placementId, placeId, ...description } = deed;
     if (await facts.isRecorded(scope, "plants", id)) return { id };
     await knownPlace(scope, placeId);
-    if (await plants.withCode(scope, description.code)) refuse("code", "code_taken");
+    await checkCode(scope, "code", description.code, id);
     if (description.acquiredOn && description.acquiredOn > today(context)) refuse("acquiredOn", "in_future");
     await plants.add(scope, id, description, context.now);
     // It has stood there since it was acquired, as far as anyone has said: so a find written down late meets it in its place.

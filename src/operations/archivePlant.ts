@@ -1,5 +1,6 @@
 import type { ArchivePlant } from "@/core/facts/deeds";
 import * as plants from "@/db/stores/plants";
+import { checkCode } from "./checks";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 import { refreshPlantStates } from "./refreshPlantStates";
@@ -9,10 +10,7 @@ export function archivePlant(context: Context, deed: ArchivePlant): Promise<Outc
   return perform(context, deed.plantId, async (scope) => {
     const plant = await plants.lock(scope, deed.plantId);
     if (!plant) return refuse("plantId", "unknown");
-    if (!deed.archived) {
-      const bearer = await plants.withCode(scope, plant.code);
-      if (bearer !== null && bearer !== plant.id) refuse("plantId", "code_taken");
-    }
+    if (!deed.archived) await checkCode(scope, "plantId", plant.code, plant.id);
     await plants.setArchived(scope, plant.id, deed.archived ? context.now : null);
     await refreshPlantStates(context, scope, [plant.id]);
     return { id: plant.id };

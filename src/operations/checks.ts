@@ -3,6 +3,7 @@ import type { SpotId } from "@/core/plants/spots";
 import { spotsOf } from "@/core/plants/growthForms";
 import type { Scope } from "@/db/connection";
 import * as cases from "@/db/stores/cases";
+import { takeTurn } from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import * as plants from "@/db/stores/plants";
 import { instantOf, type Context } from "./context";
@@ -36,6 +37,13 @@ export async function lockOpenCase(scope: Scope, caseId: string): Promise<{ foun
   if (!found) return refuse("caseId", "unknown");
   if (!found.open) refuse("caseId", "case_closed");
   return { found, plant };
+}
+
+/** Refuses a code that another plant in use bears. Deeds that want the same code go one after the other. */
+export async function checkCode(scope: Scope, path: string, code: string, plantId: string): Promise<void> {
+  await takeTurn(scope, `${scope.collectionId} ${code.toLowerCase()}`);
+  const bearer = await plants.withCode(scope, code);
+  if (bearer !== null && bearer !== plantId) refuse(path, "code_taken");
 }
 
 export async function knownPlace(scope: Scope, placeId: string): Promise<Place> {

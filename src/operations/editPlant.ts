@@ -1,6 +1,6 @@
 import type { EditPlant } from "@/core/facts/deeds";
 import * as plants from "@/db/stores/plants";
-import { lockPlant } from "./checks";
+import { checkCode, lockPlant } from "./checks";
 import { today, type Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 
@@ -9,8 +9,7 @@ export function editPlant(context: Context, deed: EditPlant): Promise<Outcome<{ 
   return perform(context, deed.plantId, async (scope) => {
     const { plantId, ...description } = deed;
     await lockPlant(scope, plantId);
-    const bearer = await plants.withCode(scope, description.code);
-    if (bearer !== null && bearer !== plantId) refuse("code", "code_taken");
+    await checkCode(scope, "code", description.code, plantId);
     if (description.acquiredOn && description.acquiredOn > today(context)) refuse("acquiredOn", "in_future");
     await plants.change(scope, plantId, description);
     return { id: plantId };

@@ -6,6 +6,7 @@ import { animalsIn } from "@/core/inspection/severity";
 import { derivePlantState } from "@/core/state/plantState";
 import type { Scope } from "@/db/connection";
 import * as cases from "@/db/stores/cases";
+import { takeTurn } from "@/db/stores/facts";
 import * as looks from "@/db/stores/looks";
 import * as placements from "@/db/stores/placements";
 import * as places from "@/db/stores/places";
@@ -41,9 +42,13 @@ const ofPlant = <T extends { plantId: string }>(all: readonly T[], plantId: stri
 /** How many plants are derived from one set of queries; keeps a rebuild of everything within memory. */
 const BATCH = 200;
 
-/** Derives the states of these plants anew from their facts and keeps them. */
+/**
+ * Derives the states of these plants anew from their facts and keeps them. Must run in a transaction: finds on one shelf
+ * touch each other's plants, so that deriving goes one after the other and always sees what the one before wrote.
+ */
 export async function refreshPlantStates(context: Context, scope: Scope, plantIds: readonly string[]): Promise<void> {
   const wanted = [...new Set(plantIds)];
+  if (wanted.length > 0) await takeTurn(scope, `${scope.collectionId} states`);
   for (let i = 0; i < wanted.length; i += BATCH) await refreshBatch(context, scope, wanted.slice(i, i + BATCH));
 }
 

@@ -4,6 +4,9 @@ import { refreshPlantStates } from "./refreshPlantStates";
 
 /** The petals of plants in a case move with the calendar: the first reader of a day brings them up to date. */
 export async function refreshStale(context: Context): Promise<void> {
-  const scope = scopeOf(context);
-  await refreshPlantStates(context, scope, await plantStates.stale(scope, today(context)));
+  const stale = await plantStates.stale(scopeOf(context), today(context));
+  if (stale.length === 0) return;
+  await context.sequelize.transaction({ transaction: context.transaction ?? null }, (transaction) =>
+    refreshPlantStates(context, scopeOf(context, transaction), stale),
+  );
 }

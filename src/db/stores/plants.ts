@@ -16,9 +16,12 @@ export async function many(scope: Scope, ids: readonly string[]): Promise<Plant[
   return rows<Plant>(scope, `select ${columns} from plants p where p.collection_id = :c and p.id in (:ids)`, { ids });
 }
 
-/** Keeps every other deed on this plant waiting until the transaction ends; null when there is no such plant. */
+/**
+ * Keeps every other deed on this plant waiting until the transaction ends; null when there is no such plant. Facts of other
+ * plants may go on referring to it meanwhile, as a find beside it does.
+ */
 export async function lock(scope: Scope, id: string): Promise<Plant | null> {
-  const sql = `select ${columns} from plants p where p.collection_id = :c and p.id = :id for update`;
+  const sql = `select ${columns} from plants p where p.collection_id = :c and p.id = :id for no key update`;
   return (await rows<Plant>(scope, sql, { id }))[0] ?? null;
 }
 

@@ -47,10 +47,9 @@ export async function freshCollection() {
   return { context, shelf, other, pantry };
 }
 
-/** Adds a plant sixty days ago and gives its id. */
-export async function plantOn(context: Context, placeId: string, over: Partial<AddPlant> = {}): Promise<string> {
+export function aPlant(placeId: string, over: Partial<AddPlant> = {}): AddPlant {
   const id = uuidv7();
-  const deed: AddPlant = {
+  return {
     id,
     placementId: uuidv7(),
     placeId,
@@ -64,6 +63,11 @@ export async function plantOn(context: Context, placeId: string, over: Partial<A
     inFlower: false,
     ...over,
   };
+}
+
+/** Adds a plant sixty days ago and gives its id. */
+export async function plantOn(context: Context, placeId: string, over: Partial<AddPlant> = {}): Promise<string> {
+  const deed = aPlant(placeId, over);
   expectOk(await addPlant(daysAgo(context, 60), deed));
   return deed.id;
 }

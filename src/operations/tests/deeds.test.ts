@@ -18,7 +18,7 @@ import { recordTreatment } from "../recordTreatment";
 import { setApart } from "../setApart";
 import { voidFact } from "../voidFact";
 import * as looks from "@/db/stores/looks";
-import { aFind, aLook, aTreatment, freshCollection, openCaseOn, plantOn, wall } from "./bench";
+import { aFind, aLook, aPlant, aTreatment, freshCollection, openCaseOn, plantOn, wall } from "./bench";
 
 let context: Context;
 let shelf: string;
@@ -40,19 +40,7 @@ describe("plants", () => {
 
   it("refuses a code in use, whatever its letters' case, and frees it when the plant is archived", async () => {
     const id = await plantOn(context, shelf, { code: "Shelf-1" });
-    const twin = {
-      id: uuidv7(),
-      placementId: uuidv7(),
-      placeId: shelf,
-      code: "SHELF-1",
-      name: "Twin",
-      genus: "",
-      growthForm: "fern",
-      potCm: 9,
-      acquiredOn: null,
-      seller: "",
-      inFlower: false,
-    } as const;
+    const twin = aPlant(shelf, { code: "SHELF-1" });
     expect(codes(await addPlant(context, twin))).toEqual(["code code_taken"]);
     await archivePlant(context, { plantId: id, archived: true });
     expect((await addPlant(context, twin)).ok).toBe(true);

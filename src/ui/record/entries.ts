@@ -56,7 +56,8 @@ export function recordEntries(facts: Facts): RecordEntry[] {
       ]),
     ),
   ];
-  return entries.toSorted((a, b) => b.at - a.at);
+  // Of two facts of the same minute the one written down last stands first.
+  return entries.toReversed().toSorted((a, b) => b.at - a.at);
 }
 
 function entry(

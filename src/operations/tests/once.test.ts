@@ -1,0 +1,106 @@
+import { v7 as uuidv7 } from "uuid";
+import { beforeEach, describe, expect, it } from "vitest";
+import type { Day } from "@/core/climate/days";
+import { addPlace } from "../addPlace";
+import { addPlant } from "../addPlant";
+import { adoptPlan } from "../adoptPlan";
+import { closeCase } from "../closeCase";
+import type { Context } from "../context";
+import { movePlant } from "../movePlant";
+import type { Outcome } from "../outcome";
+import { readPlaces } from "../readPlaces";
+import { readPlant } from "../readPlant";
+import { recordLook } from "../recordLook";
+import { recordTreatment } from "../recordTreatment";
+import { setApart } from "../setApart";
+import { voidFact } from "../voidFact";
+import { aFind, aLook, aPlant, aTreatment, freshCollection, openCaseOn, plantOn, wall } from "./bench";
+
+let context: Context;
+let shelf: string;
+let other: string;
+let pantry: string;
+beforeEach(async () => ({ context, shelf, other, pantry } = await freshCollection()));
+
+/** A deed, and how many facts of its kind are there. */
+type Sent = { deed: () => Promise<Outcome<unknown>>; count: () => Promise<number> };
+
+const counted = (plantId: string, of: "placements" | "looks" | "cases" | "treatments" | "plans" | "closings") => {
+  return async () => (await readPlant(context, plantId))![of].length;
+};
+
+const deeds: Record<string, () => Promise<Sent>> = {
+  "adding a place": async () => {
+    const place = { id: uuidv7(), name: "Sill", kind: "shelf", parentId: null, meanC: 20 } as const;
+    return { deed: () => addPlace(context, place), count: async () => (await readPlaces(context)).length - 3 };
+  },
+  "adding a plant": async () => {
+    const plant = aPlant(shelf);
+    return { deed: () => addPlant(context, plant), count: counted(plant.id, "placements") };
+  },
+  "moving it": async () => {
+    const plantId = await plantOn(context, shelf);
+    const move = { id: uuidv7(), plantId, placeId: other, at: wall(1) };
+    return { deed: () => movePlant(context, move), count: async () => (await counted(plantId, "placements")()) - 1 };
+  },
+  "setting it apart": async () => {
+    const plantId = await plantOn(context, shelf);
+    const apart = { id: uuidv7(), plantId, placeId: pantry, bagId: uuidv7(), at: wall(1) };
+    return { deed: () => setApart(context, apart), count: async () => (await counted(plantId, "placements")()) - 1 };
+  },
+  "a find": async () => {
+    const plantId = await plantOn(context, shelf);
+    const look = aLook(plantId, 1, { finds: [aFind()] });
+    return { deed: () => recordLook(context, look), count: counted(plantId, "cases") };
+  },
+  "a plan": async () => {
+    const plantId = await plantOn(context, shelf);
+    const plan = {
+      id: uuidv7(),
+      caseId: await openCaseOn(context, plantId, 4),
+      mix: "soapMild",
+      technique: "spray",
+      basis: "own",
+      dates: ["2026-11-24" as Day],
+    } as const;
+    return { deed: () => adoptPlan(context, { ...plan, dates: [...plan.dates] }), count: counted(plantId, "plans") };
+  },
+  "a treatment": async () => {
+    const plantId = await plantOn(context, shelf);
+    const treatment = aTreatment(await openCaseOn(context, plantId, 4), 2);
+    return { deed: () => recordTreatment(context, treatment), count: counted(plantId, "treatments") };
+  },
+  "a closing": async () => {
+    const plantId = await plantOn(context, shelf);
+    const caseId = await openCaseOn(context, plantId, 4);
+    const closing = { id: uuidv7(), caseId, outcome: "lost", at: wall(1), note: "" } as const;
+    return { deed: () => closeCase(context, closing), count: counted(plantId, "closings") };
+  },
+};
+
+/** A lost answer makes the sender send again; a slow one makes it send at the same time. */
+describe("sent again", () => {
+  it.each(Object.entries(deeds))("%s happens once, however often and fast it is sent", async (_what, make) => {
+    const { deed, count } = await make();
+    const together = await Promise.all([deed(), deed(), deed()]);
+    const later = await deed();
+    expect([...together, later].map((outcome) => outcome.ok)).toEqual([true, true, true, true]);
+    expect(await count()).toBe(1);
+  });
+
+  it("a fact is struck out once, and the second time it is said so", async () => {
+    const plantId = await plantOn(context, shelf);
+    const look = aLook(plantId, 1);
+    await recordLook(context, look);
+    const strike = () => voidFact(context, { kind: "look", factId: look.id, reason: "another plant" });
+    const outcomes = await Promise.all([strike(), strike()]);
+    expect(outcomes.map((outcome) => outcome.ok).toSorted()).toEqual([false, true]);
+  });
+
+  it("two plants that want one code at the same moment: one gets it, the other is told", async () => {
+    const twins = [aPlant(shelf, { code: "Twin" }), aPlant(shelf, { code: "TWIN" })];
+    const outcomes = await Promise.all(twins.map((twin) => addPlant(context, twin)));
+    expect(outcomes.filter((outcome) => outcome.ok)).toHaveLength(1);
+    expect(outcomes.find((outcome) => !outcome.ok)).toMatchObject({ problems: [{ path: "code", code: "code_taken" }] });
+  });
+});

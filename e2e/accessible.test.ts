@@ -1,8 +1,8 @@
 import AxeBuilder from "@axe-core/webdriverjs";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { idOf } from "../demo/loadDemo";
-import { laptop, openBrowser, phone, type Browser } from "./support/browser";
-import { Page } from "./support/page";
+import { openApplication, type Application } from "./support/application";
+import { laptop, phone } from "./support/browser";
 
 const plant = `/plants/${idOf("plant", "L08")}`;
 const aCase = `/cases/${idOf("case", "L08", "spiderMite")}`;
@@ -29,21 +29,20 @@ describe.each([
   ["a laptop by day", laptop, "light"],
   ["a phone at night", phone, "dark"],
 ] as const)("on %s", (_where, size, theme) => {
-  let browser: Browser;
-  let page: Page;
+  let app: Application;
   beforeAll(async () => {
-    browser = await openBrowser(size);
-    page = new Page(browser.driver);
-    await page.open("/today");
-    await browser.driver.executeScript("localStorage.setItem('wary-petal-theme', arguments[0])", theme);
+    app = await openApplication(size);
+    await app.page.open("/today");
+    await app.page.driver.executeScript("localStorage.setItem('wary-petal-theme', arguments[0])", theme);
   });
-  afterAll(() => browser.close());
+  afterAll(() => app.close());
 
   it.each(addresses)("%s", async (address) => {
+    const { page } = app;
     await page.open(address);
-    const { violations } = await new AxeBuilder(browser.driver).analyze();
+    const { violations } = await new AxeBuilder(page.driver).analyze();
     expect(violations.map((v) => `${v.id}: ${v.nodes.map((node) => node.html).join(" ")}`)).toEqual([]);
-    expect(await browser.driver.executeScript("return document.documentElement.scrollWidth")).toBeLessThanOrEqual(
+    expect(await page.driver.executeScript("return document.documentElement.scrollWidth")).toBeLessThanOrEqual(
       size.width,
     );
   });

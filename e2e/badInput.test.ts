@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { openBrowser, type Browser } from "./support/browser";
-import { daysAgo, Page } from "./support/page";
+import { openApplication, type Application } from "./support/application";
+import { daysAgo, type Page } from "./support/page";
 import { idOf, written } from "./support/rows";
 
 const LONG = "x".repeat(10_000);
@@ -10,20 +10,21 @@ const inFuture = "This lies in the future. Write down only what has happened.";
 const number = "Write a number, such as 250 or 0.5.";
 const required = "Fill this in.";
 
-let browser: Browser;
+let app: Application;
 let page: Page;
 let before: Record<string, string>;
 beforeAll(async () => {
-  browser = await openBrowser();
-  page = new Page(browser.driver);
+  app = await openApplication();
+  page = app.page;
 });
-afterAll(() => browser.close());
+afterAll(() => app.close());
 beforeEach(async () => {
-  before = await written();
+  before = await written(app.databaseUrl);
 });
 
-const plant = () => idOf("select id from plants where code = 'L02'");
-const openCase = () => idOf("select c.id from cases c join plants p on p.id = c.plant_id where p.code = 'L10'");
+const plant = () => idOf(app.databaseUrl, "select id from plants where code = 'L02'");
+const openCase = () =>
+  idOf(app.databaseUrl, "select c.id from cases c join plants p on p.id = c.plant_id where p.code = 'L10'");
 const path = async (before: string, id: Promise<string>, after = "") => `/${before}/${await id}${after}`;
 
 interface Form {
@@ -54,7 +55,7 @@ const forms: readonly Form[] = [
   },
   {
     form: "a place changed",
-    at: () => path("benches/places", idOf("select id from places where name = 'Bathroom sill'")),
+    at: () => path("benches/places", idOf(app.databaseUrl, "select id from places where name = 'Bathroom sill'")),
     good: { Name: "Bathroom sill", Temperature: "22" },
     submit: "Save",
     bad: [
@@ -201,7 +202,7 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
       }
       await page.fill(field, kept);
     }
-    expect(await written()).toEqual(before);
+    expect(await written(app.databaseUrl)).toEqual(before);
   });
 
   it("a look at nothing, an outcome not chosen, and a reason not given", async () => {
@@ -221,7 +222,7 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
     await page.driver.findElement({ css: ".record summary" }).click();
     await page.press("Strike out");
     await page.sees(required);
-    expect(await written()).toEqual(before);
+    expect(await written(app.databaseUrl)).toEqual(before);
   });
 
   it("an id that nothing bears, and one that is none", async () => {
@@ -251,7 +252,7 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
       await page.open(nowhere);
       await page.sees("Not here");
     }
-    expect(await written()).toEqual(before);
+    expect(await written(app.databaseUrl)).toEqual(before);
   });
 
   it("markup is text: shown as it was typed, and never run", async () => {

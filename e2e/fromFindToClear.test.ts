@@ -1,20 +1,20 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { openBrowser, type Browser } from "./support/browser";
-import { daysAgo, Page } from "./support/page";
+import { openApplication, type Application } from "./support/application";
+import { daysAgo, type Page } from "./support/page";
 
 const at = (days: number, time = "19:00") => `${daysAgo(days)}T${time}`;
 
 /** The whole way with one plant, with deeds written down on the days they were done. */
 describe("from a find to clear", () => {
-  let browser: Browser;
+  let app: Application;
   let page: Page;
   let plant: string;
   let aCase: string;
   beforeAll(async () => {
-    browser = await openBrowser();
-    page = new Page(browser.driver);
+    app = await openApplication();
+    page = app.page;
   });
-  afterAll(() => browser.close());
+  afterAll(() => app.close());
 
   const addPlant = async (code: string, name: string) => {
     await page.open("/plants/new");

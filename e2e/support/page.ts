@@ -1,14 +1,16 @@
 import { By, error, until, type WebDriver, type WebElement } from "selenium-webdriver";
-import { inject } from "vitest";
 
 const WAIT_MS = 10_000;
 
 /** What a keeper does at the screen, in the words on it. */
 export class Page {
-  constructor(readonly driver: WebDriver) {}
+  constructor(
+    readonly driver: WebDriver,
+    readonly base: string,
+  ) {}
 
   async open(path: string): Promise<void> {
-    await this.driver.get(inject("baseUrl") + path);
+    await this.driver.get(this.base + path);
   }
 
   /** The element that carries this label. */
@@ -58,7 +60,8 @@ export class Page {
       await click(await element());
     } catch (cause) {
       // The page was drawn anew between finding and pressing.
-      if (!(cause instanceof error.StaleElementReferenceError)) throw cause;
+      const { StaleElementReferenceError: Gone, ElementClickInterceptedError: Moved } = error;
+      if (!(cause instanceof Gone || cause instanceof Moved)) throw cause;
       await click(await element());
     }
   }
@@ -80,6 +83,10 @@ export class Page {
       .findElement(By.css("main"))
       .then((main) => main.getText())
       .catch(() => "");
+  }
+
+  async heading(): Promise<string> {
+    return this.driver.findElement(By.css("h1")).getText();
   }
 
   /** What is said to be wrong, in the order on the page. */

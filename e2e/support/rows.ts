@@ -1,12 +1,11 @@
 import pg from "pg";
-import { inject } from "vitest";
 
 /**
  * Everything written so far, table by table, to see that a refused form has changed nothing. The derived states are left
  * out: any page may bring them up to date.
  */
-export async function written(): Promise<Record<string, string>> {
-  const client = new pg.Client(inject("databaseUrl"));
+export async function written(databaseUrl: string): Promise<Record<string, string>> {
+  const client = new pg.Client(databaseUrl);
   await client.connect();
   try {
     const { rows: tables } = await client.query<{ name: string }>(
@@ -26,8 +25,8 @@ export async function written(): Promise<Record<string, string>> {
 }
 
 /** The id in the first row that a query gives, for a page to open. */
-export async function idOf(sql: string): Promise<string> {
-  const client = new pg.Client(inject("databaseUrl"));
+export async function idOf(databaseUrl: string, sql: string): Promise<string> {
+  const client = new pg.Client(databaseUrl);
   await client.connect();
   const { rows } = await client.query<{ id: string }>(sql).finally(() => client.end());
   return rows[0]!.id;

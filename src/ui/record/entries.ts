@@ -56,8 +56,8 @@ export function recordEntries(facts: Facts): RecordEntry[] {
       ]),
     ),
   ];
-  // Of two facts of the same minute the one written down last stands first.
-  return entries.toReversed().toSorted((a, b) => b.at - a.at);
+  // Ids begin with the time at which they were made: of two facts of one minute the one written down last stands first.
+  return entries.toSorted((a, b) => b.at - a.at || b.id.localeCompare(a.id));
 }
 
 function entry(

@@ -1,0 +1,73 @@
+import { describe, expect, it } from "vitest";
+import { day } from "@/core/climate/days";
+import type { Look, Placement, Treatment } from "@/core/facts/records";
+import { recordEntries } from "./entries";
+
+const at = (text: string) => ({ at: new Date(`${text}Z`), day: day(text.slice(0, 10)) });
+const look = (id: string, text: string, over: Partial<Look> = {}): Look => ({
+  id,
+  plantId: "p",
+  ...at(text),
+  tool: "lamp",
+  spots: ["axil", "newLeaf"],
+  note: "",
+  finds: [],
+  voidReason: null,
+  ...over,
+});
+const placement: Placement = {
+  id: "0001",
+  plantId: "p",
+  placeId: "s",
+  placeName: "Sill",
+  placeKind: "shelf",
+  ...at("2026-11-01T10:00"),
+  voidReason: null,
+};
+const treatment: Treatment = {
+  id: "0004",
+  caseId: "c",
+  plantId: "p",
+  stepId: null,
+  mix: "soapMild",
+  technique: "spray",
+  volumeMl: 60,
+  spots: ["axil"],
+  ...at("2026-11-03T19:00"),
+  note: "Dripped a little.",
+  voidReason: null,
+};
+const none = { placements: [], looks: [], treatments: [], plans: [], closings: [], cases: [] };
+
+describe("a record as lines", () => {
+  it("the newest first, and of one minute the one written down last", () => {
+    const looks = [
+      look("0002", "2026-11-02T18:00"),
+      look("0003", "2026-11-02T18:00"),
+      look("0005", "2026-11-04T18:00"),
+    ];
+    const entries = recordEntries({ ...none, placements: [placement], looks, treatments: [treatment] });
+    expect(entries.map((entry) => entry.id)).toEqual(["0005", "0004", "0003", "0002", "0001"]);
+  });
+
+  it("tells what was found, how many, and whether they were killed on the spot", () => {
+    const find = { id: "f", caseId: "c", pest: "mealybug", severity: "light", count: 4, removed: true } as const;
+    const uncounted = { ...find, id: "g", pest: "thrips", count: null, removed: false } as const;
+    const [entry] = recordEntries({ ...none, looks: [look("1", "2026-11-02T18:00", { finds: [find, uncounted] })] });
+    expect(entry).toMatchObject({
+      what: "Found: Mealybugs, 4 live, killed on the spot; Thrips, light: 3–10",
+      details: ["Lamp: leaf axils, stem joints; newest leaf"],
+    });
+  });
+
+  it("keeps what was struck out, with the reason, and leaves out empty notes", () => {
+    const struck = look("1", "2026-11-02T18:00", { voidReason: "another plant" });
+    const [first, second] = recordEntries({ ...none, looks: [struck], treatments: [treatment] });
+    expect(first).toMatchObject({
+      kind: "treatment",
+      details: [expect.stringContaining("60 mL"), "Dripped a little."],
+    });
+    expect(second).toMatchObject({ what: "Looked: nothing found", voidReason: "another plant" });
+    expect(second!.details).toHaveLength(1);
+  });
+});

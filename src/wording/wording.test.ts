@@ -1,0 +1,137 @@
+import { describe, expect, it } from "vitest";
+import { z } from "zod";
+import { day } from "@/core/climate/days";
+import * as deeds from "@/core/facts/deeds";
+import { decimal, localTime, orNothing, requiredText, text, whole } from "@/core/facts/fields";
+import { pestIds } from "@/core/pests/pests";
+import { pestOf } from "@/core/pests/pests";
+import { repeatBounds } from "@/core/planning/bounds";
+import { mL } from "@/core/units/volume";
+import { inSpoons, millilitres, volumeIn } from "./amounts";
+import { notYetSentence } from "./clearance";
+import { dayAndYear, dayCount, dayInWords, fromToday } from "./dates";
+import { stageNames } from "./names";
+import { boundSentences } from "./planning";
+import "./problems";
+import { stateInWords } from "./states";
+
+describe("amounts", () => {
+  it.each([
+    [353.535, "353.5 mL"],
+    [0.25, "0.25 mL"],
+    [1, "1 mL"],
+    [1250, "1.25 L"],
+    [0, "0 mL"],
+  ])("%d as a syringe shows it: %s", (volume, expected) => {
+    expect(millilitres(volume)).toBe(expected);
+  });
+
+  it("names the spoon, so that a household spoon is never a guess", () => {
+    expect(inSpoons(mL(7.5), "metric")).toBe("1½ metric teaspoons");
+    expect(inSpoons(mL(15), "metric")).toBe("1 metric tablespoon");
+    expect(inSpoons(mL(5), "us")).toBe("1 US teaspoon");
+    expect(inSpoons(mL(6), "us")).toBe("about 1¼ US teaspoons");
+    expect(inSpoons(mL(0.25), "metric")).toBe("about 5 drops");
+    expect(inSpoons(mL(400), "metric")).toBeNull();
+    expect(inSpoons(mL(5), "syringe")).toBeNull();
+  });
+
+  it("puts fluid ounces beside millilitres for those who think in them", () => {
+    expect(volumeIn(mL(473.176473), "us")).toBe("16 US fl oz (473.2 mL)");
+    expect(volumeIn(mL(500), "metric")).toBe("500 mL");
+  });
+});
+
+describe("days", () => {
+  const today = day("2026-12-10");
+  it.each([
+    ["2026-12-10", "today"],
+    ["2026-12-11", "tomorrow"],
+    ["2026-12-09", "yesterday"],
+    ["2026-12-12", "in 2 days"],
+    ["2026-12-01", "9 days ago"],
+  ])("%s is %s", (text, expected) => {
+    expect(fromToday(day(text), today)).toBe(expected);
+  });
+
+  it("writes a day with its weekday", () => {
+    // 12 December 2026 is a Saturday (Gregorian calendar).
+    expect(dayInWords(day("2026-12-12"))).toBe("Sat 12 Dec");
+    expect(dayAndYear(day("2026-12-12"))).toBe("Sat 12 Dec 2026");
+    expect([dayCount(1), dayCount(9.67)]).toEqual(["1 day", "9.7 days"]);
+  });
+});
+
+describe("problems, in the words a keeper reads", () => {
+  const said = (schema: z.ZodType, input: unknown) => {
+    const read = schema.safeParse(input);
+    return read.success ? null : read.error.issues.map((issue) => issue.message);
+  };
+  it.each<[string, z.ZodType, unknown, string]>([
+    ["nothing where text belongs", requiredText(10), "  ", "Fill this in."],
+    ["too much text", text(10), "x".repeat(11), "Too long: 10 characters at most."],
+    [
+      "a character that cannot be shown",
+      text(10),
+      "a\u0000b",
+      "This holds characters that cannot be shown. Type it again.",
+    ],
+    ["nothing where a number belongs", decimal(1, 5), "", "Fill this in."],
+    ["text where a number belongs", decimal(1, 5), "a few", "Write a number, such as 250 or 0.5."],
+    ["a number written with a comma is one", decimal(1, 5), "2,5", ""],
+    ["too little", decimal(1, 5), "0", "It must be 1 or more."],
+    ["too much", decimal(1, 5), "1e9", "It must be 5 or less."],
+    ["endless", decimal(1, 5), "Infinity", "Write a number, such as 250 or 0.5."],
+    ["a part where a whole belongs", whole(1, 5), "2.5", "Write a whole number."],
+    ["a field that may be empty, filled wrongly", orNothing(whole(1, 5)), "9", "It must be 5 or less."],
+    ["no time", localTime, "2026-02-30T10:00", "Write a day and a time."],
+    ["a pest that is none", deeds.recordLook.shape.tool, "telescope", "Choose one of the list."],
+    ["an id that is none", deeds.movePlant.shape.placeId, "shelf", "Choose one of the list."],
+    ["something missing", deeds.movePlant.shape.at, undefined, "Fill this in."],
+    ["nothing chosen", deeds.recordLook.shape.spots, [], "Choose at least one."],
+    [
+      "too many",
+      deeds.adoptPlan.shape.dates,
+      Array.from({ length: 25 }, (_, i) => `2026-01-${i + 1}`),
+      "Choose at most 24.",
+    ],
+    [
+      "dates that go back",
+      deeds.adoptPlan.shape.dates,
+      ["2026-01-02", "2026-01-01"],
+      "Dates go forward, each only once.",
+    ],
+  ])("%s", (_why, schema, input, expected) => {
+    const messages = said(schema, input);
+    if (expected === "") expect(messages).toBeNull();
+    else expect(messages).toContain(expected);
+  });
+});
+
+describe("sentences", () => {
+  it("every life stage has a name", () => {
+    for (const pest of pestIds) for (const stage of pestOf(pest).stages) expect(stageNames[stage.id]).toBeDefined();
+  });
+
+  it("a state in words, with its petals and the jar", () => {
+    expect(stateInWords("surer", 3, true)).toBe("getting surer, 3 of 5 petals, set apart");
+    expect(stateInWords("atRisk", 0, false)).toBe("at risk");
+  });
+
+  it("why not yet, each reason with its day", () => {
+    expect(notYetSentence({ code: "clean_looks_missing", have: 1, need: 2, nextFrom: day("2026-12-12") })).toBe(
+      "1 of 2 clean looks since the last treatment; the next one counts from Sat 12 Dec.",
+    );
+    expect(notYetSentence({ code: "too_cold", meanC: 9 })).toContain("At 9 °C the pest stands still");
+    expect(
+      notYetSentence({ code: "generation_not_over", lastLive: day("2026-11-01"), days: 30, until: day("2026-12-01") }),
+    ).toBe("A generation takes 30 days at this warmth: not before Tue 1 Dec.");
+  });
+
+  it("the two bounds name the stages they were reckoned from", () => {
+    expect(boundSentences(repeatBounds("spiderMite", "soap", 22))).toEqual([
+      "Repeat within 9.7 days: from within reach (young mites, young adults) to first eggs or young.",
+      "Keep on for longer than 5.3 days: the longest stage it does not reach (eggs).",
+    ]);
+  });
+});

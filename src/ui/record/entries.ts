@@ -56,9 +56,12 @@ export function recordEntries(facts: Facts): RecordEntry[] {
       ]),
     ),
   ];
-  // Ids begin with the time at which they were made: of two facts of one minute the one written down last stands first.
-  return entries.toSorted((a, b) => b.at - a.at || b.id.localeCompare(a.id));
+  // Most facts are told to the minute. Ids begin with the time at which they were made: of two facts of one minute the one
+  // written down last stands first.
+  return entries.toSorted((a, b) => minuteOf(b) - minuteOf(a) || b.id.localeCompare(a.id));
 }
+
+const minuteOf = (entry: RecordEntry) => Math.floor(entry.at / 60_000);
 
 function entry(
   kind: VoidableFact,

@@ -55,12 +55,28 @@ export async function must(sentence, command, args, options) {
   return output;
 }
 
+const PATIENCE_MS = 10_000;
+
+/** Asks a child to end, and waits until it has; one that will not is killed.
+ * @param {import("node:child_process").ChildProcess} child @returns {Promise<void>} */
+function ended(child) {
+  return new Promise((resolve) => {
+    const force = setTimeout(() => child.kill("SIGKILL"), PATIENCE_MS);
+    child.once("exit", () => {
+      clearTimeout(force);
+      resolve();
+    });
+    child.kill("SIGTERM");
+  });
+}
+
 /** Ends children and everything registered with atEnd, then exits.
  * @param {number} code */
 export async function finish(code) {
   if (closing) return;
   closing = true;
-  for (const child of children) child.kill("SIGTERM");
+  // A package manager cut off in the middle is left to put its tools down before the next start finds them.
+  await Promise.all([...children].map(ended));
   for (const close of closers.reverse()) await close().catch((error) => console.error(String(error)));
   process.exit(code);
 }

@@ -18,6 +18,8 @@ export interface Remedy {
   readonly actsIn: readonly Habitat[];
   /** Techniques it may be put on with, the usual one first. */
   readonly techniques: readonly TechniqueId[];
+  /** What goes on after it has dried. */
+  readonly afterwards?: { readonly days: number; readonly layFactor: number };
   /** Fewest days between two applications. */
   readonly smallestIntervalDays: number;
   /** Codes of the cautions that stand before the act; `wording` has the sentences. */
@@ -113,6 +115,8 @@ export const remedies = {
     },
     actsIn: ["foliage"],
     techniques: ["spray", "sprayAndSwab", "wipe", "dunk", "hastySpray"],
+    // It cuts egg laying by half for a week (HOUSE).
+    afterwards: { days: 7, layFactor: 0.5 },
     smallestIntervalDays: 3,
     cautions: ["neemIrritates", "waterLife", "sunAndHeat", "shake", "dryCrown", "testLeaf", ...common],
   },
@@ -143,7 +147,7 @@ const underShell: Partial<Record<RemedyId, KillRange>> = {
  * Chance that an animal of `stageId` that the remedy touched dies.
  * @example killOf("alcohol", "mealybug", "nymph").likely // 0.95
  */
-export function killOf(remedy: RemedyId, pest: PestId, stageId: string): KillRange {
+export function killOf(remedy: RemedyId, pest: string, stageId: string): KillRange {
   const shelled = pest === "armouredScale" && phaseOf(stageId) === "adult" ? underShell[remedy] : undefined;
   return shelled ?? remedies[remedy].kill[phaseOf(stageId)];
 }

@@ -1,0 +1,62 @@
+import { open } from "node:fs/promises";
+import { stdin, stdout } from "node:process";
+import type { Readable } from "node:stream";
+import { assessFile } from "@/core/casefile/assess";
+import { MOST_BYTES, readCaseFile, type FileProblem } from "@/core/casefile/read";
+import type { CaseFile } from "@/core/casefile/schema";
+
+const USAGE = "usage: npm run --silent wary -- assess|plan FILE   (FILE may be - for standard input)";
+
+/** A command gives what to print, or what is wrong with the file. */
+type Command = (file: CaseFile) => { answer: unknown } | { problems: readonly FileProblem[] };
+
+const commands: Readonly<Record<string, Command>> = {
+  assess: (file) => {
+    const assessed = assessFile(file);
+    return assessed.ok ? { answer: assessed.assessment } : assessed;
+  },
+};
+
+/** Reads no more than a case file may hold: whatever feeds it more is cut off and refused. */
+async function textFrom(name: string): Promise<string> {
+  const source: Readable = name === "-" ? stdin : (await open(name)).createReadStream();
+  const chunks: Buffer[] = [];
+  let bytes = 0;
+  for await (const chunk of source) {
+    chunks.push(chunk as Buffer);
+    bytes += (chunk as Buffer).length;
+    if (bytes > MOST_BYTES) break;
+  }
+  return Buffer.concat(chunks).toString("utf8");
+}
+
+function refuse(problems: readonly FileProblem[]): number {
+  for (const { path, message } of problems) {
+    // One line a problem, whatever the file's own names hold.
+    stdout.write(`${[path || "file", message].join(": ").replaceAll(/[\u0000-\u001f\u007f]+/g, " ")}\n`);
+  }
+  return 2;
+}
+
+async function main([name, file, ...rest]: readonly string[]): Promise<number> {
+  const command = commands[name ?? ""];
+  if (!command || file === undefined || rest.length > 0) {
+    console.error(USAGE);
+    return 2;
+  }
+  let text: string;
+  try {
+    text = await textFrom(file);
+  } catch (error) {
+    return refuse([{ path: "", message: `cannot be read: ${(error as Error).message}` }]);
+  }
+  const read = readCaseFile(text);
+  if (!read.ok) return refuse(read.problems);
+  const done = command(read.file);
+  if ("problems" in done) return refuse(done.problems);
+  stdout.write(`${JSON.stringify(done.answer, null, 1)}\n`);
+  return 0;
+}
+
+process.exitCode = await main(process.argv.slice(2));
+if (process.exitCode !== 0) stdin.destroy();

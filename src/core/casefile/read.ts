@@ -1,0 +1,192 @@
+import type { z } from "zod";
+import { isKnown } from "../inspection/see";
+import { pestOf, type Pest } from "../pests/pests";
+import { spotsOf } from "../plants/growthForms";
+import { caseFile, type CaseFile, type FileEvent } from "./schema";
+import { dayZero, daysSince, MOST_DAYS } from "./times";
+
+/** Something wrong with a file: where, and what. */
+export interface FileProblem {
+  /** As a program would write it, `events[3].found`; empty for the file as a whole. */
+  readonly path: string;
+  readonly message: string;
+}
+
+export type Reading =
+  { readonly ok: true; readonly file: CaseFile } | { readonly ok: false; readonly problems: readonly FileProblem[] };
+
+/** Nobody writes more than this by hand or by program for one plant: 1 MiB. */
+export const MOST_BYTES = 1_048_576;
+/** The format itself is six deep. */
+const MOST_DEEP = 16;
+
+/**
+ * Reads a case file from text. Gives it with its defaults filled in, or every problem found, in the order of the file.
+ * A text that is too long or nested too deep is refused before it is parsed. Never throws for what stands in the file.
+ */
+export function readCaseFile(text: string): Reading {
+  if (text.length > MOST_BYTES) return refused(`a case file holds at most ${MOST_BYTES} characters`);
+  if (depthOf(text) > MOST_DEEP) return refused(`it is nested more than ${MOST_DEEP} deep`);
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(text);
+  } catch (error) {
+    return refused(`not JSON: ${(error as Error).message}`);
+  }
+  const read = caseFile.safeParse(parsed, { error: plainMessage });
+  if (!read.success) return { ok: false, problems: read.error.issues.flatMap((issue) => told(issue, issue.path)) };
+  const problems = [...contradictions(read.data)];
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, file: read.data };
+}
+
+/** The pest of a file, whole. */
+export function pestOfFile({ pest }: Pick<CaseFile, "pest">): Pest {
+  if (typeof pest === "string") return pestOf(pest);
+  // Left-out fields are absent, not undefined, in the core's own table.
+  return { ...pest, stages: pest.stages.map((stage) => JSON.parse(JSON.stringify(stage)) as Pest["stages"][number]) };
+}
+
+function refused(message: string): Reading {
+  return { ok: false, problems: [{ path: "", message }] };
+}
+
+/** How deep brackets are nested in a JSON text; what stands in strings does not count. */
+function depthOf(text: string): number {
+  let depth = 0;
+  let deepest = 0;
+  let inString = false;
+  for (let i = 0; i < text.length; i++) {
+    const c = text[i];
+    if (inString) {
+      if (c === "\\") i++;
+      else if (c === '"') inString = false;
+    } else if (c === '"') inString = true;
+    else if (c === "{" || c === "[") deepest = Math.max(deepest, ++depth);
+    else if (c === "}" || c === "]") depth--;
+  }
+  return deepest;
+}
+
+type Issue = z.core.$ZodIssue;
+
+/** One line for an issue; for a union, the lines of the member that comes nearest. */
+function told(issue: Issue, path: readonly PropertyKey[]): FileProblem[] {
+  if (issue.code === "invalid_union" && issue.errors.length > 0) {
+    const nearest = issue.errors.reduce((best, errors) => (depth(errors) > depth(best) ? errors : best));
+    return nearest.flatMap((inner) => told(inner, [...path, ...inner.path]));
+  }
+  if (issue.code === "unrecognized_keys") {
+    return issue.keys.map((key) => ({ path: pathOf([...path, key]), message: "is not a field of the format" }));
+  }
+  return [{ path: pathOf(path), message: issue.message }];
+}
+
+/** A member whose problems lie deeper was matched further, and one with fewer problems comes nearer. */
+const depth = (errors: readonly Issue[]) =>
+  Math.max(...errors.map((e) => e.path.length + (e.code === "unrecognized_keys" ? 1 : 0))) - errors.length / 1000;
+
+function pathOf(path: readonly PropertyKey[]): string {
+  return path.reduce<string>(
+    (text, key) => (typeof key === "number" ? `${text}[${key}]` : text === "" ? String(key) : `${text}.${String(key)}`),
+    "",
+  );
+}
+
+/** Plain words of this reader's own: the application's sentences are for forms. */
+function plainMessage(issue: z.core.$ZodRawIssue): string | undefined {
+  switch (issue.code) {
+    case "invalid_type":
+      return issue.input === undefined
+        ? "is missing"
+        : `must be ${issue.expected === "int" ? "whole" : issue.expected}`;
+    case "too_small":
+      return issue.origin === "array"
+        ? `needs at least ${issue.minimum}`
+        : `must be ${issue.inclusive ? "at least" : "more than"} ${issue.minimum}`;
+    case "too_big":
+      return issue.origin === "array" ? `holds at most ${issue.maximum}` : `must be at most ${issue.maximum}`;
+    case "invalid_value":
+      return `must be ${issue.values.length === 1 ? "" : "one of "}${issue.values.map(String).join(", ")}`;
+    case "invalid_format":
+      return "must be a day (2026-03-01) or a moment (2026-03-01T18:00:00Z)";
+    default:
+      return undefined;
+  }
+}
+
+/** What each field alone cannot tell: names that must exist, times that must follow, things that exclude each other. */
+function* contradictions(file: CaseFile): Generator<FileProblem> {
+  const pest = pestOfFile(file);
+  if (typeof file.pest !== "string") yield* pestProblems(pest);
+  const zero = dayZero(file);
+  for (const [i, event] of file.events.entries()) {
+    const path = `events[${i}]`;
+    const at = daysSince(zero, event.at);
+    if (at < 0) yield { path: `${path}.at`, message: "lies before the day of the first event" };
+    if (at > MOST_DAYS) yield { path: `${path}.at`, message: `lies more than ${MOST_DAYS} days after the first event` };
+    yield* eventProblems(file, pest, event, path);
+  }
+  const asOf = daysSince(zero, file.asOf);
+  if (asOf > MOST_DAYS) yield { path: "asOf", message: `lies more than ${MOST_DAYS} days after the first event` };
+  const found = file.events.some((e) => e.type === "inspection" && e.found > 0 && daysSince(zero, e.at) <= asOf);
+  if (!found) yield { path: "events", message: "no inspection has found anything up to asOf: there is no case" };
+}
+
+function* pestProblems(pest: Pest): Generator<FileProblem> {
+  if (pest.upperC <= pest.lowerC) yield { path: "pest.upperC", message: "must be more than lowerC" };
+  const ids = pest.stages.map((stage) => stage.id);
+  for (const [i, id] of ids.entries()) {
+    if (ids.indexOf(id) < i) yield { path: `pest.stages[${i}].id`, message: `names ${id} twice` };
+  }
+  if (!pest.stages.some((stage) => (stage.femaleEggs ?? 0) > 0)) {
+    yield { path: "pest.stages", message: "needs a stage that lays (femaleEggs)" };
+  }
+}
+
+function* eventProblems(file: CaseFile, pest: Pest, event: FileEvent, path: string): Generator<FileProblem> {
+  const stages = pest.stages.map((stage) => stage.id);
+  const named = (field: string, record: Readonly<Record<string, unknown>> | undefined) =>
+    Object.keys(record ?? {})
+      .filter((id) => !stages.includes(id))
+      .map((id) => ({ path: `${path}.${field}.${id}`, message: `is not a stage of ${pest.id}` }));
+  switch (event.type) {
+    case "inspection":
+      if ((event.look === undefined) === (event.see === undefined)) {
+        yield { path, message: "needs either look or see" };
+      }
+      yield* named("see", event.see);
+      if (event.look) yield* spotProblems(file, pest, event.look.spots, `${path}.look.spots`);
+      return;
+    case "treatment": {
+      const byName = event.remedy !== undefined && event.technique !== undefined;
+      const byNumbers = event.kill !== undefined && event.reach !== undefined;
+      const mixed = (event.remedy ?? event.technique ?? event.spots) !== undefined && (event.kill ?? event.reach);
+      if (byName === byNumbers || mixed) {
+        yield { path, message: "needs either remedy and technique, or kill and reach" };
+      }
+      yield* named("kill", event.kill);
+      for (const [id, chance] of Object.entries(event.kill ?? {})) {
+        if (typeof chance === "object" && !(chance.low <= chance.likely && chance.likely <= chance.high)) {
+          yield { path: `${path}.kill.${id}`, message: "must go up from low to likely to high" };
+        }
+      }
+      if (event.spots) yield* spotProblems(file, pest, event.spots, `${path}.spots`);
+      return;
+    }
+    case "lasting":
+      if (daysSince(event.at, event.until) <= 0) yield { path: `${path}.until`, message: "must lie after at" };
+      yield* named("dailyHazard", event.dailyHazard);
+  }
+}
+
+function* spotProblems(file: CaseFile, pest: Pest, spots: readonly string[], path: string): Generator<FileProblem> {
+  if (!("growthForm" in file.plant)) {
+    yield { path, message: "spots can be weighed only where plant.growthForm is given" };
+    return;
+  }
+  if (!isKnown(pest.id)) yield { path, message: `where ${pest.id} hides is not known: give see, or kill and reach` };
+  const there: readonly string[] = spotsOf(file.plant.growthForm);
+  for (const [i, spot] of spots.entries()) {
+    if (!there.includes(spot)) yield { path: `${path}[${i}]`, message: `${file.plant.growthForm} has no ${spot}` };
+  }
+}

@@ -1,0 +1,105 @@
+import { z } from "zod";
+import { toolIds } from "../inspection/tools";
+import { habitats, pestIds } from "../pests/pests";
+import { growthFormIds } from "../plants/growthForms";
+import { spotIds } from "../plants/spots";
+import { techniqueIds, type RemedyId } from "../remedies/remedies";
+
+/** Remedies as a case file names them. */
+export const fileRemedies = {
+  alcohol70: "alcohol",
+  soap: "soap",
+  oil: "oil",
+  neem: "neem",
+} as const satisfies Record<string, RemedyId>;
+const fileRemedyIds = Object.keys(fileRemedies) as [keyof typeof fileRemedies, ...(keyof typeof fileRemedies)[]];
+
+const chance = z.number().min(0).max(1);
+const perSite = z.tuple([chance, chance]).describe("open spots, sheltered spots");
+const name = z.string().min(1).max(40);
+/** A day (its beginning, UTC) or a moment. */
+const moment = z.union([z.iso.date(), z.iso.datetime({ offset: true })]).describe("a day, 00:00 UTC, or a moment");
+
+const stage = z.strictObject({
+  id: name,
+  degreeDays: z.number().positive().max(100_000),
+  substages: z.number().int().min(1).max(60),
+  dailyDeath: z.number().min(0).max(50).describe("rate per day"),
+  where: z.enum(habitats),
+  mobile: z.boolean().optional(),
+  femaleEggs: z.number().min(0).max(10_000).optional().describe("daughters laid over the whole stage"),
+});
+
+const pest = z.strictObject({
+  id: name,
+  lowerC: z.number().min(-50).max(60),
+  upperC: z.number().min(-50).max(60),
+  stages: z.array(stage).min(1).max(12),
+});
+
+const kill = z
+  .union([chance, z.strictObject({ low: chance, likely: chance, high: chance })])
+  .describe("chance that one that is hit dies");
+
+const inspection = z.strictObject({
+  type: z.literal("inspection"),
+  at: moment,
+  found: z.number().min(0).max(1_000_000).describe("live animals seen"),
+  removed: z.boolean().default(false).describe("whether those seen were killed on the spot"),
+  look: z.strictObject({ with: z.enum(toolIds), spots: z.array(z.enum(spotIds)).min(1) }).optional(),
+  see: z.record(name, perSite).optional().describe("for each stage the chance that one animal is seen"),
+});
+
+const treatment = z.strictObject({
+  type: z.literal("treatment"),
+  at: moment,
+  remedy: z.enum(fileRemedyIds).optional(),
+  technique: z.enum(techniqueIds).optional(),
+  spots: z.array(z.enum(spotIds)).min(1).optional(),
+  kill: z.record(name, kill).optional(),
+  reach: z.partialRecord(z.enum(habitats), perSite).optional(),
+});
+
+const lasting = z.strictObject({
+  type: z.literal("lasting"),
+  at: moment,
+  until: moment,
+  dailyHazard: z.record(name, z.number().min(0).max(50)).default({}).describe("extra death rate per day, by stage"),
+  layFactor: z.number().min(0).max(10).default(1),
+});
+
+/** The open case format, version 1: one pest on one plant with everything done and seen. */
+export const caseFile = z.strictObject({
+  format: z.literal("wary-petal.case"),
+  version: z.literal(1),
+  pest: z.union([z.enum(pestIds), pest]),
+  plant: z.union([
+    z.strictObject({ growthForm: z.enum(growthFormIds), mixPerDay: z.number().min(0).max(100).optional() }),
+    z.strictObject({ shelteredShare: chance, mixPerDay: z.number().min(0).max(100).optional() }),
+  ]),
+  temperature: z.union([
+    z.number().min(-40).max(60),
+    z.strictObject({ from: z.iso.date(), dailyMeanC: z.array(z.number().min(-40).max(60)).min(1).max(4000) }),
+  ]),
+  timeStepDays: z.number().min(0.005).max(1).default(0.25),
+  scenarios: z.enum(["all", "likely"]).default("all"),
+  events: z
+    .array(z.discriminatedUnion("type", [inspection, treatment, lasting]))
+    .min(1)
+    .max(2000),
+  asOf: moment,
+});
+
+export type CaseFile = z.output<typeof caseFile>;
+export type CaseFileInput = z.input<typeof caseFile>;
+export type FileEvent = CaseFile["events"][number];
+
+/** The JSON Schema of the format, for those who write such files with other programs. */
+export function caseFileSchema(): object {
+  return {
+    ...z.toJSONSchema(caseFile, { io: "input" }),
+    title: "Wary Petal case",
+    description:
+      "One pest on one plant: everything done and seen, and the moment asked about. Events stand in the order recorded; the first one's date is day 0, and none lies before it.",
+  };
+}

@@ -1,0 +1,42 @@
+import type { KillRange } from "../remedies/remedies";
+
+/** One way the world may be: how much the keeper's hand misses, and how well the pest breeds. */
+export interface Scenario {
+  /** Factor on what a treatment misses. */
+  readonly escape: number;
+  /** Which column of the kill table holds. */
+  readonly column: keyof KillRange;
+  /** Factor on egg laying. */
+  readonly eggs: number;
+  /** Probability before anything was seen. */
+  readonly prior: number;
+}
+
+/** What the keeper's hand misses: twice as much, as much, half as much as the technique's own figure (HOUSE). */
+export const reaches = [
+  { escape: 2, column: "low", prior: 0.25 },
+  { escape: 1, column: "likely", prior: 0.5 },
+  { escape: 0.5, column: "high", prior: 0.25 },
+] as const;
+
+/** Egg laying on this plant against the table (HOUSE). */
+const broods = [
+  { eggs: 0.6, prior: 0.25 },
+  { eggs: 1, prior: 0.5 },
+  { eggs: 1.3, prior: 0.25 },
+] as const;
+
+/** The nine scenarios, reach slowest; their priors sum to 1. */
+export const allScenarios: readonly Scenario[] = reaches.flatMap(({ escape, column, prior }) =>
+  broods.map((brood) => ({ escape, column, eggs: brood.eggs, prior: prior * brood.prior })),
+);
+
+/** Only the middle one: reach and egg laying as the tables say. */
+export const likelyScenario: readonly Scenario[] = [{ escape: 1, column: "likely", eggs: 1, prior: 1 }];
+
+/** Sums nine weights, or any three numbers a reach, by reach. @returns one number for each of {@link reaches} */
+export function byReach(weights: readonly number[]): number[] {
+  return reaches.map((_, i) =>
+    weights.slice(i * broods.length, (i + 1) * broods.length).reduce((sum, weight) => sum + weight, 0),
+  );
+}

@@ -1,0 +1,56 @@
+import { pestIds, type Pest, type PestId } from "../pests/pests";
+import type { GrowthFormId } from "../plants/growthForms";
+import { shareOn } from "../plants/spotWeights";
+import type { SpotId } from "../plants/spots";
+import type { PerSite } from "../population/layout";
+import { tools, type Tool, type ToolId, type Visibility } from "./tools";
+
+/** With what and where one looks. */
+export interface Search {
+  readonly tool: ToolId;
+  readonly spots: readonly SpotId[];
+}
+
+/** Stages that are larger, or harder to see, than their name tells. Source: sizes common practice; classes HOUSE. */
+const exceptions: Partial<Record<PestId, Readonly<Record<string, Visibility>>>> = {
+  // Egg sacs are white wool, half-grown animals a few millimetres long.
+  mealybug: { egg: "large", nymph: "large" },
+  rootMealybug: { egg: "large", nymph: "large" },
+  // Mites are half a millimetre long, thrips one.
+  spiderMite: { youngAdult: "small", adult: "small" },
+  thrips: { pupa: "unseen", youngAdult: "small", adult: "small" },
+  aphid: { nymph: "large" },
+};
+
+/**
+ * How well a life stage shows: adults large, the young small, eggs not at all, but for what the pest's own look changes.
+ * @example visibilityOf("mealybug", "egg") // "large": the egg sac
+ */
+export function visibilityOf(pest: string, stage: string): Visibility {
+  const special = isKnown(pest) ? exceptions[pest]?.[stage] : undefined;
+  if (special) return special;
+  if (stage === "egg") return "unseen";
+  return stage === "youngAdult" || stage === "adult" ? "large" : "small";
+}
+
+/** Whether the spot table knows this pest. */
+export function isKnown(pest: string): pest is PestId {
+  return (pestIds as readonly string[]).includes(pest);
+}
+
+/**
+ * For each stage the chance that one animal is seen, on open and on sheltered spots:
+ * Σ over examined spots of the site (weight / Σ weights of the site) · (chance that an animal on it is seen).
+ * Spots that the plant's form lacks, and those the tool cannot be used on, add nothing.
+ * @example seeChances(pests.mealybug, "mealybug", "trailingVine", { tool: "loupe", spots: all }).at(-1) // [0.9, 0.6]
+ */
+export function seeChances(pest: Pest, weights: PestId, form: GrowthFormId, { tool, spots }: Search): PerSite[] {
+  const { chance, onlyOn, movingOnly }: Tool = tools[tool];
+  const usable = onlyOn ? spots.filter((spot) => onlyOn.includes(spot)) : spots;
+  const [open, sheltered] = shareOn(form, weights, usable);
+  return pest.stages.map((stage) => {
+    const size = visibilityOf(weights, stage.id);
+    if (size === "unseen" || (movingOnly && !stage.mobile)) return [0, 0];
+    return [open * chance[size][0], sheltered * chance[size][1]];
+  });
+}

@@ -1,0 +1,158 @@
+import { degreeDaysPerDay } from "../climate/degreeDays";
+import type { Layout } from "./layout";
+
+/** What changes the life of the animals for a while: residues, systemics, cards, predators, sand. */
+export interface LastingEffect {
+  /** Extra death rate per day for each stage, in the order of life. */
+  readonly dailyHazard: readonly number[];
+  /** Factor on egg laying; 1 changes nothing. */
+  readonly layFactor: number;
+}
+
+/** Where the animals can go: what share of the hiding places is sheltered, and how briskly they walk about. */
+export interface Sites {
+  /** 0–1. */
+  readonly shelteredShare: number;
+  /** Changes of place a day of an animal that moves, at least 0. */
+  readonly mixPerDay: number;
+}
+
+/** Changes of place a day where nothing else is known (HOUSE). */
+export const MIX_PER_DAY = 0.2;
+
+/** The probabilities of one time step under constant warmth and lasting effects. */
+export interface StepRates {
+  readonly substages: number;
+  readonly stride: number;
+  /** For each substage: chance to pass to the next one. */
+  readonly advance: Float64Array;
+  /** For each substage: chance to survive. */
+  readonly survive: Float64Array;
+  /** For each substage: mean number of daughters laid, at egg factor 1. */
+  readonly lay: Float64Array;
+  /** For each substage: chance that one on an open spot goes to a sheltered one, and the other way round. */
+  readonly toSheltered: Float64Array;
+  readonly toOpen: Float64Array;
+}
+
+/**
+ * The longest time step not above `dtDays` at which no animal passes more than one substage: `dtDays` is halved until
+ * every chance to advance is at most 1 at `warmestC`. Days. Throws RangeError unless `dtDays` is above 0.
+ */
+export function stepFor(layout: Layout, warmestC: number, dtDays: number): number {
+  if (!(dtDays > 0)) throw new RangeError(`a time step is above 0 days, got ${dtDays}`);
+  const warmth = degreeDaysPerDay(layout.pest, warmestC);
+  const fastest = Math.max(...layout.pest.stages.map((s) => (s.substages * warmth) / s.degreeDays));
+  let dt = dtDays;
+  while (fastest * dt > 1) dt /= 2;
+  return dt;
+}
+
+/**
+ * The rates of one step of `dt` days at a mean temperature of `meanC`.
+ * In one step an animal lays, survives with exp(−(μ + H)·dt), changes site if it is mobile, and advances one substage with
+ * k·θ·dt/K, in this order. `effects` are those active in this step; their hazards add up, their lay factors multiply.
+ * Source: a multi-type branching process in discrete time with linear chains of substages (Harris 1963, The theory of
+ * branching processes; MacDonald 1978, Time lags in biological models), from memory.
+ */
+export function ratesOf(
+  layout: Layout,
+  sites: Sites,
+  meanC: number,
+  dt: number,
+  effects: readonly LastingEffect[],
+): StepRates {
+  const { pest, substages, stride, stageOf } = layout;
+  const warmth = degreeDaysPerDay(pest, meanC);
+  const layFactor = effects.reduce((product, effect) => product * effect.layFactor, 1);
+  const toSheltered = 1 - Math.exp(-sites.mixPerDay * sites.shelteredShare * dt);
+  const toOpen = 1 - Math.exp(-sites.mixPerDay * (1 - sites.shelteredShare) * dt);
+  const perStage = pest.stages.map((stage, i) => {
+    const hazard = effects.reduce((sum, effect) => sum + effect.dailyHazard[i]!, 0);
+    return {
+      advance: (stage.substages * warmth * dt) / stage.degreeDays,
+      survive: Math.exp(-(stage.dailyDeath + hazard) * dt),
+      lay: ((stage.femaleEggs ?? 0) / stage.degreeDays) * warmth * dt * layFactor,
+      mobile: stage.mobile ?? false,
+    };
+  });
+  const rates: StepRates = {
+    substages,
+    stride,
+    advance: new Float64Array(substages),
+    survive: new Float64Array(substages),
+    lay: new Float64Array(substages),
+    toSheltered: new Float64Array(substages),
+    toOpen: new Float64Array(substages),
+  };
+  for (let i = 0; i < substages; i++) {
+    const stage = perStage[stageOf[i]!]!;
+    rates.advance[i] = stage.advance;
+    rates.survive[i] = stage.survive;
+    rates.lay[i] = stage.lay;
+    rates.toSheltered[i] = stage.mobile ? toSheltered : 0;
+    rates.toOpen[i] = stage.mobile ? toOpen : 0;
+  }
+  return rates;
+}
+
+/**
+ * One step forward: `m`, the expected numbers by type, becomes those a step later. In place, without allocation.
+ * `eggs` is the scenario's factor on egg laying.
+ */
+export function stepForward(rates: StepRates, eggs: number, m: Float64Array): void {
+  const { substages, stride, advance, survive, lay, toSheltered, toOpen } = rates;
+  let bornOpen = 0;
+  let bornSheltered = 0;
+  m[substages] = 0;
+  m[stride + substages] = 0;
+  // From the oldest down, so that nobody moves twice.
+  for (let i = substages - 1; i >= 0; i--) {
+    const p = advance[i]!;
+    const s = survive[i]!;
+    const laid = lay[i]! * eggs;
+    const open = m[i]!;
+    const sheltered = m[stride + i]!;
+    bornOpen += laid * open;
+    bornSheltered += laid * sheltered;
+    const inward = toSheltered[i]!;
+    const outward = toOpen[i]!;
+    const movedOpen = s * (open - inward * open + outward * sheltered);
+    const movedSheltered = s * (sheltered - outward * sheltered + inward * open);
+    m[i] = (1 - p) * movedOpen;
+    m[stride + i] = (1 - p) * movedSheltered;
+    m[i + 1]! += p * movedOpen;
+    m[stride + i + 1]! += p * movedSheltered;
+  }
+  m[0]! += bornOpen;
+  m[stride]! += bornSheltered;
+}
+
+/**
+ * One step backward: `v`, for each type the probability of some future of its line as seen after the step (that it dies
+ * out, that none of it is seen), becomes that probability as seen before the step. In place, without allocation.
+ * The slots past the end must hold 1, and keep it.
+ */
+export function stepBackward(rates: StepRates, eggs: number, v: Float64Array): void {
+  const { substages, stride, advance, survive, lay, toSheltered, toOpen } = rates;
+  const eggOpen = v[0]! - 1;
+  const eggSheltered = v[stride]! - 1;
+  // From the youngest up: what lies ahead of a substage is still the value after the step.
+  for (let i = 0; i < substages; i++) {
+    const p = advance[i]!;
+    const s = survive[i]!;
+    const open = v[i]! + p * (v[i + 1]! - v[i]!);
+    const sheltered = v[stride + i]! + p * (v[stride + i + 1]! - v[stride + i]!);
+    const movedOpen = open + toSheltered[i]! * (sheltered - open);
+    const movedSheltered = sheltered + toOpen[i]! * (open - sheltered);
+    let before = 1 - s + s * movedOpen;
+    let beforeSheltered = 1 - s + s * movedSheltered;
+    const laid = lay[i]! * eggs;
+    if (laid > 0) {
+      before *= Math.exp(laid * eggOpen);
+      beforeSheltered *= Math.exp(laid * eggSheltered);
+    }
+    v[i] = before;
+    v[stride + i] = beforeSheltered;
+  }
+}

@@ -25,7 +25,7 @@ module.exports = {
       name: "core-packages",
       comment: "Core imports only core and zod.",
       severity: "error",
-      from: { path: "^src/core/", pathNot: "\\.test\\.ts$" },
+      from: { path: "^src/core/", pathNot: "(\\.test\\.ts$|/tests/)" },
       to: { dependencyTypes: ["npm", "npm-dev", "core"], pathNot: "node_modules/zod/" },
     },
     {

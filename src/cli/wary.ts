@@ -2,6 +2,7 @@ import { open } from "node:fs/promises";
 import { stdin, stdout } from "node:process";
 import type { Readable } from "node:stream";
 import { assessFile } from "@/core/casefile/assess";
+import { planFile } from "@/core/casefile/plan";
 import { MOST_BYTES, readCaseFile, type FileProblem } from "@/core/casefile/read";
 import type { CaseFile } from "@/core/casefile/schema";
 
@@ -15,6 +16,7 @@ const commands: Readonly<Record<string, Command>> = {
     const assessed = assessFile(file);
     return assessed.ok ? { answer: assessed.assessment } : assessed;
   },
+  plan: (file) => planFile(file),
 };
 
 /** Reads no more than a case file may hold: whatever feeds it more is cut off and refused. */

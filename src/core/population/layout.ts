@@ -21,6 +21,8 @@ export interface Layout {
   readonly length: number;
   /** For each substage the index of its stage. */
   readonly stageOf: Uint8Array;
+  /** For each stage its first substage, and one entry more: the number of substages. */
+  readonly firstOf: Uint16Array;
 }
 
 /**
@@ -35,7 +37,11 @@ export function layoutOf(pest: Pest): Layout {
     return Array.from({ length: substages }, () => stage);
   });
   const substages = stageOf.length;
-  return { pest, substages, stride: substages + 1, length: 2 * (substages + 1), stageOf: Uint8Array.from(stageOf) };
+  const firstOf = Uint16Array.from([...pest.stages.keys(), pest.stages.length], (stage) =>
+    stage < pest.stages.length ? stageOf.indexOf(stage) : substages,
+  );
+  const stride = substages + 1;
+  return { pest, substages, stride, length: 2 * stride, stageOf: Uint8Array.from(stageOf), firstOf };
 }
 
 /** Fills an array of types from a number for each stage and site, for what is the same in all substages of a stage. */

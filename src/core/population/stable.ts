@@ -25,7 +25,7 @@ export function stableGrowth(layout: Layout, sites: Sites, meanC: number, dt: nu
   if (!rates.lay.some((mean) => mean > 0)) throw new RangeError(`${layout.pest.id} lays nothing at ${meanC} °C`);
   // Below the slowest substage's own factor the sums do not converge; above 1 + all births they are less than 1.
   let low = 0;
-  for (let i = 0; i < rates.substages; i++) low = Math.max(low, rates.survive[i]! * (1 - rates.advance[i]!));
+  for (let i = 0; i < rates.survive.length; i++) low = Math.max(low, rates.survive[i]! * (1 - rates.advance[i]!));
   let high = 2 + rates.lay.reduce((sum, mean) => sum + mean, 0);
   for (let i = 0; i < BISECTIONS && high - low > 1e-15 * high; i++) {
     const middle = (low + high) / 2;
@@ -61,15 +61,17 @@ function lifetime(
   sheltered: number,
   standing?: Float64Array,
 ): [number, number] {
-  const { substages, stride, advance, survive, lay, toSheltered, toOpen } = rates;
+  const { advance, survive, lay, toSheltered, toOpen } = rates;
+  const { substages, stride, stageOf } = rates.layout;
   let [inOpen, inSheltered] = [open, sheltered];
   let bornOpen = 0;
   let bornSheltered = 0;
   for (let i = 0; i < substages; i++) {
     // (factor − stay · X) n = inflow, X the change of site: solved as two equations.
-    const s = survive[i]!;
-    const stay = s * (1 - advance[i]!);
-    const [inward, outward] = [toSheltered[i]!, toOpen[i]!];
+    const stage = stageOf[i]!;
+    const s = survive[stage]!;
+    const stay = s * (1 - advance[stage]!);
+    const [inward, outward] = [toSheltered[stage]!, toOpen[stage]!];
     const a = factor - stay * (1 - inward);
     const b = -stay * outward;
     const c = -stay * inward;
@@ -81,9 +83,9 @@ function lifetime(
       standing[i] = atOpen;
       standing[stride + i] = atSheltered;
     }
-    bornOpen += lay[i]! * atOpen;
-    bornSheltered += lay[i]! * atSheltered;
-    const pass = s * advance[i]!;
+    bornOpen += lay[stage]! * atOpen;
+    bornSheltered += lay[stage]! * atSheltered;
+    const pass = s * advance[stage]!;
     inOpen = pass * ((1 - inward) * atOpen + outward * atSheltered);
     inSheltered = pass * ((1 - outward) * atSheltered + inward * atOpen);
   }
@@ -95,7 +97,7 @@ function eigenvector(rates: StepRates, sites: Sites, factor: number): Float64Arr
   const joined = b > 0 || c > 0;
   // Births in proportion (b, 1 − a) reproduce themselves; (1 − s, s) where the sites do not exchange.
   const [open, sheltered] = joined ? [b, 1 - a] : [1 - sites.shelteredShare, sites.shelteredShare];
-  const shares = new Float64Array(2 * rates.stride);
+  const shares = new Float64Array(rates.layout.length);
   lifetime(rates, factor, open, sheltered, shares);
   const total = shares.reduce((sum, n) => sum + n, 0);
   for (let i = 0; i < shares.length; i++) shares[i]! /= total;

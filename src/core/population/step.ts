@@ -1,4 +1,5 @@
 import { degreeDaysPerDay } from "../climate/degreeDays";
+import type { LifeStage } from "../pests/pests";
 import type { Layout } from "./layout";
 
 /** What changes the life of the animals for a while: residues, systemics, cards, predators, sand. */
@@ -20,17 +21,16 @@ export interface Sites {
 /** Changes of place a day where nothing else is known (HOUSE). */
 export const MIX_PER_DAY = 0.2;
 
-/** The probabilities of one time step under constant warmth and lasting effects. */
+/** The probabilities of one time step under constant warmth and lasting effects, for each stage in the order of life. */
 export interface StepRates {
-  readonly substages: number;
-  readonly stride: number;
-  /** For each substage: chance to pass to the next one. */
+  readonly layout: Layout;
+  /** Chance to pass to the next substage. */
   readonly advance: Float64Array;
-  /** For each substage: chance to survive. */
+  /** Chance to survive. */
   readonly survive: Float64Array;
-  /** For each substage: mean number of daughters laid, at egg factor 1. */
+  /** Mean number of daughters laid, at egg factor 1. */
   readonly lay: Float64Array;
-  /** For each substage: chance that one on an open spot goes to a sheltered one, and the other way round. */
+  /** Chance that one on an open spot goes to a sheltered one, and the other way round. */
   readonly toSheltered: Float64Array;
   readonly toOpen: Float64Array;
 }
@@ -62,38 +62,21 @@ export function ratesOf(
   dt: number,
   effects: readonly LastingEffect[],
 ): StepRates {
-  const { pest, substages, stride, stageOf } = layout;
-  const warmth = degreeDaysPerDay(pest, meanC);
+  const { stages } = layout.pest;
+  const warmth = degreeDaysPerDay(layout.pest, meanC);
   const layFactor = effects.reduce((product, effect) => product * effect.layFactor, 1);
   const toSheltered = 1 - Math.exp(-sites.mixPerDay * sites.shelteredShare * dt);
   const toOpen = 1 - Math.exp(-sites.mixPerDay * (1 - sites.shelteredShare) * dt);
-  const perStage = pest.stages.map((stage, i) => {
-    const hazard = effects.reduce((sum, effect) => sum + effect.dailyHazard[i]!, 0);
-    return {
-      advance: (stage.substages * warmth * dt) / stage.degreeDays,
-      survive: Math.exp(-(stage.dailyDeath + hazard) * dt),
-      lay: ((stage.femaleEggs ?? 0) / stage.degreeDays) * warmth * dt * layFactor,
-      mobile: stage.mobile ?? false,
-    };
-  });
-  const rates: StepRates = {
-    substages,
-    stride,
-    advance: new Float64Array(substages),
-    survive: new Float64Array(substages),
-    lay: new Float64Array(substages),
-    toSheltered: new Float64Array(substages),
-    toOpen: new Float64Array(substages),
+  const perStage = (rate: (stage: LifeStage, i: number) => number) => Float64Array.from(stages, rate);
+  const hazard = (i: number) => effects.reduce((sum, effect) => sum + effect.dailyHazard[i]!, 0);
+  return {
+    layout,
+    advance: perStage((stage) => (stage.substages * warmth * dt) / stage.degreeDays),
+    survive: perStage((stage, i) => Math.exp(-(stage.dailyDeath + hazard(i)) * dt)),
+    lay: perStage((stage) => ((stage.femaleEggs ?? 0) / stage.degreeDays) * warmth * dt * layFactor),
+    toSheltered: perStage((stage) => (stage.mobile ? toSheltered : 0)),
+    toOpen: perStage((stage) => (stage.mobile ? toOpen : 0)),
   };
-  for (let i = 0; i < substages; i++) {
-    const stage = perStage[stageOf[i]!]!;
-    rates.advance[i] = stage.advance;
-    rates.survive[i] = stage.survive;
-    rates.lay[i] = stage.lay;
-    rates.toSheltered[i] = stage.mobile ? toSheltered : 0;
-    rates.toOpen[i] = stage.mobile ? toOpen : 0;
-  }
-  return rates;
 }
 
 /**
@@ -101,28 +84,31 @@ export function ratesOf(
  * `eggs` is the scenario's factor on egg laying.
  */
 export function stepForward(rates: StepRates, eggs: number, m: Float64Array): void {
-  const { substages, stride, advance, survive, lay, toSheltered, toOpen } = rates;
+  const { firstOf, substages, stride } = rates.layout;
   let bornOpen = 0;
   let bornSheltered = 0;
   m[substages] = 0;
   m[stride + substages] = 0;
   // From the oldest down, so that nobody moves twice.
-  for (let i = substages - 1; i >= 0; i--) {
-    const p = advance[i]!;
-    const s = survive[i]!;
-    const laid = lay[i]! * eggs;
-    const open = m[i]!;
-    const sheltered = m[stride + i]!;
-    bornOpen += laid * open;
-    bornSheltered += laid * sheltered;
-    const inward = toSheltered[i]!;
-    const outward = toOpen[i]!;
-    const movedOpen = s * (open - inward * open + outward * sheltered);
-    const movedSheltered = s * (sheltered - outward * sheltered + inward * open);
-    m[i] = (1 - p) * movedOpen;
-    m[stride + i] = (1 - p) * movedSheltered;
-    m[i + 1]! += p * movedOpen;
-    m[stride + i + 1]! += p * movedSheltered;
+  for (let stage = firstOf.length - 2; stage >= 0; stage--) {
+    const p = rates.advance[stage]!;
+    const s = rates.survive[stage]!;
+    const laid = rates.lay[stage]! * eggs;
+    const inward = rates.toSheltered[stage]!;
+    const outward = rates.toOpen[stage]!;
+    const first = firstOf[stage]!;
+    for (let i = firstOf[stage + 1]! - 1; i >= first; i--) {
+      const open = m[i]!;
+      const sheltered = m[stride + i]!;
+      bornOpen += laid * open;
+      bornSheltered += laid * sheltered;
+      const movedOpen = s * (open - inward * open + outward * sheltered);
+      const movedSheltered = s * (sheltered - outward * sheltered + inward * open);
+      m[i] = (1 - p) * movedOpen;
+      m[stride + i] = (1 - p) * movedSheltered;
+      m[i + 1]! += p * movedOpen;
+      m[stride + i + 1]! += p * movedSheltered;
+    }
   }
   m[0]! += bornOpen;
   m[stride]! += bornSheltered;
@@ -134,25 +120,31 @@ export function stepForward(rates: StepRates, eggs: number, m: Float64Array): vo
  * The slots past the end must hold 1, and keep it.
  */
 export function stepBackward(rates: StepRates, eggs: number, v: Float64Array): void {
-  const { substages, stride, advance, survive, lay, toSheltered, toOpen } = rates;
+  const { firstOf, stride } = rates.layout;
   const eggOpen = v[0]! - 1;
   const eggSheltered = v[stride]! - 1;
   // From the youngest up: what lies ahead of a substage is still the value after the step.
-  for (let i = 0; i < substages; i++) {
-    const p = advance[i]!;
-    const s = survive[i]!;
-    const open = v[i]! + p * (v[i + 1]! - v[i]!);
-    const sheltered = v[stride + i]! + p * (v[stride + i + 1]! - v[stride + i]!);
-    const movedOpen = open + toSheltered[i]! * (sheltered - open);
-    const movedSheltered = sheltered + toOpen[i]! * (open - sheltered);
-    let before = 1 - s + s * movedOpen;
-    let beforeSheltered = 1 - s + s * movedSheltered;
-    const laid = lay[i]! * eggs;
-    if (laid > 0) {
-      before *= Math.exp(laid * eggOpen);
-      beforeSheltered *= Math.exp(laid * eggSheltered);
+  let open = v[0]!;
+  let sheltered = v[stride]!;
+  for (let stage = 0; stage < firstOf.length - 1; stage++) {
+    const p = rates.advance[stage]!;
+    const s = rates.survive[stage]!;
+    const laid = rates.lay[stage]! * eggs;
+    const inward = rates.toSheltered[stage]!;
+    const outward = rates.toOpen[stage]!;
+    // What its eggs come to is the same for all substages of a stage.
+    const eggsOpen = laid > 0 ? Math.exp(laid * eggOpen) : 1;
+    const eggsSheltered = laid > 0 ? Math.exp(laid * eggSheltered) : 1;
+    const end = firstOf[stage + 1]!;
+    for (let i = firstOf[stage]!; i < end; i++) {
+      const nextOpen = v[i + 1]!;
+      const nextSheltered = v[stride + i + 1]!;
+      const laterOpen = open + p * (nextOpen - open);
+      const laterSheltered = sheltered + p * (nextSheltered - sheltered);
+      v[i] = (1 - s + s * (laterOpen + inward * (laterSheltered - laterOpen))) * eggsOpen;
+      v[stride + i] = (1 - s + s * (laterSheltered + outward * (laterOpen - laterSheltered))) * eggsSheltered;
+      open = nextOpen;
+      sheltered = nextSheltered;
     }
-    v[i] = before;
-    v[stride + i] = beforeSheltered;
   }
 }

@@ -1,4 +1,4 @@
-import type { Habitat, PestId } from "../pests/pests";
+import type { Habitat } from "../pests/pests";
 
 /** Chance that an animal that was hit dies: what careful estimates call low, likely and high. */
 export interface KillRange {
@@ -22,6 +22,12 @@ export interface Remedy {
   readonly afterwards?: { readonly days: number; readonly layFactor: number };
   /** Fewest days between two applications. */
   readonly smallestIntervalDays: number;
+  /** Most applications in one course: what the label allows, else twelve (labels from memory; the keeper's own decides). */
+  readonly mostTimes: number;
+  /** How a room smells of it afterwards (common practice, no source). */
+  readonly smell: "none" | "slight" | "sharp" | "strong";
+  /** How hard one application of the whole plant is on it, against a soap wash (HOUSE). */
+  readonly harshness: number;
   /** Codes of the cautions that stand before the act; `wording` has the sentences. */
   readonly cautions: readonly CautionId[];
 }
@@ -80,6 +86,9 @@ export const remedies = {
     actsIn: ["foliage"],
     techniques: ["dab", "sprayAndSwab", "spray", "hastySpray"],
     smallestIntervalDays: 3,
+    mostTimes: 12,
+    smell: "sharp",
+    harshness: 2,
     cautions: ["flammable", "darkAfter", "testLeaf", ...common],
   },
   soap: {
@@ -92,6 +101,9 @@ export const remedies = {
     actsIn: ["foliage"],
     techniques: ["spray", "sprayAndSwab", "wipe", "dunk", "hastySpray"],
     smallestIntervalDays: 2,
+    mostTimes: 12,
+    smell: "none",
+    harshness: 1,
     cautions: ["sunAndHeat", "dryCrown", "testLeaf", ...common],
   },
   oil: {
@@ -104,6 +116,9 @@ export const remedies = {
     actsIn: ["foliage"],
     techniques: ["spray", "sprayAndSwab", "wipe", "hastySpray"],
     smallestIntervalDays: 5,
+    mostTimes: 6,
+    smell: "slight",
+    harshness: 2,
     cautions: ["sunAndHeat", "shake", "dryCrown", "testLeaf", ...common],
   },
   neem: {
@@ -118,6 +133,9 @@ export const remedies = {
     // It cuts egg laying by half for a week (HOUSE).
     afterwards: { days: 7, layFactor: 0.5 },
     smallestIntervalDays: 3,
+    mostTimes: 12,
+    smell: "strong",
+    harshness: 1.5,
     cautions: ["neemIrritates", "waterLife", "sunAndHeat", "shake", "dryCrown", "testLeaf", ...common],
   },
 } as const satisfies Record<string, Remedy>;

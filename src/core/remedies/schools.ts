@@ -1,9 +1,11 @@
-import type { RemedyId } from "./remedies";
+import type { RemedyId, TechniqueId } from "./remedies";
 
 /** One school's schedule: the days, counted from the first treatment, on which it treats. */
 export interface School {
   readonly id: string;
   readonly remedy: RemedyId;
+  /** The way it is usually put on there. */
+  readonly technique: TechniqueId;
   readonly days: readonly number[];
 }
 
@@ -15,13 +17,13 @@ const every = (interval: number, until: number) =>
  * Source: common practice, no source. They disagree, and each is shown beside the reckoned dates.
  */
 export const schools = [
-  { id: "alcoholThreeTimes", remedy: "alcohol", days: [0, 6, 13] },
-  { id: "soapWeeklyThreeTimes", remedy: "soap", days: [0, 7, 14] },
-  { id: "soapWhenHeavy", remedy: "soap", days: every(3, 27) },
-  { id: "oilOnceThenLook", remedy: "oil", days: [0] },
-  { id: "oilWeeklyThreeTimes", remedy: "oil", days: [0, 7, 14] },
-  { id: "neemUntilClean", remedy: "neem", days: every(4, 28) },
-  { id: "neemThenWeekly", remedy: "neem", days: [0, 5, 10, 17, 24, 31, 38] },
+  { id: "alcoholThreeTimes", remedy: "alcohol", technique: "sprayAndSwab", days: [0, 6, 13] },
+  { id: "soapWeeklyThreeTimes", remedy: "soap", technique: "spray", days: [0, 7, 14] },
+  { id: "soapWhenHeavy", remedy: "soap", technique: "spray", days: every(3, 27) },
+  { id: "oilOnceThenLook", remedy: "oil", technique: "spray", days: [0] },
+  { id: "oilWeeklyThreeTimes", remedy: "oil", technique: "spray", days: [0, 7, 14] },
+  { id: "neemUntilClean", remedy: "neem", technique: "spray", days: every(4, 28) },
+  { id: "neemThenWeekly", remedy: "neem", technique: "spray", days: [0, 5, 10, 17, 24, 31, 38] },
 ] as const satisfies readonly School[];
 
 export type SchoolId = (typeof schools)[number]["id"];

@@ -1,0 +1,178 @@
+import { describe, expect, it } from "vitest";
+import { pestIds, type PestId } from "../../pests/pests";
+import { byStage } from "../../population/layout";
+import { expectedByStage, followEach, reckon } from "../reckon";
+import type { CaseEvent, CaseHistory } from "../history";
+import { logProbability } from "../anchor";
+import type { Scenario } from "../scenarios";
+import { fullLook, historyOf, treat } from "./cases";
+import { diceFrom, play } from "./simulate";
+
+const RUNS = 3000;
+const STANDARD_ERRORS = 4;
+const likely: Scenario = { escape: 1, column: "likely", eggs: 1, prior: 1 };
+
+interface Trial {
+  readonly what: string;
+  readonly history: CaseHistory;
+  readonly asOf: number;
+  readonly scenario: Scenario;
+}
+
+/** A lasting effect on some stages of a pest, by their ids. */
+function lasting(pest: PestId, from: number, until: number, hazards: Record<string, number>, layFactor = 1): CaseEvent {
+  const { stages } = historyOf(pest, 20, []).pest;
+  const dailyHazard = stages.map((stage) => hazards[stage.id] ?? 0);
+  return { kind: "lasting", atDays: from, untilDays: until, effect: { dailyHazard, layFactor } };
+}
+
+const spring = Array.from({ length: 60 }, (_, day) => 17 + 0.15 * day + (day % 3));
+
+/** Varied on purpose: every pest, several remedies and tools, and what the recursions might get wrong. */
+const trials: readonly Trial[] = [
+  ...pestIds.map((pest, i): Trial => {
+    const remedy = (["alcohol", "soap", "oil", "neem"] as const)[i % 4]!;
+    const events = [
+      fullLook(pest, 0, 2),
+      ...[0, 5, 10].flatMap((at) => treat(pest, at, remedy, "sprayAndSwab")),
+      fullLook(pest, 16, 0, { tool: "lamp" }),
+    ];
+    return { what: `${pest}, ${remedy} three times`, history: historyOf(pest, 22, events), asOf: 20, scenario: likely };
+  }),
+  ...(["spiderMite", "thrips", "mealybug", "fungusGnat"] as const).map((pest): Trial => {
+    const events = [
+      fullLook(pest, 0.75, 3),
+      ...treat(pest, 1, "soap"),
+      ...treat(pest, 7, "soap"),
+      fullLook(pest, 9, 0),
+    ];
+    return {
+      what: `${pest}, warmth changing by the day`,
+      history: historyOf(pest, spring, events),
+      asOf: 14,
+      scenario: likely,
+    };
+  }),
+  {
+    what: "thrips with cards hung: a lasting hazard for the flying ones",
+    history: historyOf("thrips", 23, [
+      fullLook("thrips", 0, 3),
+      lasting("thrips", 1, 18, { youngAdult: 0.08, adult: 0.08 }),
+      ...treat("thrips", 1, "soap", "sprayAndSwab"),
+      ...treat("thrips", 6, "soap", "sprayAndSwab"),
+      fullLook("thrips", 12, 0),
+    ]),
+    asOf: 20,
+    scenario: likely,
+  },
+  {
+    what: "gnats under sand: laying cut to a fifth, larvae dying for a week",
+    history: historyOf("fungusGnat", 24, [
+      fullLook("fungusGnat", 0, 2),
+      lasting("fungusGnat", 0, 30, { larva: 0.3 }, 0.2),
+      fullLook("fungusGnat", 14, 0, { tool: "lamp" }),
+    ]),
+    asOf: 21,
+    scenario: likely,
+  },
+  {
+    what: "mealybugs killed on the spot, the eggs left",
+    history: historyOf("mealybug", 24, [fullLook("mealybug", 0, 4, { removed: true }), fullLook("mealybug", 12, 0)]),
+    asOf: 12,
+    scenario: likely,
+  },
+  ...(["mealybug", "thrips", "softScale"] as const).map((pest): Trial => {
+    const events = [
+      fullLook(pest, 0, 3),
+      ...treat(pest, 0, "alcohol", "sprayAndSwab"),
+      fullLook(pest, 6, 0),
+      fullLook(pest, 9, 1),
+      ...treat(pest, 9, "alcohol", "sprayAndSwab"),
+      ...treat(pest, 14, "alcohol", "sprayAndSwab"),
+      fullLook(pest, 20, 0),
+    ];
+    return {
+      what: `${pest}, found again after a clean look`,
+      history: historyOf(pest, 22, events),
+      asOf: 24,
+      scenario: likely,
+    };
+  }),
+  ...(
+    [
+      { escape: 2, column: "low", eggs: 0.6, prior: 1 },
+      { escape: 0.5, column: "high", eggs: 1.3, prior: 1 },
+      { escape: 2, column: "low", eggs: 1.3, prior: 1 },
+    ] as const
+  ).map((scenario): Trial => {
+    const events = [
+      fullLook("aphid", 0, 2),
+      ...treat("aphid", 0, "soap", "dunk"),
+      ...treat("aphid", 4, "neem", "dunk"),
+    ];
+    return {
+      what: `aphids, reach ×${scenario.escape}, eggs ×${scenario.eggs}`,
+      history: historyOf("aphid", 20, events),
+      asOf: 9,
+      scenario,
+    };
+  }),
+  {
+    what: "a treatment and a look on one day, in the order recorded",
+    history: historyOf("spiderMite", 21, [
+      fullLook("spiderMite", 0, 2),
+      fullLook("spiderMite", 5, 0),
+      ...treat("spiderMite", 5, "oil", "sprayAndSwab"),
+      fullLook("spiderMite", 10, 0),
+      ...treat("spiderMite", 10, "oil", "sprayAndSwab"),
+    ]),
+    asOf: 10,
+    scenario: likely,
+  },
+];
+
+/** A check against an independent program: a simulation of single animals written from the rules, not from the recursions. */
+describe("the recursions against animals played one by one", () => {
+  it.each(trials.map((trial, i) => [trial.what, trial, i] as const))("%s", (_what, { history, asOf, scenario }, i) => {
+    const reckoning = reckon(history, asOf, [scenario]);
+    const { timeline, asOfStep, past, lastFind, believed, scenarioPClear } = reckoning;
+    const { anchor, logUnseen } = believed[0]!;
+    const last = past[lastFind]!;
+    const from = { anchor, anchorStep: last.step, afterEvent: last.index };
+    const played = play(history, timeline.layout, from, scenario, asOfStep, timeline.dt, RUNS, diceFrom(1000 + i));
+
+    const unseen = Math.exp(logUnseen);
+    const gone = scenarioPClear[0]! * unseen;
+    const error = (p: number) => Math.sqrt(Math.max(p * (1 - p), 1 / RUNS) / RUNS);
+    expect(Math.abs(played.unseen - unseen)).toBeLessThan(STANDARD_ERRORS * error(unseen));
+    expect(Math.abs(played.goneUnseen - gone)).toBeLessThan(STANDARD_ERRORS * error(gone));
+    // A clean look changes the picture of what is expected by its own rule; numbers are comparable where none came after.
+    if (past.slice(lastFind + 1).every((event) => event.kind === "treatment")) {
+      const left = expectedByStage(reckoning).reduce((sum, n) => sum + n, 0);
+      expect(Math.abs(played.left - left)).toBeLessThan(STANDARD_ERRORS * Math.max(played.leftError, 1e-3));
+    }
+  });
+
+  it("are at least twenty varied cases", () => {
+    expect(trials.length).toBeGreaterThanOrEqual(20);
+  });
+});
+
+describe("expected numbers", () => {
+  it("follow the animals day by day: those at the end are the ones asked for", () => {
+    const history = historyOf("mealybug", 22, [fullLook("mealybug", 0, 3), ...treat("mealybug", 3, "alcohol")]);
+    const reckoning = reckon(history, 12, [likely]);
+    const { layout } = reckoning.timeline;
+    const seen: number[] = [];
+    const [end] = followEach(reckoning, (_, step) => seen.push(step));
+    expect(seen.at(-1)).toBe(reckoning.asOfStep - 1);
+    expect([...byStage(layout, end!)]).toEqual([...expectedByStage(reckoning)]);
+  });
+
+  it("a probability of what is certain is 1", () => {
+    const reckoning = reckon(historyOf("aphid", 20, [fullLook("aphid", 0, 3)]), 5, [likely]);
+    const { layout } = reckoning.timeline;
+    const certain = new Float64Array(layout.length).fill(1);
+    expect(logProbability(layout, reckoning.believed[0]!.anchor, certain)).toBeCloseTo(0, 12);
+  });
+});

@@ -13,7 +13,7 @@ module.exports = {
     onlyTo("wording", ["core/"], "Wording turns the core's codes into sentences."),
     onlyTo("db", ["core/"], "Stores return core types."),
     onlyTo("operations", ["core/", "db/"], "Operations ask stores and core; words are for the screen."),
-    onlyTo("ui", ["core/", "wording/"], "Shared parts have no data access."),
+    onlyTo("ui", ["core/", "wording/", "workers/"], "Shared parts have no data access."),
     onlyTo(
       "app",
       ["core/", "operations/", "ui/", "wording/", "clock\\.ts", "env\\.ts"],

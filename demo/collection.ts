@@ -1,3 +1,4 @@
+import { usualSettings, type Settings } from "../src/core/facts/deeds";
 import type { GrowthFormId } from "../src/core/plants/growthForms";
 
 /**
@@ -5,13 +6,11 @@ import type { GrowthFormId } from "../src/core/plants/growthForms";
  * own invention, sellers and codes included.
  */
 export const settings = {
+  ...usualSettings,
   name: "The Lamp House",
   timeZone: "Europe/Lisbon",
-  lookEveryDays: 7,
-  units: "metric",
-  spoons: "metric",
   alcoholPercent: 96,
-} as const;
+} satisfies Settings;
 
 export const places = [
   { key: "lampRoom", name: "Lamp room", kind: "room", parent: null, meanC: 20 },

@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from "uuid";
 import type { Sequelize } from "sequelize";
+import { usualSettings, type Settings } from "../../src/core/facts/deeds";
 import { addDays } from "../../src/core/climate/days";
 import * as collections from "../../src/db/stores/collections";
 import * as plantsStore from "../../src/db/stores/plants";
@@ -26,13 +27,11 @@ export async function buildLargeCollection(
 ): Promise<{ context: Context; caseId: string }> {
   const collection = {
     id: uuidv7(),
+    ...usualSettings,
     name: "Bench",
     timeZone: "Europe/Lisbon",
-    lookEveryDays: 7,
-    units: "metric",
-    spoons: "metric",
     alcoholPercent: 96,
-  } as const;
+  } satisfies Settings & { id: string };
   const context: Context = { sequelize, collection, now };
   await collections.add(sequelize, collection, new Date(now.getTime() - size.weeks * 7 * 86_400_000));
   const room = uuidv7();

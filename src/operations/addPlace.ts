@@ -1,8 +1,12 @@
+import type { Day } from "@/core/climate/days";
 import type { AddPlace } from "@/core/facts/deeds";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
+
+/** Nothing else is known of the days before. */
+export const SINCE_EVER = "2000-01-01" as Day;
 
 /** Adds a room, or a shelf or isolation place that may stand in a room. */
 export function addPlace(context: Context, deed: AddPlace): Promise<Outcome<{ id: string }>> {
@@ -13,6 +17,7 @@ export function addPlace(context: Context, deed: AddPlace): Promise<Outcome<{ id
       if (!parent || parent.kind !== "room" || deed.kind === "room") refuse("parentId", "parent_not_room");
     }
     await places.add(scope, deed);
+    await places.setTemperature(scope, { placeId: deed.id, since: SINCE_EVER, meanC: deed.meanC });
     return { id: deed.id };
   });
 }

@@ -8,6 +8,7 @@ import * as plans from "@/db/stores/plans";
 import { lockOpenCase } from "./checks";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
+import { refreshPlantStates } from "./refreshPlantStates";
 
 /** Looks that a plan asks for after its last treatment: a week and two weeks later (common practice). */
 const LOOKS_AFTER_DAYS = [7, 14] as const;
@@ -23,10 +24,12 @@ export function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outcome<{ 
     const first = deed.dates[0]!;
     if (first < found.openedOn) refuse("dates", "before_case");
     const bearer = { sensitivities: genusNamed(plant.genus)?.sensitivities ?? [], inFlower: plant.inFlower };
-    const against = objections(bearer, deed.mix, deed.technique);
-    if (against.some((o) => o.level === "refuse")) refuse("mix", "advised_against", { objections: against });
+    for (const { mix, technique } of deed.knockDown ? [deed, deed.knockDown] : [deed]) {
+      const against = objections(bearer, mix, technique);
+      if (against.some((o) => o.level === "refuse")) refuse("mix", "advised_against", { objections: against });
+    }
 
-    const { dates, ...plan } = deed;
+    const { dates, knockDown = null, pOver = null, ...plan } = deed;
     const step = (kind: "treat" | "look", dueOn: Day) => ({
       id: uuidv7({ msecs: context.now.getTime() }),
       kind,
@@ -37,7 +40,8 @@ export function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outcome<{ 
       ...dates.map((date) => step("treat", date)),
       ...LOOKS_AFTER_DAYS.map((days) => step("look", addDays(last, days))),
     ];
-    await plans.add(scope, { ...plan, adoptedAt: context.now }, steps, context.now);
+    await plans.add(scope, { ...plan, knockDown, pOver, adoptedAt: context.now }, steps, context.now);
+    await refreshPlantStates(context, scope, [plant.id]);
     return { id: deed.id };
   });
 }

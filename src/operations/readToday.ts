@@ -1,5 +1,5 @@
 import { daysBetween, type Day } from "@/core/climate/days";
-import type { Plan, PlanStep, PlantCard } from "@/core/facts/records";
+import { doseOf, type Plan, type PlanStep, type PlantCard } from "@/core/facts/records";
 import type { MixId } from "@/core/mixing/mixes";
 import { volumeFor } from "@/core/mixing/sprayVolume";
 import type { PestId } from "@/core/pests/pests";
@@ -86,9 +86,9 @@ export async function readToday(context: Context): Promise<TodayView> {
     if (!step) continue;
     if (step.dueOn > day) ahead.push({ day: step.dueOn, plant });
     else {
-      const volumeMl = volumeFor(plan.technique, potCm.get(one.plantId)!);
+      const { mix, technique } = doseOf(plan, step);
+      const volumeMl = volumeFor(technique, potCm.get(one.plantId)!);
       const daysLate = daysBetween(step.dueOn, day);
-      const { mix, technique } = plan;
       due.push({ plant, caseId: one.id, pest: one.pest, technique, step, daysLate, volumeMl, mix });
     }
   }

@@ -1,4 +1,5 @@
-import { clearanceRule, type CaseRecord } from "@/core/clearance/rule";
+import { petalsFor } from "@/core/clearance/petals";
+import type { CaseRecord } from "@/core/clearance/rule";
 import type { Day } from "@/core/climate/days";
 import type { Case, Look, Treatment } from "@/core/facts/records";
 import { isApart } from "@/core/facts/records";
@@ -14,6 +15,7 @@ import * as plantStates from "@/db/stores/plantStates";
 import * as plants from "@/db/stores/plants";
 import * as treatments from "@/db/stores/treatments";
 import { today, type Context } from "./context";
+import { judgeCases, whileWaiting, type Budget } from "./judgeCases";
 
 /** The record of a case as core judges it: looks and treatments that stand, since shortly before it opened. */
 export function caseRecord(
@@ -36,6 +38,14 @@ export function caseRecord(
   };
 }
 
+/** A day before all others: what was derived on it is to be derived anew. */
+const STALE = "2000-01-01";
+
+function liveAtLastLook(found: Case, plantLooks: readonly Look[]): boolean {
+  const last = plantLooks.findLast((look) => look.voidReason === null && look.at >= found.openedAt);
+  return last?.finds.some((find) => find.pest === found.pest) ?? false;
+}
+
 const ofPlant = <T extends { plantId: string }>(all: readonly T[], plantId: string) =>
   all.filter((one) => one.plantId === plantId);
 
@@ -46,13 +56,23 @@ const BATCH = 200;
  * Derives the states of these plants anew from their facts and keeps them. Must run in a transaction: finds on one shelf
  * touch each other's plants, so that deriving goes one after the other and always sees what the one before wrote.
  */
-export async function refreshPlantStates(context: Context, scope: Scope, plantIds: readonly string[]): Promise<void> {
+export async function refreshPlantStates(
+  context: Context,
+  scope: Scope,
+  plantIds: readonly string[],
+  budget: Budget = whileWaiting(),
+): Promise<void> {
   const wanted = [...new Set(plantIds)];
   if (wanted.length > 0) await takeTurn(scope, `${scope.collectionId} states`);
-  for (let i = 0; i < wanted.length; i += BATCH) await refreshBatch(context, scope, wanted.slice(i, i + BATCH));
+  for (let i = 0; i < wanted.length; i += BATCH) await refreshBatch(context, scope, wanted.slice(i, i + BATCH), budget);
 }
 
-async function refreshBatch(context: Context, scope: Scope, plantIds: readonly string[]): Promise<void> {
+async function refreshBatch(
+  context: Context,
+  scope: Scope,
+  plantIds: readonly string[],
+  budget: Budget,
+): Promise<void> {
   const day = today(context);
   const described = await plants.many(scope, plantIds);
   const stood = await placements.ofPlants(scope, plantIds);
@@ -63,7 +83,24 @@ async function refreshBatch(context: Context, scope: Scope, plantIds: readonly s
     scope,
     inCases.filter((c) => c.open).map((c) => c.id),
   );
-  const climate = new Map((await places.all(scope)).map((place) => [place.id, place.meanC]));
+  const open = described.flatMap((plant) =>
+    ofPlant(inCases, plant.id)
+      .filter((c) => c.open)
+      .map((found) => ({
+        found,
+        plant,
+        looks: ofPlant(looked, plant.id),
+        treatments: treated,
+        placements: ofPlant(stood, plant.id),
+      })),
+  );
+  const judged = await judgeCases(
+    context,
+    scope,
+    open,
+    open.length > 0 ? await places.temperatures(scope) : [],
+    budget,
+  );
 
   const states = described.flatMap((plant) => {
     const standing = ofPlant(stood, plant.id).filter((p) => p.voidReason === null);
@@ -79,14 +116,17 @@ async function refreshBatch(context: Context, scope: Scope, plantIds: readonly s
           .map((l) => ({ day: l.day, clean: l.finds.length === 0 })),
         exposures: ofPlant(exposed, plant.id).map((e) => ({ since: e.day as Day })),
         openCases: openCases.map((found) => ({
-          clearance: clearanceRule(caseRecord(found, plantLooks, treated, climate.get(now.placeId)!), day),
+          live: liveAtLastLook(found, plantLooks),
+          petals: petalsFor(judged.get(found.id)?.judgement.assessment.pClear ?? 0),
         })),
         apart: isApart(now.placeKind),
         neverJoined: standing.every((p) => isApart(p.placeKind)),
       },
       context.collection.lookEveryDays,
     );
-    return [{ ...derived, plantId: plant.id, placeId: now.placeId, apart: isApart(now.placeKind), derivedOn: day }];
+    const current = openCases.every((c) => judged.get(c.id)?.current ?? true);
+    const derivedOn = current ? day : STALE;
+    return [{ ...derived, plantId: plant.id, placeId: now.placeId, apart: isApart(now.placeKind), derivedOn }];
   });
   await plantStates.put(scope, states);
 }

@@ -3,6 +3,7 @@ import type { Scope } from "@/db/connection";
 import * as facts from "@/db/stores/facts";
 import * as placements from "@/db/stores/placements";
 import * as places from "@/db/stores/places";
+import { SINCE_EVER } from "./addPlace";
 import { knownPlace, lockPlant, pastInstant } from "./checks";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
@@ -38,5 +39,6 @@ async function bagOver(scope: Scope, plantId: string, code: string, bagId: strin
     parentId: around.id,
     meanC: around.meanC,
   });
+  await places.setTemperature(scope, { placeId: bagId, since: SINCE_EVER, meanC: around.meanC });
   return bagId;
 }

@@ -1,4 +1,4 @@
-import type { CautionId } from "@/core/remedies/remedies";
+import type { CautionId, RemedyId } from "@/core/remedies/remedies";
 import type { Objection } from "@/core/suitability/suitability";
 
 export const cautionSentences: Record<CautionId, string> = {
@@ -32,4 +32,24 @@ export const objectionSentences: Record<Objection["code"], string> = {
   wetInRest: "If it is resting dry now, do not wet the mix: dab, mist lightly, or wait, unless the case is heavy.",
   milkySap: cautionSentences.milkySap,
   spines: cautionSentences.spines,
+};
+
+/** What each remedy asks for above all, where there is little room; the whole list stands before the act. */
+export const shortCautions: Record<RemedyId, string> = {
+  alcohol: "flammable; a day in the dark after it",
+  soap: "out of the sun; dry the crown",
+  oil: "not in sun or heat; shake it all the time",
+  neem: "irritates; harms water life",
+};
+
+export const shortObjections: Record<Objection["code"], string> = {
+  oilOnShy: "this kind does not bear oil",
+  oilOnBloom: "ruins the wax bloom",
+  oilTooStrong: "too strong for thin leaves",
+  smotherFlowers: "fades the open flowers",
+  stripsBloom: "takes off the wax bloom where it touches",
+  thinLeaves: "thin leaves scorch: weakest mix",
+  wetInRest: "wets a plant that may be resting dry",
+  milkySap: "milky sap: gloves and glasses",
+  spines: "spines: tongs",
 };

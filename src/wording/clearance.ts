@@ -1,5 +1,6 @@
 import type { NotYet } from "@/core/clearance/rule";
 import { assertNever } from "@/core/assertNever";
+import { percent } from "./chances";
 import { dayCount, dayInWords } from "./dates";
 
 /** Why a plant is not clear yet, as a sentence. */
@@ -15,6 +16,8 @@ export function notYetSentence(reason: NotYet): string {
       return `A generation takes ${dayCount(reason.days)} at this warmth: not before ${dayInWords(reason.until)}.`;
     case "too_cold":
       return `At ${reason.meanC} °C the pest stands still: it waits for warmth, so clean looks now prove little.`;
+    case "not_sure_enough":
+      return `It is ${percent(reason.pClear)} likely over by everything done and seen; you want ${percent(reason.target)}.`;
     default:
       return assertNever(reason);
   }

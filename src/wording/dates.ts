@@ -7,6 +7,11 @@ export function dayInWords(day: Day): string {
   return format(new Date(`${day}T12:00:00`), "EEE d MMM");
 }
 
+/** A day where there is little room: "12 Dec". */
+export function shortDay(day: Day): string {
+  return format(new Date(`${day}T12:00:00`), "d MMM");
+}
+
 /** A day with its year, for records that go back: "Sat 12 Dec 2026". */
 export function dayAndYear(day: Day): string {
   return format(new Date(`${day}T12:00:00`), "EEE d MMM yyyy");

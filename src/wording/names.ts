@@ -6,7 +6,8 @@ import type { PestId } from "@/core/pests/pests";
 import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { Sensitivity } from "@/core/plants/genera";
 import type { SpotId } from "@/core/plants/spots";
-import type { RemedyId, TechniqueId } from "@/core/remedies/remedies";
+import type { ApproachId } from "@/core/planning/approaches";
+import type { Remedy, RemedyId, TechniqueId } from "@/core/remedies/remedies";
 import type { SchoolId } from "@/core/remedies/schools";
 import type { PlantState } from "@/core/state/plantState";
 
@@ -68,6 +69,28 @@ export const techniqueNames: Record<TechniqueId, string> = {
   sprayAndSwab: "Spray, then swab every joint",
   hastySpray: "Quick spray",
   dunk: "Dunk the plant",
+};
+
+export const approachNames: Record<ApproachId, string> = {
+  alcoholDab: "Alcohol, dabbed",
+  alcoholSwab: "Alcohol, sprayed and every joint swabbed",
+  alcoholSpray: "Alcohol, sprayed",
+  soapSpray: "Soap, sprayed",
+  soapSwab: "Soap, sprayed and every joint swabbed",
+  soapDunk: "Soap, dunked",
+  oilSpray: "Oil, sprayed",
+  oilSwab: "Oil, sprayed and every joint swabbed",
+  neemSpray: "Neem, sprayed",
+  neemDunk: "Neem, dunked",
+  alcoholThenSoap: "Alcohol once, then soap sprayed",
+  alcoholThenNeem: "Alcohol once, then neem sprayed",
+};
+
+export const smellNames: Record<Remedy["smell"], string> = {
+  none: "no smell",
+  slight: "slight smell",
+  sharp: "sharp smell, soon gone",
+  strong: "strong smell for days",
 };
 
 export const toolNames: Record<ToolId, string> = {

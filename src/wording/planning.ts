@@ -1,15 +1,6 @@
-import type { Proposal } from "@/core/planning/proposal";
 import type { RepeatBounds } from "@/core/planning/bounds";
 import { dayCount } from "./dates";
 import { stageNames } from "./names";
-
-export const limitSentences: Record<Proposal["limits"][number], string> = {
-  tooCold: "It is too cold here for the pest to grow, so the dates are a week apart. Warmer, they would be closer.",
-  remedyTooWeak: "This remedy alone cannot be counted on: no stage before egg-laying is within its reach.",
-  slowerThanBound:
-    "The remedy should not be used as often as the pest would ask for. Some animals may lay between two treatments.",
-  cutAtTwelve: "Twelve treatments are not enough by this reckoning. Another remedy would be kinder to the plant.",
-};
 
 const list = (stages: readonly string[]) => stages.map((id) => stageNames[id] ?? id).join(", ");
 

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { addDays, day, daysBetween, type Day } from "../climate/days";
 import { countedCleanLooks, nextCountingDay } from "../inspection/cleanLooks";
+import { petalsFor } from "./petals";
 import { clearanceRule, type CaseRecord } from "./rule";
 
 const start = day("2026-09-01");
@@ -69,7 +70,14 @@ describe("the rule of clearance", () => {
     expect(notYet[0]).toMatchObject({ code: "clean_looks_missing", have: 1, nextFrom: addDays(start, 26) });
   });
 
-  it("opens five petals exactly when it is met, and never closes while only clean looks and days are added", () => {
+  it("asks for the keeper's own mark of certainty on top", () => {
+    const ripe = record([on(0, 5), on(15), on(22)], [0, 7, 14]);
+    const judged = (pClear: number) => clearanceRule(ripe, addDays(start, 30), { pClear, target: 0.95 });
+    expect(judged(0.96)).toEqual({ met: true, notYet: [] });
+    expect(judged(0.94)).toEqual({ met: false, notYet: [{ code: "not_sure_enough", pClear: 0.94, target: 0.95 }] });
+  });
+
+  it("is never further away while only clean looks and days are added", () => {
     fc.assert(
       fc.property(
         fc.array(fc.integer({ min: 1, max: 60 }), { maxLength: 8 }),
@@ -78,11 +86,30 @@ describe("the rule of clearance", () => {
           const clean = offsets.toSorted((a, b) => a - b).map((offset) => on(offset));
           const fewer = clearanceRule(record([on(0, 5), ...clean.slice(0, -1)]), addDays(start, ask));
           const more = clearanceRule(record([on(0, 5), ...clean]), addDays(start, ask));
-          expect(more.petals).toBeGreaterThanOrEqual(fewer.petals);
-          expect(more.petals === 5).toBe(more.met);
+          expect(more.notYet.length).toBeLessThanOrEqual(fewer.notYet.length);
         },
       ),
     );
+  });
+});
+
+describe("petals", () => {
+  it.each([
+    [0, 1],
+    [0.39, 1],
+    [0.4, 2],
+    [0.6, 3],
+    [0.8, 4],
+    [0.94, 4],
+    [0.95, 5],
+    [1, 5],
+  ])("%d: %d of five", (p, petals) => {
+    expect(petalsFor(p)).toBe(petals);
+  });
+
+  it("refuses what is no probability", () => {
+    expect(() => petalsFor(1.2)).toThrow(RangeError);
+    expect(() => petalsFor(NaN)).toThrow(RangeError);
   });
 });
 

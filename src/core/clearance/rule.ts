@@ -22,24 +22,30 @@ export type NotYet =
       readonly nextFrom: Day | null;
     }
   | { readonly code: "generation_not_over"; readonly lastLive: Day; readonly days: number; readonly until: Day }
-  | { readonly code: "too_cold"; readonly meanC: number };
+  | { readonly code: "too_cold"; readonly meanC: number }
+  | { readonly code: "not_sure_enough"; readonly pClear: number; readonly target: number };
+
+/** How sure one may be, and how sure the keeper wants to be; both 0–1. */
+export interface Sureness {
+  readonly pClear: number;
+  readonly target: number;
+}
 
 export interface Clearance {
   readonly met: boolean;
   readonly notYet: readonly NotYet[];
-  /** 0–5: how far the rule has ripened, one petal a step; 5 only when it is met. */
-  readonly petals: number;
 }
 
 /**
- * The rule-based half of "clear": at least two clean looks {@link CLEAN_LOOK_GAP_DAYS} days apart since the last
- * treatment and the last live animal, and one egg-to-adult time at the place's warmth since the last live animal.
+ * Whether "clear" may be proposed: the reckoned probability reaches the keeper's mark; at least two clean looks
+ * {@link CLEAN_LOOK_GAP_DAYS} days apart since the last treatment and the last live animal; and one egg-to-adult time at the
+ * place's warmth since the last live animal. Without a reckoning (null) the rule speaks alone.
  *
  * A case without any look that found something starts its clock at its first look or treatment. At temperatures where
  * the pest does not develop the second part can never be met and `too_cold` says so.
  * Source: common practice, no source.
  */
-export function clearanceRule(record: CaseRecord, today: Day): Clearance {
+export function clearanceRule(record: CaseRecord, today: Day, sureness: Sureness | null = null): Clearance {
   const lastLook = record.looks.at(-1);
   const lastLive = record.looks.findLast((look) => look.live > 0);
   const since = Math.max(lastLive?.at ?? 0, ...record.treatments.map((t) => t.at));
@@ -63,9 +69,6 @@ export function clearanceRule(record: CaseRecord, today: Day): Clearance {
     notYet.push({ code: "generation_not_over", lastLive: clock, days: generation, until });
   }
 
-  const met = notYet.length === 0;
-  const ripeness = generation === null ? 0 : Math.min(1, elapsed / generation);
-  const share = (have / CLEAN_LOOKS_NEEDED + ripeness) / 2;
-  const petals = met ? 5 : Math.min(4, 1 + Math.floor(share * 4));
-  return { met, notYet, petals };
+  if (sureness && sureness.pClear < sureness.target) notYet.push({ code: "not_sure_enough", ...sureness });
+  return { met: notYet.length === 0, notYet };
 }

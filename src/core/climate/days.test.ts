@@ -1,7 +1,7 @@
-import { addDays as libraryAddDays, differenceInCalendarDays, format, parseISO } from "date-fns";
+import { addDays as libraryAddDays, differenceInCalendarDays, format, getISODay, parseISO } from "date-fns";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { addDays, day, dayNumber, daysBetween, isDay, type Day } from "./days";
+import { addDays, day, dayNumber, daysBetween, isDay, weekdayOf, type Day } from "./days";
 
 const anyDay = fc.integer({ min: 0, max: 40_000 }).map((n) => addDays(day("1970-01-01"), n));
 
@@ -38,6 +38,14 @@ describe("days", () => {
   it("numbers days from 1970", () => {
     expect(dayNumber("1970-01-01" as Day)).toBe(0);
     expect(dayNumber("2026-11-24" as Day)).toBe(20781);
+  });
+
+  it("names weekdays as the date library does", () => {
+    fc.assert(
+      fc.property(anyDay, (a) => {
+        expect(weekdayOf(a)).toBe(getISODay(parseISO(a)));
+      }),
+    );
   });
 
   it("refuses what is no day and names it", () => {

@@ -42,3 +42,8 @@ export function addDays(from: Day, count: number): Day {
 export function dayNumber(d: Day): number {
   return daysBetween("1970-01-01" as Day, d);
 }
+
+/** The weekday, 1 for Monday to 7 for Sunday. Source: ISO 8601. @example weekdayOf(day("2026-12-12")) // 6 */
+export function weekdayOf(d: Day): number {
+  return new Date(`${d}T00:00:00Z`).getUTCDay() || 7;
+}

@@ -95,6 +95,10 @@ export const adoptPlan = z.object({
     .min(1)
     .max(24)
     .refine((dates) => dates.every((d, i) => i === 0 || dates[i - 1]! < d), { params: { code: "not_ascending" } }),
+  /** What the first date is done with, where that is another thing than the rest; null where it is not. */
+  knockDown: z.object({ mix: z.enum(mixIds), technique: z.enum(techniqueIds) }).nullish(),
+  /** What was promised of it when it was adopted: the reckoned probability that it ends the case. */
+  pOver: z.number().min(0).max(1).nullish(),
 });
 export type AdoptPlan = z.output<typeof adoptPlan>;
 
@@ -141,6 +145,27 @@ export const changeSettings = z.object({
   units: z.enum(["metric", "us"]),
   spoons: z.enum(spoonSets),
   alcoholPercent: decimal(1, 100),
+  /** From which probability on "clear" is proposed. */
+  clearPercent: whole(90, 99),
+  /** The probability a plan is to reach. */
+  planPercent: whole(50, 99),
+  /** ISO weekdays (1 is Monday) on which treatments are possible. */
+  workDays: z
+    .array(whole(1, 7))
+    .min(1)
+    .max(7)
+    .transform((days) => [...new Set(days)].toSorted((a, b) => a - b)),
 });
 export type ChangeSettings = z.output<typeof changeSettings>;
 export type Settings = ChangeSettings;
+
+/** What a collection begins with until its keeper says otherwise; name and time zone are the keeper's alone. */
+export const usualSettings = {
+  lookEveryDays: 7,
+  units: "metric",
+  spoons: "metric",
+  alcoholPercent: 70,
+  clearPercent: 95,
+  planPercent: 90,
+  workDays: [1, 2, 3, 4, 5, 6, 7],
+} satisfies Omit<Settings, "name" | "timeZone">;

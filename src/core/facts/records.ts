@@ -120,10 +120,27 @@ export interface Plan {
   readonly mix: MixId;
   readonly technique: TechniqueId;
   readonly basis: AdoptPlan["basis"];
+  /** What its first treatment is done with, where that is another thing than the rest. */
+  readonly knockDown: { readonly mix: MixId; readonly technique: TechniqueId } | null;
+  /** The probability it promised when it was adopted; null for dates that were never scored. */
+  readonly pOver: number | null;
   readonly adoptedAt: Date;
   readonly adoptedOn: Day;
   readonly steps: readonly PlanStep[];
   readonly voidReason: string | null;
+}
+
+/** What a step of a plan is done with: the first one may be a knock-down. */
+export function doseOf(plan: Plan, step: PlanStep): { mix: MixId; technique: TechniqueId } {
+  const first = plan.steps.find((s) => s.kind === "treat");
+  return plan.knockDown && step.id === first?.id ? plan.knockDown : plan;
+}
+
+/** A place's mean temperature from a day on. */
+export interface PlaceTemperature {
+  readonly placeId: string;
+  readonly since: Day;
+  readonly meanC: number;
 }
 
 /** What stands beside every plant in a list. */

@@ -5,13 +5,7 @@ import { derivePlantState, shownState, type PlantFacts } from "./plantState";
 
 const d0 = day("2026-10-01");
 const clean = (offset: number) => ({ day: addDays(d0, offset), clean: true });
-const caseWith = (live: boolean, petals = 2) => ({
-  clearance: {
-    met: false,
-    petals,
-    notYet: live ? [{ code: "live_at_last_look" as const, lastLive: d0 }] : [],
-  },
-});
+const caseWith = (live: boolean, petals = 2) => ({ live, petals });
 const facts = (over: Partial<PlantFacts> = {}): PlantFacts => ({
   addedOn: d0,
   looks: [clean(0)],

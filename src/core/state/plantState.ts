@@ -1,5 +1,4 @@
 import { addDays, type Day } from "../climate/days";
-import type { Clearance } from "../clearance/rule";
 import { isAtRisk, type Exposure } from "../exposure/exposure";
 
 /** How a plant stands; one mark each. A plant set apart carries its state under a bell jar. */
@@ -12,7 +11,12 @@ export interface PlantFacts {
   /** Days of looks at this plant in ascending order, with whether any live animal was seen. */
   readonly looks: readonly { readonly day: Day; readonly clean: boolean }[];
   readonly exposures: readonly Exposure[];
-  readonly openCases: readonly { readonly clearance: Clearance }[];
+  readonly openCases: readonly {
+    /** Live animals were seen at the last look. */
+    readonly live: boolean;
+    /** 1–5, by how likely it is over. */
+    readonly petals: number;
+  }[];
   /** Stands in an isolation place or under a bag. */
   readonly apart: boolean;
   /** Has never stood anywhere but apart since it came. */
@@ -56,13 +60,12 @@ export function shownState(derived: Pick<DerivedState, "state" | "lookDueOn">, t
 }
 
 function stateOf(facts: PlantFacts, atRisk: boolean): DerivedState["state"] {
-  const live = facts.openCases.some((c) => c.clearance.notYet.some((reason) => reason.code === "live_at_last_look"));
-  if (live) return "infested";
+  if (facts.openCases.some((c) => c.live)) return "infested";
   if (facts.openCases.length > 0) return "surer";
   if (facts.neverJoined && facts.apart) return "new";
   return atRisk ? "atRisk" : "clear";
 }
 
 function petalsOf(facts: PlantFacts): number {
-  return Math.min(...facts.openCases.map((c) => c.clearance.petals));
+  return Math.min(...facts.openCases.map((c) => c.petals));
 }

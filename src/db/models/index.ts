@@ -21,6 +21,9 @@ const attributes = {
     units: TEXT,
     spoons: TEXT,
     alcoholPercent: DECIMAL,
+    clearPercent: INTEGER,
+    planPercent: INTEGER,
+    workDays: DataTypes.ARRAY(INTEGER),
     createdAt: DATE,
   },
   Place: { ...row, name: TEXT, kind: TEXT, parentId: uuid, meanC: DECIMAL },
@@ -50,7 +53,17 @@ const attributes = {
   },
   Case: { ...row, plantId: uuid, pest: TEXT, openedByLookId: uuid, isOpen: BOOLEAN, ...fact("openedAt") },
   Exposure: { collectionId: key, caseId: key, plantId: key, since: DATE },
-  Plan: { ...row, caseId: uuid, mix: TEXT, technique: TEXT, basis: TEXT, ...fact("adoptedAt") },
+  Plan: {
+    ...row,
+    caseId: uuid,
+    mix: TEXT,
+    technique: TEXT,
+    basis: TEXT,
+    knockMix: TEXT,
+    knockTechnique: TEXT,
+    pOver: DataTypes.DOUBLE,
+    ...fact("adoptedAt"),
+  },
   PlanStep: { ...row, planId: uuid, kind: TEXT, dueOn: DATEONLY },
   Treatment: {
     ...row,
@@ -65,6 +78,15 @@ const attributes = {
     ...fact("treatedAt"),
   },
   Closing: { ...row, caseId: uuid, outcome: TEXT, note: TEXT, ...fact("closedAt") },
+  PlaceTemperature: { collectionId: key, placeId: key, since: { type: DATEONLY, primaryKey: true }, meanC: DECIMAL },
+  Assessment: {
+    collectionId: key,
+    caseId: key,
+    factsVersion: TEXT,
+    modelVersion: INTEGER,
+    asOf: DATEONLY,
+    result: DataTypes.JSONB,
+  },
   PlantStateRow: {
     collectionId: key,
     plantId: key,
@@ -91,16 +113,21 @@ const tables: Record<keyof typeof attributes, string> = {
   PlanStep: "plan_steps",
   Treatment: "treatments",
   Closing: "closings",
+  PlaceTemperature: "place_temperatures",
+  Assessment: "assessments",
   PlantStateRow: "plant_states",
 };
 
 export type ModelName = keyof typeof attributes;
 
+/** Whether an attribute is written as options rather than as a bare data type, which may have a `type` of its own. */
+const isPlain = (attribute: object) => Object.getPrototypeOf(attribute) === Object.prototype;
+
 /** Initialises every model on a connection; must run once per copy of this module and connection. */
 export function initModels(sequelize: Sequelize): void {
   for (const name of Object.keys(attributes) as ModelName[]) {
     // Sequelize writes into attribute objects, and several columns share one here: each gets a copy.
-    const own = Object.entries(attributes[name]).map(([column, a]) => [column, "type" in a ? { ...a } : a]);
+    const own = Object.entries(attributes[name]).map(([column, a]) => [column, isPlain(a) ? { ...a } : { type: a }]);
     sequelize.define(name, Object.fromEntries(own) as ModelAttributes, {
       tableName: tables[name],
       underscored: true,

@@ -24,7 +24,10 @@ const steps = `
   from plan_steps st where st.collection_id = :c and st.plan_id = n.id`;
 
 const select = `
-  select n.id, n.case_id as "caseId", n.mix, n.technique, n.basis, n.adopted_at as "adoptedAt",
+  select n.id, n.case_id as "caseId", n.mix, n.technique, n.basis, n.p_over as "pOver",
+    case when n.knock_mix is null then null
+      else json_build_object('mix', n.knock_mix, 'technique', n.knock_technique) end as "knockDown",
+    n.adopted_at as "adoptedAt",
     ${dayOf("n.adopted_at")} as "adoptedOn", n.void_reason as "voidReason", coalesce((${steps}), '[]') as steps
   from plans n join cases s on s.collection_id = n.collection_id and s.id = n.case_id
   where n.collection_id = :c`;
@@ -46,11 +49,14 @@ export function inForce(plans: readonly Plan[], caseId: string): Plan | null {
 
 export async function add(
   scope: Scope,
-  plan: Omit<Plan, "adoptedOn" | "steps" | "voidReason">,
+  plan: Omit<Plan, "adoptedOn" | "steps" | "voidReason" | "knockDown" | "pOver"> &
+    Partial<Pick<Plan, "knockDown" | "pOver">>,
   planSteps: readonly Omit<PlanStep, "doneOn" | "planId">[],
   recordedAt: Date,
 ): Promise<void> {
-  await insert(scope, "Plan", { ...plan, recordedAt });
+  const { knockDown, ...rest } = plan;
+  const knock = { knockMix: knockDown?.mix, knockTechnique: knockDown?.technique };
+  await insert(scope, "Plan", { ...rest, ...knock, recordedAt });
   await insertAll(
     scope,
     "PlanStep",

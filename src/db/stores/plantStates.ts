@@ -67,9 +67,21 @@ export function apartOrInfested(scope: Scope): Promise<ListedPlant[]> {
   return rows<ListedPlant>(scope, `${listed} and (c.apart or c.state = 'infested') order by p.code`);
 }
 
-/** Plants in a case whose state was derived before `today`: their petals move with the calendar. */
+/** Plants in a case whose state was derived before `today`, those most out of date first: petals move with the calendar. */
 export async function stale(scope: Scope, today: string): Promise<string[]> {
   const sql = `select plant_id as id from plant_states
-    where collection_id = :c and state in ('infested', 'surer') and derived_on < :today`;
+    where collection_id = :c and state in ('infested', 'surer') and derived_on < :today
+    order by derived_on, plant_id`;
   return (await rows<{ id: string }>(scope, sql, { today })).map((row) => row.id);
+}
+
+/** Has every plant derived anew whose case was judged by another model than this one. */
+export async function markOutdated(scope: Scope, modelVersion: number): Promise<void> {
+  await rows(
+    scope,
+    `update plant_states set derived_on = '2000-01-01' where collection_id = :c and plant_id in (
+      select s.plant_id from cases s left join assessments a on a.collection_id = s.collection_id and a.case_id = s.id
+      where s.collection_id = :c and s.is_open and s.voided_at is null and a.model_version is distinct from :modelVersion)`,
+    { modelVersion },
+  );
 }

@@ -1,6 +1,6 @@
 import { inject } from "vitest";
 import { v7 as uuidv7 } from "uuid";
-import type { AddPlant, RecordLook, RecordTreatment } from "@/core/facts/deeds";
+import { usualSettings, type AddPlant, type RecordLook, type RecordTreatment, type Settings } from "@/core/facts/deeds";
 import { connect } from "@/db/connection";
 import { migrate } from "@/db/migrate";
 import * as collections from "@/db/stores/collections";
@@ -27,13 +27,11 @@ export async function freshCollection() {
   await migrate(sequelize);
   const collection = {
     id: uuidv7(),
+    ...usualSettings,
     name: "Test bench",
     timeZone: "Europe/Lisbon",
-    lookEveryDays: 7,
-    units: "metric",
-    spoons: "metric",
     alcoholPercent: 96,
-  } as const;
+  } satisfies Settings & { id: string };
   const context: Context = { sequelize, collection, now: NOW };
   await collections.add(sequelize, collection, daysAgo(context, 100).now);
   const place = async (name: string, kind: "room" | "shelf" | "isolation", meanC: number) => {

@@ -144,7 +144,8 @@ export function ChoiceField<T extends FieldValues>({
   label,
   hint,
   options,
-}: FieldProps<T> & { options: Options }) {
+  onChoose,
+}: FieldProps<T> & { options: Options; onChoose?: (value: string) => void }) {
   const message = messageOf(form, name);
   return (
     <fieldset className="mb-3">
@@ -158,7 +159,10 @@ export function ChoiceField<T extends FieldValues>({
               id={`field-${name}-${value}`}
               value={value}
               autoComplete="off"
-              {...form.register(name)}
+              {...form.register(
+                name,
+                onChoose && { onChange: (event: { target: { value: string } }) => onChoose(event.target.value) },
+              )}
             />
             <label className="btn btn-outline-primary" htmlFor={`field-${name}-${value}`}>
               {text}

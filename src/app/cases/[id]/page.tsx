@@ -1,22 +1,38 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { Strike } from "@/app/_parts/Strike";
+import type { CaseView } from "@/operations/readCase";
 import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
+import { percent } from "@/wording/chances";
 import { notYetSentence } from "@/wording/clearance";
 import { dayCount, dayInWords } from "@/wording/dates";
 import { mixNames, outcomeNames, pestNames, schoolNames, techniqueNames } from "@/wording/names";
+import { outlookSentences, reachSentence, surenessSentence } from "@/wording/judgement";
 import { stateInWords } from "@/wording/states";
+import { CaseReckoned } from "./_parts/CaseReckoned";
+import { comingDoses, lastDay, marksOf } from "./_parts/timeline";
 import { caseOf } from "./_parts/caseOf";
 import { Steps } from "./_parts/Steps";
 
 export const metadata: Metadata = { title: "Case" };
 
+/** A plan that falls this far short of what the keeper wants needs more than a clean look. */
+const FAR_SHORT = 0.1;
+
+function isLoud({ judged, changed }: CaseView, target: number): boolean {
+  const outlook = judged?.judgement.outlook;
+  if (!outlook) return false;
+  return changed.lateDays > 0 || changed.foundOn !== null || outlook.pOver < target - FAR_SHORT;
+}
+
 export default async function CasePage({ params }: { params: Promise<{ id: string }> }) {
-  const { view, today } = await caseOf(params);
+  const { context, view, today } = await caseOf(params);
   const { found, plan, closing, clearance } = view;
+  const judgement = view.judged?.judgement ?? null;
+  const loud = isLoud(view, context.collection.planPercent / 100);
   const { plant, card, place } = view.view;
   const next = plan === null ? "plan" : view.nextStep === null ? "look" : "treat";
   const facts = {
@@ -68,14 +84,39 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
           </div>
         )}
       </div>
+      {judgement && (
+        <p className="fs-4 mb-3">
+          {surenessSentence(judgement)}
+          {!view.judged!.current && " (As it was before the last change; it is being reckoned anew.)"}
+        </p>
+      )}
       <div className="row gx-3">
         <div className="col-lg-6">
+          {judgement?.outlook?.mended && plan && (
+            <Panel
+              title={loud ? "The plan no longer does it" : "A little short of what you want"}
+              tone={loud ? "loud" : undefined}
+            >
+              {outlookSentences(judgement.outlook, plan.pOver, view.changed, found.pest).map((sentence) => (
+                <p key={sentence} className="mb-1">
+                  {sentence}
+                </p>
+              ))}
+              <p>
+                Mended, with the same remedy: {judgement.outlook.mended.dates.map(dayInWords).join(", ")}; then{" "}
+                {percent(judgement.outlook.mended.pOver)} by {dayInWords(judgement.outlook.mended.by)}.
+              </p>
+              <Link className="btn btn-primary" href={`/cases/${found.id}/plan`}>
+                Mend the plan
+              </Link>
+            </Panel>
+          )}
           {found.open && (
-            <Panel title={clearance.met ? "By the rule, this is clear" : "Not clear yet, because"}>
+            <Panel title={clearance.met ? "This may be called clear" : "Not clear yet, because"}>
               {clearance.met ? (
                 <p>
-                  Two clean looks six days apart since the last treatment, and a whole generation since the last live
-                  animal. You decide.
+                  Sure enough by everything done and seen, two clean looks six days apart since the last treatment, and
+                  a whole generation since the last live animal. You decide.
                 </p>
               ) : (
                 <ul className="ps-3">
@@ -87,6 +128,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
               <Link className={`btn btn-${clearance.met ? "" : "outline-"}primary`} href={`/cases/${found.id}/close`}>
                 Close the case
               </Link>
+              {judgement && reachSentence(judgement) && <p className="mt-3 mb-0">{reachSentence(judgement)}</p>}
               <p className="small text-body-secondary mt-3 mb-0">
                 Judged from live animals and new growth only: scars and dead scale stay.{" "}
                 {view.generationDays !== null &&
@@ -101,6 +143,11 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
                   {mixNames[plan.mix]}, {techniqueNames[plan.technique].toLowerCase()}. {schoolNames[plan.basis]}.
                 </p>
                 <Steps plan={plan} today={today} open={found.open} />
+                {judgement?.outlook && !judgement.outlook.mended && (
+                  <p className="mt-2 mb-0">
+                    {outlookSentences(judgement.outlook, plan.pOver, view.changed, found.pest).join(" ")}
+                  </p>
+                )}
               </>
             ) : (
               <p className="mb-0">No plan yet. One treatment never ends it: eggs and hidden animals survive.</p>
@@ -108,8 +155,27 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
           </Panel>
         </div>
         <div className="col-lg-6">
+          {view.file && (
+            <CaseReckoned
+              file={view.file}
+              coming={comingDoses(view)}
+              marks={marksOf(view)}
+              today={today}
+              until={lastDay(view, today)}
+              open={found.open}
+              pClear={judgement?.assessment.pClear ?? null}
+            />
+          )}
           <Panel title="Record">
             <RecordLine entries={recordEntries(facts)} strike={(entry) => <Strike entry={entry} />} />
+            {view.file && (
+              <p className="small mt-3 mb-0">
+                <a href={`/cases/${found.id}/file`} download>
+                  This case as a file
+                </a>
+                , in the open format that the wary command and other programs read.
+              </p>
+            )}
           </Panel>
         </div>
       </div>

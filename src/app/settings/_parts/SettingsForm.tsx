@@ -6,9 +6,13 @@ import Alert from "react-bootstrap/Alert";
 import { changeSettingsAction } from "@/app/_parts/actions";
 import { changeSettings, type Settings } from "@/core/facts/deeds";
 import { spoonSets } from "@/core/units/spoons";
-import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { ChecksField, ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { spoonSetNames, unitNames } from "@/wording/settings";
+
+const weekdays = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"].map(
+  (name, i) => [String(i + 1), name] as const,
+);
 
 export function SettingsForm({ settings, zones }: { settings: Settings; zones: readonly string[] }) {
   const router = useRouter();
@@ -20,6 +24,9 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
       ...settings,
       lookEveryDays: String(settings.lookEveryDays),
       alcoholPercent: String(settings.alcoholPercent),
+      clearPercent: String(settings.clearPercent),
+      planPercent: String(settings.planPercent),
+      workDays: settings.workDays.map(String),
     }),
     done: () => {
       setSaved(true);
@@ -49,6 +56,21 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
         options={spoonSets.map((id) => [id, spoonSetNames[id]])}
       />
       <TextField form={form} name="alcoholPercent" label="Your bottle of alcohol, %" inputMode="decimal" />
+      <TextField
+        form={form}
+        name="clearPercent"
+        label="Called clear from so many % on"
+        inputMode="decimal"
+        hint="90 to 99. Higher is surer and asks for more clean looks."
+      />
+      <TextField
+        form={form}
+        name="planPercent"
+        label="A plan should reach so many %"
+        inputMode="decimal"
+        hint="50 to 99. Higher asks for more treatments."
+      />
+      <ChecksField form={form} name="workDays" label="Days on which you treat" options={weekdays} />
       <TextField form={form} name="timeZone" label="Time zone" list="zones" hint="A day is a day in this zone." />
       <datalist id="zones">
         {zones.map((zone) => (

@@ -1,21 +1,32 @@
 "use client";
 
+import { proxy } from "comlink";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
+import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
 import { adoptPlanAction } from "@/app/_parts/actions";
-import { addDays, isDay, type Day } from "@/core/climate/days";
+import type { CaseFileInput } from "@/core/casefile/schema";
+import { isDay, type Day } from "@/core/climate/days";
 import { adoptPlan, type AdoptPlan } from "@/core/facts/deeds";
-import { mixes, mixesOf, type MixId } from "@/core/mixing/mixes";
-import type { PestId } from "@/core/pests/pests";
-import { proposeDates } from "@/core/planning/proposal";
+import { mixesOf, type MixId } from "@/core/mixing/mixes";
+import { repeatBounds } from "@/core/planning/bounds";
 import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/remedies/remedies";
 import { schoolsFor } from "@/core/remedies/schools";
+import type { PestId } from "@/core/pests/pests";
+import { mixFor } from "@/core/suitability/mixFor";
 import type { Bearer } from "@/core/suitability/suitability";
 import { Cautions } from "@/ui/Cautions";
 import { ChoiceField, SelectField, SubmitRow } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
+import { Panel } from "@/ui/Panel";
+import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
+import { percent } from "@/wording/chances";
+import { dayInWords } from "@/wording/dates";
 import { mixNames, remedyNames, techniqueNames } from "@/wording/names";
+import { boundSentences } from "@/wording/planning";
+import { barredFor, chosenPlan, daysFrom, spread, type Choice } from "./choice";
+import { CompareTable } from "./CompareTable";
 import { DatesTable, type DatedOption } from "./DatesTable";
 
 interface Props {
@@ -24,101 +35,182 @@ interface Props {
   meanC: number;
   today: Day;
   plant: Bearer;
+  potCm: number;
+  file: CaseFileInput;
+  workDays: readonly number[];
+  /** The probability that a plan is to reach, 0–1. */
+  target: number;
 }
 
-/** Remedy, mix and technique, then the dates: reckoned, of a school, or the keeper's own. */
-export function PlanForm({ caseId, pest, meanC, today, plant }: Props) {
+/** Ways to go about a case, compared by reckoning; then mix and dates of the one chosen. */
+export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workDays, target }: Props) {
   const router = useRouter();
-  const [remedy, setRemedy] = useState<RemedyId>("alcohol");
-  const [first, setFirst] = useState<string>(today);
+  const [choice, setChoice] = useState<Choice>({
+    dose: { remedy: "alcohol", technique: "dab" },
+    knockDown: null,
+    approach: null,
+    basis: "reckoned",
+  });
+  const [firstTyped, setFirst] = useState<string>(today);
   const [own, setOwn] = useState({ everyDays: "7", times: "3" });
+  const [share, setShare] = useState(0);
   const { form, submit, trouble } = useDeed({
     schema: adoptPlan,
     action: adoptPlanAction,
     defaults: () => ({
       id: uuidv7(),
       caseId,
-      mix: "alcoholHalf" as MixId,
+      mix: mixFor("alcohol", plant) as MixId,
       technique: "dab" as TechniqueId,
       basis: "reckoned" as AdoptPlan["basis"],
       dates: [] as string[],
+      knockDown: null as AdoptPlan["knockDown"],
+      pOver: null as number | null,
     }),
     done: () => router.push(`/cases/${caseId}`),
   });
 
-  const start = isDay(first) ? first : null;
-  const proposal = proposeDates(pest, remedy, meanC, start ?? today);
-  const ownDays = spread(Number(own.everyDays), Number(own.times));
-  const options: DatedOption[] = [
-    { basis: "reckoned", days: proposal.dates.map((_, i) => i * proposal.intervalDays) },
-    ...schoolsFor(remedy).map((school) => ({ basis: school.id as AdoptPlan["basis"], days: school.days })),
-    { basis: "own", days: ownDays },
-  ];
-  const basis = form.watch("basis");
-  const days = options.find((option) => option.basis === basis)?.days ?? [];
-  const dates = start === null ? "" : days.map((d) => addDays(start, d)).join(" ");
-  useEffect(() => {
-    form.setValue("dates", dates === "" ? [] : dates.split(" "));
-  }, [dates, form]);
+  const first = isDay(firstTyped) ? firstTyped : null;
+  const asked = first ?? today;
+  const question = { first: asked, workDays, target };
+  const barred = barredFor(plant);
+  const reckoner = useReckoner();
+  const compared = useAnswer(
+    reckoner,
+    (remote) => remote.compare(file, question, barred, proxy(setShare)),
+    JSON.stringify([question, barred]),
+  );
+  const { remedy, technique } = choice.dose;
+  const schools = schoolsFor(remedy);
+  const ownDates = first ? daysFrom(first, spread(Number(own.everyDays), Number(own.times))) : [];
+  const lists = [...schools.map((school) => daysFrom(asked, school.days)), ownDates];
+  const datesKey = JSON.stringify([question, choice.dose, lists]);
+  const { answer: scored } = useAnswer(
+    reckoner,
+    (remote) => remote.dates(file, question, choice.dose, lists),
+    datesKey,
+  );
 
-  const choose = (next: RemedyId) => {
-    setRemedy(next);
-    const [usual] = remedyOf(next).techniques;
-    form.setValue("mix", mixesOf(next)[0]!);
-    form.setValue("technique", usual!);
-    if (form.getValues("basis") !== "own") form.setValue("basis", "reckoned");
+  const reckoned = chosenPlan(choice, compared.answer) ?? scored?.recommended ?? null;
+  const options: DatedOption[] = [
+    { basis: "reckoned", dates: first ? (reckoned?.dates ?? []) : [], score: reckoned },
+    ...schools.map((school, i) => ({
+      basis: school.id as AdoptPlan["basis"],
+      dates: lists[i]!,
+      score: scored?.scores[i] ?? null,
+    })),
+    { basis: "own", dates: ownDates, score: scored?.scores[schools.length] ?? null },
+  ];
+  const option = options.find(({ basis }) => basis === choice.basis) ?? options[0]!;
+  // Written as one text, so that the form is told only when something has changed.
+  const told = JSON.stringify([choice, option.dates, option.score?.pOver ?? null]);
+  useEffect(() => {
+    const [chosen, dates, pOver] = JSON.parse(told) as [Choice, Day[], number | null];
+    form.setValue("dates", dates);
+    form.setValue("pOver", pOver);
+    form.setValue("basis", chosen.basis);
+    form.setValue("technique", chosen.dose.technique);
+    const knock = chosen.basis === "reckoned" ? chosen.knockDown : null;
+    form.setValue("knockDown", knock && { mix: mixFor(knock.remedy, plant), technique: knock.technique });
+  }, [told, form, plant]);
+
+  const choose = (next: Choice) => {
+    if (next.dose.remedy !== remedy) form.setValue("mix", mixFor(next.dose.remedy, plant));
     form.clearErrors();
+    setChoice(next);
   };
   const mix = form.watch("mix") as MixId;
+  const byHand = (dose: Partial<Choice["dose"]>) =>
+    choose({
+      dose: { ...choice.dose, ...dose },
+      knockDown: null,
+      approach: null,
+      basis: choice.basis === "own" ? "own" : "reckoned",
+    });
   return (
     <form onSubmit={submit} noValidate>
-      <fieldset className="mb-3">
-        <legend className="fs-6 fw-semibold mb-1">Remedy</legend>
-        <div className="d-flex flex-wrap gap-2">
-          {remedyIds.map((id) => (
-            <div key={id}>
-              <input
-                type="radio"
-                className="btn-check"
-                name="remedy"
-                id={`remedy-${id}`}
-                checked={remedy === id}
-                onChange={() => choose(id)}
-              />
-              <label className="btn btn-outline-primary" htmlFor={`remedy-${id}`}>
-                {remedyNames[id]}
-              </label>
-            </div>
+      <div className="row">
+        <div className="col-sm-5 mb-3">
+          <Form.Label htmlFor="first-day" className="fw-semibold mb-1">
+            First treatment
+          </Form.Label>
+          <Form.Control
+            id="first-day"
+            type="date"
+            value={firstTyped}
+            onChange={(event) => setFirst(event.target.value)}
+          />
+          <div className="text-danger-emphasis fw-semibold" role={first ? undefined : "alert"}>
+            {first ? "" : "Write a day of the calendar."}
+          </div>
+        </div>
+      </div>
+      <Panel title="Compared">
+        {compared.failed && (
+          <p className="mb-0">From this day on nothing can be reckoned: it lies before the case began.</p>
+        )}
+        {!compared.failed && !compared.answer && (
+          <div className="progress" role="progressbar" aria-label="Reckoning" aria-valuenow={Math.round(share * 100)}>
+            <div className="progress-bar" style={{ width: `${share * 100}%` }} />
+          </div>
+        )}
+        {!compared.failed && compared.answer && (
+          <>
+            <p>
+              You want {percent(target)}. Waiting alone comes to {percent(compared.answer.without.pOver)} by{" "}
+              {dayInWords(compared.answer.without.by)}.
+              {compared.answer.fewest === null &&
+                " No way here reaches what you want within what the remedies allow: the best of each is shown."}
+            </p>
+            <CompareTable comparison={compared.answer} plant={plant} potCm={potCm} choice={choice} onChoose={choose} />
+          </>
+        )}
+      </Panel>
+      <Panel title="Your choice">
+        <div className="d-flex flex-wrap gap-2 mb-3" role="group" aria-label="Remedy">
+          {remedyIds.map((id: RemedyId) => (
+            <button
+              key={id}
+              type="button"
+              className={`btn ${remedy === id ? "btn-primary" : "btn-outline-primary"}`}
+              aria-pressed={remedy === id}
+              onClick={() => byHand({ remedy: id, technique: remedyOf(id).techniques[0]! })}
+            >
+              {remedyNames[id]}
+            </button>
           ))}
         </div>
-      </fieldset>
-      <SelectField form={form} name="mix" label="Mix" options={mixesOf(remedy).map((id) => [id, mixNames[id]])} />
-      <ChoiceField
-        form={form}
-        name="technique"
-        label="How"
-        options={remedyOf(remedy).techniques.map((id) => [id, techniqueNames[id]])}
-      />
-      {mixes[mix].remedy === remedy && (
-        <Cautions mix={mix} plant={plant} technique={form.watch("technique") as TechniqueId} />
-      )}
-      <DatesTable
-        form={form}
-        options={options}
-        proposal={proposal}
-        first={first}
-        onFirst={setFirst}
-        own={own}
-        onOwn={setOwn}
-        start={start}
-      />
-      <SubmitRow form={form} trouble={trouble} label="Adopt this plan" />
+        {choice.knockDown && choice.basis === "reckoned" && (
+          <p>
+            The first time with {mixNames[mixFor(choice.knockDown.remedy, plant)].toLowerCase()}:{" "}
+            {techniqueNames[choice.knockDown.technique].toLowerCase()}. Then:
+          </p>
+        )}
+        <SelectField form={form} name="mix" label="Mix" options={mixesOf(remedy).map((id) => [id, mixNames[id]])} />
+        <ChoiceField
+          form={form}
+          name="technique"
+          label="How"
+          options={remedyOf(remedy).techniques.map((id) => [id, techniqueNames[id]])}
+          onChoose={(id) => byHand({ technique: id as TechniqueId })}
+        />
+        {mixesOf(remedy).includes(mix) && <Cautions mix={mix} plant={plant} technique={technique} />}
+        <h3>What anyone can check by hand</h3>
+        <ul className="ps-3">
+          {boundSentences(repeatBounds(pest, remedy, meanC)).map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+        <DatesTable
+          form={form}
+          options={options}
+          basis={choice.basis}
+          onBasis={(basis) => setChoice((before) => ({ ...before, basis }))}
+          own={own}
+          onOwn={setOwn}
+        />
+        <SubmitRow form={form} trouble={trouble} label="Adopt this plan" />
+      </Panel>
     </form>
   );
-}
-
-/** Days 0, n, 2n … for a count; nothing that makes no sense gives dates. */
-function spread(everyDays: number, times: number): number[] {
-  if (!(everyDays >= 1 && everyDays <= 60 && times >= 1 && times <= 24)) return [];
-  return Array.from({ length: Math.floor(times) }, (_, i) => i * Math.floor(everyDays));
 }

@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { recordTreatmentAction } from "@/app/_parts/actions";
 import { recordTreatment } from "@/core/facts/deeds";
-import type { Plan } from "@/core/facts/records";
+import { doseOf, type Plan } from "@/core/facts/records";
 import { mixes, mixIds, type MixId } from "@/core/mixing/mixes";
 import type { SpotId } from "@/core/plants/spots";
 import { remedyOf, type TechniqueId } from "@/core/remedies/remedies";
@@ -42,6 +42,7 @@ const isBelow = (spot: SpotId) => spot === "roots" || spot === "pot";
 export function TreatForm({ caseId, plan, plant, spots, volumeMl, measuring, nowLocal, then }: Props) {
   const router = useRouter();
   const open = plan?.steps.filter((step) => step.kind === "treat" && step.doneOn === null) ?? [];
+  const next = plan && (open[0] ? doseOf(plan, open[0]) : plan);
   const { form, submit, trouble } = useDeed({
     schema: recordTreatment,
     action: recordTreatmentAction,
@@ -49,8 +50,8 @@ export function TreatForm({ caseId, plan, plant, spots, volumeMl, measuring, now
       id: uuidv7(),
       caseId,
       stepId: open[0]?.id ?? "",
-      mix: plan?.mix ?? ("alcoholHalf" as MixId),
-      technique: plan?.technique ?? ("dab" as TechniqueId),
+      mix: next?.mix ?? ("alcoholHalf" as MixId),
+      technique: next?.technique ?? ("dab" as TechniqueId),
       volumeMl: String(volumeMl),
       spots: spots.filter((spot) => !isBelow(spot)),
       at: nowLocal,

@@ -6,7 +6,7 @@ import { PlanForm } from "../_parts/PlanForm";
 export const metadata: Metadata = { title: "Plan" };
 
 export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
-  const { view, today } = await caseOf(params);
+  const { context, view, today } = await caseOf(params);
   const { plant, place, sensitivities } = view.view;
   return (
     <>
@@ -17,13 +17,21 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
         One treatment never ends it: eggs and hidden animals survive, so the repeats must catch each hatch before it
         lays. Reckoned for {place.meanC} °C, the temperature of {place.name}.
       </p>
-      <PlanForm
-        caseId={view.found.id}
-        pest={view.found.pest}
-        meanC={place.meanC}
-        today={today}
-        plant={{ sensitivities, inFlower: plant.inFlower }}
-      />
+      {view.file ? (
+        <PlanForm
+          caseId={view.found.id}
+          pest={view.found.pest}
+          meanC={place.meanC}
+          today={today}
+          plant={{ sensitivities, inFlower: plant.inFlower }}
+          potCm={plant.potCm}
+          file={view.file}
+          workDays={context.collection.workDays}
+          target={context.collection.planPercent / 100}
+        />
+      ) : (
+        <p>No look that stands has found anything, so there is nothing to plan against.</p>
+      )}
     </>
   );
 }

@@ -1,11 +1,8 @@
-import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { day, daysBetween } from "../climate/days";
-import { pestIds, pests } from "../pests/pests";
-import { remedies, remedyIds } from "../remedies/remedies";
+import { pests } from "../pests/pests";
+import { remedyIds } from "../remedies/remedies";
 import { schools, schoolsFor } from "../remedies/schools";
 import { isReached, repeatBounds } from "./bounds";
-import { proposeDates } from "./proposal";
 
 describe("the two bounds", () => {
   // By hand from the pest table: degree-days over degrees above the threshold.
@@ -64,55 +61,6 @@ describe("the two bounds", () => {
 
   it("has no answer where it is too cold for development", () => {
     expect(repeatBounds("spiderMite", "soap", 9)).toMatchObject({ repeatWithinDays: null, keepOnDays: null });
-  });
-});
-
-describe("proposed dates", () => {
-  const first = day("2026-11-01");
-  const combos = fc.tuple(
-    fc.constantFrom(...pestIds),
-    fc.constantFrom(...remedyIds),
-    fc.double({ min: 5, max: 35, noNaN: true }),
-  );
-
-  it("mealybugs with alcohol at 22 °C: weekly, three times, as practitioners do", () => {
-    expect(proposeDates("mealybug", "alcohol", 22, first).dates).toEqual(["2026-11-01", "2026-11-08", "2026-11-15"]);
-  });
-
-  it("keeps every promise it makes, at any warmth", () => {
-    fc.assert(
-      fc.property(combos, ([pest, remedy, meanC]) => {
-        const { dates, intervalDays, bounds, limits } = proposeDates(pest, remedy, meanC, first);
-        expect(dates.length).toBeGreaterThanOrEqual(3);
-        expect(dates.length).toBeLessThanOrEqual(12);
-        expect(intervalDays).toBeGreaterThanOrEqual(remedies[remedy].smallestIntervalDays);
-        expect(intervalDays).toBeLessThanOrEqual(7);
-        if (bounds.repeatWithinDays !== null && !limits.includes("slowerThanBound")) {
-          expect(intervalDays).toBeLessThanOrEqual(bounds.repeatWithinDays);
-        }
-        if (bounds.keepOnDays !== null && !limits.includes("cutAtTwelve")) {
-          expect(daysBetween(dates[0]!, dates.at(-1)!)).toBeGreaterThan(bounds.keepOnDays);
-        }
-      }),
-    );
-  });
-
-  it("warmer never asks for a longer interval", () => {
-    fc.assert(
-      fc.property(combos, ([pest, remedy, meanC]) => {
-        const cool = proposeDates(pest, remedy, Math.max(meanC, 12), first);
-        const warm = proposeDates(pest, remedy, Math.max(meanC, 12) + 4, first);
-        expect(warm.intervalDays).toBeLessThanOrEqual(cool.intervalDays);
-      }),
-    );
-  });
-
-  it.each([
-    ["too cold for mites", "spiderMite", "soap", 8, "tooCold"],
-    ["sprays reach no root mealybug", "rootMealybug", "neem", 22, "remedyTooWeak"],
-    ["thrips emerge and lay faster than oil may be sprayed", "thrips", "oil", 24, "slowerThanBound"],
-  ] as const)("says why it had to give way: %s", (_why, pest, remedy, meanC, limit) => {
-    expect(proposeDates(pest, remedy, meanC, first).limits).toContain(limit);
   });
 });
 

@@ -1,0 +1,45 @@
+"use client";
+
+import dynamic from "next/dynamic";
+import type { DatedDose } from "@/core/casefile/draw";
+import type { CaseFileInput } from "@/core/casefile/schema";
+import type { Day } from "@/core/climate/days";
+import type { Mark } from "@/ui/charts/CaseChart";
+import { Panel } from "@/ui/Panel";
+import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
+import { WhatIf } from "./WhatIf";
+
+// Charts are heavy: they come when a picture is there to be drawn.
+const Picture = dynamic(() => import("./Picture").then((module) => module.Picture), {
+  ssr: false,
+  loading: () => <p className="mb-0">Drawing …</p>,
+});
+
+interface Props {
+  readonly file: CaseFileInput;
+  readonly coming: readonly DatedDose[];
+  readonly marks: readonly Mark[];
+  readonly today: Day;
+  readonly until: Day;
+  readonly open: boolean;
+  readonly pClear: number | null;
+}
+
+/** What the engine draws and supposes for a case, reckoned in the browser's own worker. */
+export function CaseReckoned({ file, coming, marks, today, until, open, pClear }: Props) {
+  const reckoner = useReckoner();
+  const key = JSON.stringify([file, coming, until]);
+  const { answer, failed } = useAnswer(reckoner, (remote) => remote.draw(file, coming, until), key);
+  return (
+    <>
+      <Panel title="How many are likely left">
+        {failed && (
+          <p className="mb-0">The picture could not be reckoned here. The judgement above stands without it.</p>
+        )}
+        {!failed && !answer && <p className="mb-0">Reckoning …</p>}
+        {answer && <Picture picture={answer} marks={marks} today={today} />}
+      </Panel>
+      {open && pClear !== null && <WhatIf reckoner={reckoner} file={file} pClear={pClear} />}
+    </>
+  );
+}

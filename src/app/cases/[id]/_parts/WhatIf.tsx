@@ -1,0 +1,74 @@
+"use client";
+
+import { useState } from "react";
+import Form from "react-bootstrap/Form";
+import type { CaseFileInput } from "@/core/casefile/schema";
+import type { Supposition } from "@/core/casefile/whatIf";
+import { Panel } from "@/ui/Panel";
+import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
+import { percent } from "@/wording/chances";
+
+const nothing: Supposition = { sprayMore: false, daysLate: 0, betterReach: false, cleanLook: null };
+const looks = [
+  ["", "no further look"],
+  ["lamp", "with a lamp"],
+  ["loupe", "with lamp and loupe"],
+  ["unpotted", "unpotted, over a tray"],
+] as const;
+
+/** Suppositions, and what they make of the certainty, at once. */
+export function WhatIf({ reckoner, file, pClear }: { reckoner: ReckonerHandle; file: CaseFileInput; pClear: number }) {
+  const [supposed, setSupposed] = useState(nothing);
+  const key = JSON.stringify(supposed);
+  const { answer } = useAnswer(reckoner, (remote) => remote.whatIf(file, supposed), key);
+  const set = (change: Partial<Supposition>) => setSupposed((before) => ({ ...before, ...change }));
+  const treated = file.events.some((event) => event.type === "treatment");
+  const shown = answer ?? pClear;
+  return (
+    <Panel title="What if">
+      <p className="fs-5 mb-2" aria-live="polite">
+        <span className="fw-semibold">{percent(shown)}</span> likely over
+        {Math.abs(shown - pClear) >= 0.005 && (
+          <span className="text-body-secondary"> instead of {percent(pClear)}</span>
+        )}
+      </p>
+      <Form.Check
+        id="what-if-spray"
+        label="One treatment more, today, like the last"
+        disabled={!treated}
+        checked={supposed.sprayMore}
+        onChange={(event) => set({ sprayMore: event.target.checked })}
+      />
+      <Form.Check
+        id="what-if-reach"
+        label="Every joint swabbed after each spray"
+        disabled={!treated}
+        checked={supposed.betterReach}
+        onChange={(event) => set({ betterReach: event.target.checked })}
+      />
+      <Form.Group controlId="what-if-late" className="mb-2">
+        <Form.Label className="mb-1">Treated later than it was, after the first: {supposed.daysLate} days</Form.Label>
+        <Form.Range
+          min={0}
+          max={7}
+          disabled={!treated}
+          value={supposed.daysLate}
+          onChange={(event) => set({ daysLate: Number(event.target.value) })}
+        />
+      </Form.Group>
+      <Form.Group controlId="what-if-look">
+        <Form.Label className="mb-1">A look at the whole plant now that finds nothing</Form.Label>
+        <Form.Select
+          value={supposed.cleanLook ?? ""}
+          onChange={(event) => set({ cleanLook: (event.target.value || null) as Supposition["cleanLook"] })}
+        >
+          {looks.map(([value, label]) => (
+            <option key={value} value={value}>
+              {label}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+    </Panel>
+  );
+}

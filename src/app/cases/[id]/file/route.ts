@@ -1,0 +1,16 @@
+import { currentContext } from "@/app/_parts/context";
+import { readCase } from "@/operations/readCase";
+
+/** A case in the open case format. */
+export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  const { id } = await params;
+  const view = await readCase(await currentContext(), id);
+  if (!view?.file) return new Response("There is no such case.\n", { status: 404 });
+  const name = `${view.view.plant.code}-${view.found.pest}`.replaceAll(/[^A-Za-z0-9-]+/g, "-");
+  return new Response(`${JSON.stringify(view.file, null, 1)}\n`, {
+    headers: {
+      "content-type": "application/json",
+      "content-disposition": `attachment; filename="${name}.case.json"`,
+    },
+  });
+}

@@ -1,0 +1,39 @@
+import { addDays, type Day } from "../climate/days";
+import type { PestId } from "../pests/pests";
+import { spotsOf, type GrowthFormId } from "../plants/growthForms";
+import type { CaseFileInput } from "./schema";
+
+/** Day 0 of every case on the bench; it stands for no day in particular. */
+export const BENCH_DAY = "2000-01-03" as Day;
+
+/** A case to try plans on. */
+export interface BenchCase {
+  readonly pest: PestId;
+  readonly form: GrowthFormId;
+  readonly meanC: number;
+  /** Live animals that a look with a lamp at the whole plant sees on day 0, and leaves in place. */
+  readonly found: number;
+}
+
+/** The case file of a case on the bench: found on day 0, and nothing done yet. */
+export function benchFile({ pest, form, meanC, found }: BenchCase): CaseFileInput {
+  return {
+    format: "wary-petal.case",
+    version: 1,
+    pest,
+    plant: { growthForm: form },
+    temperature: meanC,
+    timeStepDays: 0.25,
+    scenarios: "all",
+    events: [
+      {
+        type: "inspection",
+        at: BENCH_DAY,
+        found,
+        removed: false,
+        look: { with: "lamp", spots: [...spotsOf(form)] },
+      },
+    ],
+    asOf: addDays(BENCH_DAY, 1),
+  };
+}

@@ -1,0 +1,15 @@
+/** A probability as whole per cents: "83 %"; what is not quite nothing or certain says so. */
+export function percent(p: number): string {
+  if (p > 0 && p < 0.005) return "under 1 %";
+  if (p < 1 && p >= 0.995) return "over 99 %";
+  return `${Math.round(p * 100)} %`;
+}
+
+/** An expected number of animals, with no more digits than it deserves: "about 40", "about 3", "0.2", "under 0.01". */
+export function expectedCount(n: number): string {
+  if (n >= 1000) return `about ${Math.round(n / 100) * 100}`;
+  if (n >= 10) return `about ${Math.round(n)}`;
+  if (n >= 0.095) return `${Math.round(n * 10) / 10}`;
+  if (n >= 0.01) return `${Math.round(n * 100) / 100}`;
+  return n > 0 ? "under 0.01" : "0";
+}

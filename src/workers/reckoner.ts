@@ -1,0 +1,33 @@
+import { expose } from "comlink";
+import { compareFor, datesFor, type DatedComparison, type PlanQuestion } from "@/core/casefile/ask";
+import { drawCase, type DatedDose } from "@/core/casefile/draw";
+import { caseFile, type CaseFileInput } from "@/core/casefile/schema";
+import { pClearIf, type Supposition } from "@/core/casefile/whatIf";
+import type { Day } from "@/core/climate/days";
+import type { Dose } from "@/core/planning/approaches";
+
+/** The core's heavy reckoning, out of the page's way. Case files go in, plain data comes out. */
+const reckoner = {
+  draw: (file: CaseFileInput, coming: readonly DatedDose[], until: Day) =>
+    drawCase(caseFile.parse(file), coming, until),
+  whatIf: (file: CaseFileInput, supposition: Supposition) => pClearIf(caseFile.parse(file), supposition),
+  dates: (file: CaseFileInput, question: PlanQuestion, dose: Dose, lists: readonly (readonly Day[])[]) =>
+    datesFor(caseFile.parse(file), question, dose, lists),
+  compare: async (
+    file: CaseFileInput,
+    question: PlanQuestion,
+    barred: readonly string[],
+    onProgress: (share: number) => Promise<void> | void,
+  ): Promise<DatedComparison> => {
+    const run = compareFor(caseFile.parse(file), question, barred);
+    for (;;) {
+      const next = run.next();
+      if (next.done) return next.value;
+      await onProgress(next.value);
+    }
+  },
+};
+
+export type Reckoner = typeof reckoner;
+
+expose(reckoner);

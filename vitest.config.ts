@@ -9,7 +9,12 @@ export default defineConfig({
     projects: [
       {
         extends: true,
-        test: { name: "unit", include: ["src/{core,wording,ui,cli}/**/*.test.{ts,tsx}", "scripts/**/*.test.ts"] },
+        test: {
+          name: "unit",
+          include: ["src/{core,wording,ui,cli}/**/*.test.{ts,tsx}", "scripts/**/*.test.ts"],
+          // Some reckon for a second; a loaded machine makes that several.
+          testTimeout: 60_000,
+        },
       },
       {
         extends: true,

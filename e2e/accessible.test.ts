@@ -21,6 +21,8 @@ const addresses = [
   `${aCase}/treat`,
   `${aCase}/close`,
   "/mixing",
+  "/almanac",
+  "/almanac/life-cycle",
   "/settings",
 ];
 
@@ -40,6 +42,8 @@ describe.each([
   it.each(addresses)("%s", async (address) => {
     const { page } = app;
     await page.open(address);
+    // What is reckoned in the browser belongs to the page.
+    await page.settled();
     const { violations } = await new AxeBuilder(page.driver).analyze();
     expect(violations.map((v) => `${v.id}: ${v.nodes.map((node) => node.html).join(" ")}`)).toEqual([]);
     expect(await page.driver.executeScript("return document.documentElement.scrollWidth")).toBeLessThanOrEqual(

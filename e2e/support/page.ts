@@ -85,6 +85,17 @@ export class Page {
       .catch(() => "");
   }
 
+  /** Waits until nothing on the page is being reckoned or drawn any more. */
+  async settled(): Promise<void> {
+    const waiting = /Reckoning …|Drawing …/;
+    const progress = () => this.driver.findElements(By.css("main [role=progressbar]"));
+    await this.driver.wait(
+      async () => !waiting.test(await this.text()) && (await progress()).length === 0,
+      WAIT_MS,
+      "the page never stopped reckoning",
+    );
+  }
+
   async heading(): Promise<string> {
     return this.driver.findElement(By.css("h1")).getText();
   }

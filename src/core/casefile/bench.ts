@@ -28,7 +28,8 @@ export function benchFile({ pest, form, meanC, found }: BenchCase): CaseFileInpu
     events: [
       {
         type: "inspection",
-        at: BENCH_DAY,
+        // At dusk, like everything at the bench.
+        at: `${BENCH_DAY}T18:00:00Z`,
         found,
         removed: false,
         look: { with: "lamp", spots: [...spotsOf(form)] },

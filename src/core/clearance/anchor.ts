@@ -1,3 +1,4 @@
+import { ln, ln1p } from "../numerics/exponential";
 import type { Layout } from "../population/layout";
 import { logNegativeBinomial } from "./gamma";
 
@@ -90,8 +91,8 @@ export function logProbability(layout: Layout, { unseen, seen, seenShares, shape
       seenOnes += seenShares[i]! * v[i]!;
     }
   }
-  const ofSeen = seen === 0 ? 0 : seen * Math.log(seenOnes);
-  return ofSeen - shape * Math.log1p(short / shape);
+  const ofSeen = seen === 0 ? 0 : seen * ln(seenOnes);
+  return ofSeen - shape * ln1p(short / shape);
 }
 
 /** Σ aᵢ bᵢ over the types, past the end left out. */

@@ -1,3 +1,5 @@
+import { ln } from "../numerics/exponential";
+
 /** Coefficients for g = 7. Source: Lanczos 1964 approximation as tabulated by P. Godfrey; from memory. */
 const LANCZOS = [
   0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059,
@@ -10,12 +12,13 @@ const LANCZOS = [
  */
 export function logGamma(x: number): number {
   if (!(x > 0)) throw new RangeError(`Γ is asked for at ${x}`);
-  if (x < 0.5) return Math.log(Math.PI / Math.sin(Math.PI * x)) - logGamma(1 - x);
+  // Γ(x + 1) = x Γ(x): below ½ the series is better asked one further up.
+  if (x < 0.5) return logGamma(x + 1) - ln(x);
   const [first, ...rest] = LANCZOS;
   const shifted = x - 1;
   const t = shifted + 7.5;
   const sum = rest.reduce((series, coefficient, i) => series + coefficient / (shifted + i + 1), first as number);
-  return 0.5 * Math.log(2 * Math.PI) + (shifted + 0.5) * Math.log(t) - t + Math.log(sum);
+  return 0.5 * ln(2 * Math.PI) + (shifted + 0.5) * ln(t) - t + ln(sum);
 }
 
 /**
@@ -25,8 +28,8 @@ export function logGamma(x: number): number {
  */
 export function logNegativeBinomial(count: number, shape: number, mean: number): number {
   if (!(count >= 0 && shape > 0 && mean >= 0)) throw new RangeError(`no probability of ${count} at mean ${mean}`);
-  const none = shape * Math.log(shape / (shape + mean));
+  const none = shape * ln(shape / (shape + mean));
   if (count === 0) return none;
   const ways = logGamma(count + shape) - logGamma(shape) - logGamma(count + 1);
-  return ways + none + count * Math.log(mean / (shape + mean));
+  return ways + none + count * ln(mean / (shape + mean));
 }

@@ -1,3 +1,4 @@
+import { exp, ln } from "../numerics/exponential";
 import { byStage } from "../population/layout";
 import { backward, forward, passages, type Passage } from "../population/passage";
 import { stableGrowth, type StableGrowth } from "../population/stable";
@@ -71,12 +72,12 @@ export function reckonTimeline(timeline: Timeline, asOfDays: number, scenarios: 
     const { anchor, logLikelihood } = follow(base, scenario, lastFind);
     const unseen = pastBackward(base, scenario, ones(layout.length));
     const logUnseen = logProbability(layout, anchor, unseen);
-    return { scenario, anchor, logUnseen, logWeight: Math.log(scenario.prior) + logLikelihood + logUnseen };
+    return { scenario, anchor, logUnseen, logWeight: ln(scenario.prior) + logLikelihood + logUnseen };
   });
   const weights = normalised(believed.map((b) => b.logWeight));
   const scenarioPClear = believed.map((b) => {
     const gone = pastBackward(base, b.scenario, nobody(layout.length, layout));
-    return Math.exp(logProbability(layout, b.anchor, gone) - b.logUnseen);
+    return exp(logProbability(layout, b.anchor, gone) - b.logUnseen);
   });
   return { ...base, believed, weights, scenarioPClear, pClear: dotOf(weights, scenarioPClear) };
 }
@@ -160,7 +161,7 @@ export function pGone(reckoning: Reckoning, goneBy: (scenario: Scenario) => Floa
   const { timeline, believed, weights } = reckoning;
   const each = believed.map(({ scenario, anchor, logUnseen }) => {
     const gone = pastBackward(reckoning, scenario, goneBy(scenario));
-    return Math.exp(logProbability(timeline.layout, anchor, gone) - logUnseen);
+    return exp(logProbability(timeline.layout, anchor, gone) - logUnseen);
   });
   return dotOf(weights, each);
 }
@@ -200,7 +201,7 @@ export function followEach(
 
 function normalised(logs: readonly number[]): number[] {
   const greatest = Math.max(...logs);
-  const weights = logs.map((log) => Math.exp(log - greatest));
+  const weights = logs.map((log) => exp(log - greatest));
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   return weights.map((weight) => weight / total);
 }

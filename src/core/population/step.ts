@@ -1,3 +1,4 @@
+import { exp } from "../numerics/exponential";
 import { degreeDaysPerDay } from "../climate/degreeDays";
 import type { LifeStage } from "../pests/pests";
 import type { Layout } from "./layout";
@@ -65,14 +66,14 @@ export function ratesOf(
   const { stages } = layout.pest;
   const warmth = degreeDaysPerDay(layout.pest, meanC);
   const layFactor = effects.reduce((product, effect) => product * effect.layFactor, 1);
-  const toSheltered = 1 - Math.exp(-sites.mixPerDay * sites.shelteredShare * dt);
-  const toOpen = 1 - Math.exp(-sites.mixPerDay * (1 - sites.shelteredShare) * dt);
+  const toSheltered = 1 - exp(-sites.mixPerDay * sites.shelteredShare * dt);
+  const toOpen = 1 - exp(-sites.mixPerDay * (1 - sites.shelteredShare) * dt);
   const perStage = (rate: (stage: LifeStage, i: number) => number) => Float64Array.from(stages, rate);
   const hazard = (i: number) => effects.reduce((sum, effect) => sum + effect.dailyHazard[i]!, 0);
   return {
     layout,
     advance: perStage((stage) => (stage.substages * warmth * dt) / stage.degreeDays),
-    survive: perStage((stage, i) => Math.exp(-(stage.dailyDeath + hazard(i)) * dt)),
+    survive: perStage((stage, i) => exp(-(stage.dailyDeath + hazard(i)) * dt)),
     lay: perStage((stage) => ((stage.femaleEggs ?? 0) / stage.degreeDays) * warmth * dt * layFactor),
     toSheltered: perStage((stage) => (stage.mobile ? toSheltered : 0)),
     toOpen: perStage((stage) => (stage.mobile ? toOpen : 0)),
@@ -133,8 +134,8 @@ export function stepBackward(rates: StepRates, eggs: number, v: Float64Array): v
     const inward = rates.toSheltered[stage]!;
     const outward = rates.toOpen[stage]!;
     // What its eggs come to is the same for all substages of a stage.
-    const eggsOpen = laid > 0 ? Math.exp(laid * eggOpen) : 1;
-    const eggsSheltered = laid > 0 ? Math.exp(laid * eggSheltered) : 1;
+    const eggsOpen = laid > 0 ? exp(laid * eggOpen) : 1;
+    const eggsSheltered = laid > 0 ? exp(laid * eggSheltered) : 1;
     const end = firstOf[stage + 1]!;
     for (let i = firstOf[stage]!; i < end; i++) {
       const nextOpen = v[i + 1]!;

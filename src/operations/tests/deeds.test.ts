@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
 import type { Day } from "@/core/climate/days";
+import { spotsOf } from "@/core/plants/growthForms";
 import { scopeOf, type Context } from "../context";
 import { addPlant } from "../addPlant";
 import { adoptPlan } from "../adoptPlan";
@@ -248,9 +249,11 @@ describe("closing", () => {
   it("the whole way: find, treat, look twice, clear, and a new find opens a new case", async () => {
     const id = await plantOn(context, shelf);
     const caseId = await openCaseOn(context, id, 50);
-    for (const ago of [50, 43, 36]) await recordTreatment(context, aTreatment(caseId, ago));
-    await recordLook(context, aLook(id, 28));
-    await recordLook(context, aLook(id, 21));
+    const thorough = { technique: "sprayAndSwab", spots: [...spotsOf("trailingVine")] } as const;
+    for (const ago of [50, 46, 42, 38]) await recordTreatment(context, aTreatment(caseId, ago, thorough as object));
+    for (const ago of [28, 21]) {
+      await recordLook(context, aLook(id, ago, { tool: "loupe", spots: [...spotsOf("trailingVine")] }));
+    }
     const before = (await readCase(context, caseId))!;
     expect(before.clearance.notYet).toEqual([]);
     expect(before.view.card).toMatchObject({ state: "surer", petals: 5 });
@@ -364,13 +367,15 @@ describe("settings and places", () => {
     expect(await stateOf(id)).toBe("clear");
   });
 
-  it("a warmer place shortens the generation of the cases there", async () => {
+  it("a warmer place, from today on, changes what is to come and not what was", async () => {
     const id = await plantOn(context, other);
     const caseId = await openCaseOn(context, id, 35);
-    for (const ago of [20, 10]) await recordLook(context, aLook(id, ago));
-    expect((await readPlant(context, id))!.card.petals).toBeLessThan(5);
+    const before = (await readCase(context, caseId))!.file!;
     await editPlace(context, { placeId: other, name: "Warm shelf", meanC: 25 });
-    expect((await readPlant(context, id))!.card.petals).toBe(5);
-    expect((await readCase(context, caseId))!.generationDays).toBe(30);
+    const view = (await readCase(context, caseId))!;
+    expect(view.generationDays).toBe(30);
+    const warmth = (file: typeof before) => (file.temperature as { dailyMeanC: number[] }).dailyMeanC;
+    expect(warmth(before).slice(-2)).toEqual([20, 20]);
+    expect(warmth(view.file!).slice(-2)).toEqual([20, 25]);
   });
 });

@@ -1,11 +1,13 @@
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
 import type { Day } from "@/core/climate/days";
+import { spotsOf } from "@/core/plants/growthForms";
 import { adoptPlan } from "../adoptPlan";
 import { archivePlant } from "../archivePlant";
 import { closeCase } from "../closeCase";
 import { today, type Context } from "../context";
 import { readBenches } from "../readBenches";
+import { readCase } from "../readCase";
 import { readCases } from "../readCases";
 import { readPlant } from "../readPlant";
 import { readToday } from "../readToday";
@@ -13,6 +15,8 @@ import { recordLook } from "../recordLook";
 import { recordTreatment } from "../recordTreatment";
 import { setApart } from "../setApart";
 import { aLook, aTreatment, daysAgo, freshCollection, openCaseOn, plantOn, wall } from "./bench";
+
+const allSpots = [...spotsOf("trailingVine")];
 
 let context: Context;
 let shelf: string;
@@ -101,13 +105,20 @@ describe("today", () => {
 });
 
 describe("the calendar moves on", () => {
-  it("a clean case ripens by itself: the first reader of a day sees the new petals", async () => {
+  it("a treated case ripens by itself: the first reader of a day sees what is known then", async () => {
     const id = await plantOn(context, shelf);
-    await openCaseOn(context, id, 29);
-    for (const ago of [15, 7]) await recordLook(context, aLook(id, ago));
-    expect((await readPlant(context, id))!.card.petals).toBe(4);
-    // Egg to adult at 25 °C is 30 days: met on the thirtieth.
-    expect((await readPlant(daysAgo(context, -1), id))!.card.petals).toBe(5);
+    const caseId = await openCaseOn(context, id, 29);
+    for (const ago of [29, 26, 23, 20]) {
+      await recordTreatment(context, aTreatment(caseId, ago, { technique: "sprayAndSwab", spots: allSpots }));
+    }
+    for (const ago of [15, 8]) await recordLook(context, aLook(id, ago, { spots: allSpots, tool: "loupe" }));
+    const sure = async (at: Context) => (await readCase(at, caseId))!.judged!.judgement.assessment.pClear;
+    const now = await sure(context);
+    expect(await sure(daysAgo(context, -20))).toBeGreaterThan(now);
+    // Egg to adult at 25 °C is 30 days: not yet on the 29th, and no more reason against it on the 30th.
+    const reasons = async (at: Context) => (await readCase(at, caseId))!.clearance.notYet.map((reason) => reason.code);
+    expect(await reasons(context)).toContain("generation_not_over");
+    expect(await reasons(daysAgo(context, -1))).not.toContain("generation_not_over");
   });
 
   it("a day begins at midnight where the collection is", async () => {

@@ -44,7 +44,13 @@ export function CaseChart({ picture, marks, today, dayLabel = shortDay }: Props)
   const data = picture.points.map((point) => rowOf(point, today));
   const most = Math.max(1, ...picture.points.map((point) => point.high));
   const top = TICKS.find((tick) => tick >= most) ?? most;
-  const shared = { margin: { top: 20, right: 8, bottom: 0, left: 0 }, syncId: "case", data };
+  // The table beside the chart is the way for keys and readers; the drawing itself takes no focus.
+  const shared = {
+    margin: { top: 20, right: 8, bottom: 0, left: 0 },
+    syncId: "case",
+    data,
+    accessibilityLayer: false,
+  };
   const time = {
     dataKey: "at",
     type: "number" as const,

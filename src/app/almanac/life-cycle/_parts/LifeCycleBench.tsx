@@ -11,7 +11,7 @@ import { eggToAdultDays } from "@/core/pests/stageDurations";
 import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
 import { repeatBounds } from "@/core/planning/bounds";
 import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/remedies/remedies";
-import { schools } from "@/core/remedies/schools";
+import { schools, type SchoolId } from "@/core/remedies/schools";
 import type { Mark } from "@/ui/charts/CaseChart";
 import { Panel } from "@/ui/Panel";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
@@ -34,6 +34,14 @@ const LONGEST_DAYS = 150;
 const dayOf = (n: number) => addDays(BENCH_DAY, n);
 const every = (interval: number, times: number) =>
   Array.from({ length: times }, (_, i) => i * interval).filter((day) => day <= LAST_DAY);
+
+/** The school whose schedule this is, if it is one's. */
+function schoolOf(remedy: RemedyId, technique: TechniqueId, days: readonly number[]): SchoolId | "" {
+  const same = schools.find(
+    (school) => school.remedy === remedy && school.technique === technique && String(school.days) === String(days),
+  );
+  return same?.id ?? "";
+}
 
 /** A plan to try: stages, and the chance that it is over, follow while a treatment is dragged. */
 export function LifeCycleBench() {
@@ -60,6 +68,13 @@ export function LifeCycleBench() {
   const choose = (next: RemedyId) => {
     setRemedy(next);
     if (!remedyOf(next).techniques.includes(technique)) setTechnique(remedyOf(next).techniques[0]!);
+  };
+  const follow = (id: SchoolId | "") => {
+    const school = schools.find((one) => one.id === id);
+    if (!school) return;
+    setRemedy(school.remedy);
+    setTechnique(school.technique);
+    setDays([...school.days]);
   };
   const interval = days.length > 1 ? days[1]! - days[0]! : remedyOf(remedy).smallestIntervalDays;
   return (
@@ -111,7 +126,7 @@ export function LifeCycleBench() {
             )}
           </p>
           <SprayLine days={days} lastDay={LAST_DAY} onDays={setDays} />
-          <div className="row g-2 align-items-end mb-3">
+          <div className="row gx-2">
             <div className="col-6 col-sm-3">
               <Pick
                 id="bench-times"
@@ -130,23 +145,16 @@ export function LifeCycleBench() {
                 onPick={(gap) => setDays(every(Number(gap), Math.max(days.length, 2)))}
               />
             </div>
-          </div>
-          <p className="fw-semibold mb-1">As the schools do it</p>
-          <div className="d-flex flex-wrap gap-2">
-            {schools.map((school) => (
-              <button
-                key={school.id}
-                type="button"
-                className="btn btn-outline-primary btn-sm"
-                onClick={() => {
-                  setRemedy(school.remedy);
-                  setTechnique(school.technique);
-                  setDays([...school.days]);
-                }}
-              >
-                {schoolNames[school.id]}
-              </button>
-            ))}
+            <div className="col-12 col-sm-6">
+              <Pick
+                id="bench-school"
+                label="As a school does it"
+                value={schoolOf(remedy, technique, days)}
+                ids={["", ...schools.map((school) => school.id)]}
+                names={{ ...schoolNames, "": "no school" }}
+                onPick={follow}
+              />
+            </div>
           </div>
         </Panel>
         <Panel title="What is left">

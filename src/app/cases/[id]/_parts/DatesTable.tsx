@@ -1,10 +1,8 @@
 "use client";
 
-import type { UseFormReturn } from "react-hook-form";
 import Form from "react-bootstrap/Form";
-import type { z } from "zod";
 import type { Day } from "@/core/climate/days";
-import type { AdoptPlan, adoptPlan } from "@/core/facts/deeds";
+import type { AdoptPlan } from "@/core/facts/deeds";
 import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
 import { schoolNames } from "@/wording/names";
@@ -17,18 +15,17 @@ export interface DatedOption {
 }
 
 interface Props {
-  form: UseFormReturn<z.input<typeof adoptPlan>>;
   options: readonly DatedOption[];
   basis: AdoptPlan["basis"];
   onBasis: (basis: AdoptPlan["basis"]) => void;
   own: { everyDays: string; times: string };
   onOwn: (own: { everyDays: string; times: string }) => void;
+  /** What is wrong with the dates chosen, in words. */
+  problem: string | undefined;
 }
 
 /** The dates to choose from for the remedy chosen, each with its score. */
-export function DatesTable({ form, options, basis, onBasis, own, onOwn }: Props) {
-  const errors = form.formState.errors.dates;
-  const problem = errors?.message ?? errors?.root?.message;
+export function DatesTable({ options, basis, onBasis, own, onOwn, problem }: Props) {
   return (
     <section className="mb-3">
       <h3>Dates</h3>

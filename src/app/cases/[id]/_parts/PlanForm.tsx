@@ -120,6 +120,7 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
     setChoice(next);
   };
   const mix = form.watch("mix") as MixId;
+  const datesWrong = form.formState.errors.dates;
   const byHand = (dose: Partial<Choice["dose"]>) =>
     choose({
       dose: { ...choice.dose, ...dose },
@@ -202,12 +203,12 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
           ))}
         </ul>
         <DatesTable
-          form={form}
           options={options}
           basis={choice.basis}
           onBasis={(basis) => setChoice((before) => ({ ...before, basis }))}
           own={own}
           onOwn={setOwn}
+          problem={first ? (datesWrong?.message ?? datesWrong?.root?.message) : undefined}
         />
         <SubmitRow form={form} trouble={trouble} label="Adopt this plan" />
       </Panel>

@@ -1,0 +1,126 @@
+import { Key } from "selenium-webdriver";
+import type { Driver } from "selenium-webdriver/chrome";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { idOf } from "../demo/loadDemo";
+import { assessFile } from "../src/core/casefile/assess";
+import { drawCase } from "../src/core/casefile/draw";
+import { readCaseFile } from "../src/core/casefile/read";
+import { pClearIf } from "../src/core/casefile/whatIf";
+import { addDays, type Day } from "../src/core/climate/days";
+import { openApplication, type Application } from "./support/application";
+import type { Page } from "./support/page";
+
+const running = `/cases/${idOf("case", "R01", "mealybug")}`;
+const unplanned = `/cases/${idOf("case", "L04", "softScale")}`;
+const nothing = { sprayMore: false, daysLate: 0, betterReach: false, cleanLook: null };
+
+/** Keeps every worker a page starts, so that a test may ask it what the page asks. */
+const KEEP_WORKERS = `
+  const Plain = Worker;
+  window.Worker = class extends Plain {
+    constructor(...all) { super(...all); (window.kept ??= []).push(this); }
+  };`;
+
+/** What the engine says where a keeper reads it. */
+describe("the engine in the application", () => {
+  let app: Application;
+  let page: Page;
+  beforeAll(async () => {
+    app = await openApplication();
+    page = app.page;
+    await (page.driver as Driver).sendDevToolsCommand("Page.addScriptToEvaluateOnNewDocument", {
+      source: KEEP_WORKERS,
+    });
+  });
+  afterAll(() => app.close());
+
+  const fileOf = async (address: string) => {
+    const text = await (await fetch(`${page.base}${address}/file`)).text();
+    const read = readCaseFile(text);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    return read.file;
+  };
+
+  /** Asks the page's own worker; the words of the message are those of the library that carries it. */
+  const askWorker = (method: string, ...values: unknown[]) =>
+    page.driver.executeAsyncScript<string>(
+      `const [method, values, done] = [arguments[0], arguments[1], arguments[arguments.length - 1]];
+       const worker = window.kept.at(-1);
+       const id = "asked-" + method;
+       worker.addEventListener("message", ({ data }) => data.id === id && done(JSON.stringify(data.value)));
+       const argumentList = values.map((value) => ({ type: "RAW", value }));
+       worker.postMessage({ id, type: "APPLY", path: [method], argumentList });`,
+      method,
+      values,
+    );
+
+  it("a case gives the same bytes on the server, in the page's worker and here", async () => {
+    await page.open(running);
+    await page.settled();
+    const file = await fileOf(running);
+    const here = pClearIf(file, nothing);
+    expect(await askWorker("whatIf", file, nothing)).toBe(JSON.stringify(here));
+    const assessed = assessFile(file);
+    expect(assessed.ok && assessed.assessment.pClear).toBe(here);
+    const until = addDays(file.asOf as Day, 10);
+    const coming = [{ day: addDays(file.asOf as Day, 2), dose: { remedy: "soap", technique: "spray" } as const }];
+    expect(await askWorker("draw", file, coming, until)).toBe(JSON.stringify(drawCase(file, coming, until)));
+    // The sentence at the top is the server's.
+    await page.sees(`${Math.round(here! * 100)} % likely over`);
+  });
+
+  it("what if: the certainty moves at once, and back", async () => {
+    await page.open(running);
+    await page.settled();
+    expect(await page.text()).not.toContain("instead of");
+    await page.press("One treatment more, today, like the last");
+    await page.sees("likely over instead of");
+    await page.press("One treatment more, today, like the last");
+    await page.select("A look at the whole plant now that finds nothing", "with lamp and loupe");
+    await page.sees("likely over instead of");
+  });
+
+  it("a way chosen in the comparison is adopted with its dates and its promise", async () => {
+    await page.open(`${unplanned}/plan`);
+    await page.sees("Waiting alone comes to under 1 %");
+    await page.sees("fewest");
+    const row = await page.driver.findElement({ xpath: "//tr[.//span[normalize-space()='fewest']]" });
+    const cells = (await row.getText()).replaceAll("\n", " ");
+    const [, times] = / (\d+) times /.exec(cells)!;
+    const [, chance] = / (\d+ %) by /.exec(cells)!;
+    await row.findElement({ css: "button" }).click();
+    await page.sees(`${chance} likely over by`);
+    await page.press("Adopt this plan");
+    await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
+    const text = await page.text();
+    expect(text.match(/^Treat \w+/gm)!.length).toBe(Number(times));
+    expect(text).toContain(`Kept to from today on, this plan ends it with ${chance}`);
+  });
+
+  it("on the life-cycle bench a treatment is moved with the keys, and the chance follows", async () => {
+    await page.open("/almanac/life-cycle");
+    await page.settled();
+    const said = async () => /(\d+|under 1|over 99) % likely over on day (\d+)/.exec(await page.text())!;
+    const [, one] = await said();
+    await page.select("As a school does it", "Alcohol on days 0, 6 and 13");
+    await page.driver.wait(async () => (await said())[1] !== one, 5000, "three treatments say no more than one");
+    const [, , before] = await said();
+    const last = (await page.driver.findElements({ css: "[role=slider]" })).at(-1)!;
+    await last.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
+    await page.driver.wait(
+      async () => Number((await said())[2]) === Number(before) + 2,
+      5000,
+      "the day did not follow",
+    );
+    expect(await last.getAttribute("aria-valuetext")).toBe("day 15");
+    await page.select("As a school does it", "Soap every 3 days for four weeks");
+    expect(await page.driver.findElements({ css: "[role=slider]" })).toHaveLength(10);
+  });
+
+  it("the almanac tells life at three temperatures", async () => {
+    await page.open("/almanac");
+    // 450 degree-days above 10 °C at 22 °C: 37.5 days from egg to adult mealybug.
+    await page.sees("38 days");
+    await page.sees("egg to adult");
+  });
+});

@@ -11,10 +11,8 @@ main(async () => {
   const database = await startPostgres("bench");
   atEnd(database.stop);
   const env = { ...process.env, DATABASE_URL: database.url };
-  const { code } = await run(process.execPath, ["--import", "tsx", "scripts/bench/pages.ts"], {
-    cwd: root,
-    env,
-    show: true,
-  });
-  await finish(code);
+  const tsx = ["--expose-gc", "--import", "tsx"];
+  const engine = await run(process.execPath, [...tsx, "scripts/bench/engine.ts"], { cwd: root, show: true });
+  const pages = await run(process.execPath, [...tsx, "scripts/bench/pages.ts"], { cwd: root, env, show: true });
+  await finish(engine.code || pages.code);
 });

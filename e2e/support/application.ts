@@ -1,9 +1,8 @@
-import { spawn } from "node:child_process";
 import { once } from "node:events";
 import { createServer, type AddressInfo } from "node:net";
-import { createInterface } from "node:readline";
 import pg from "pg";
 import { inject } from "vitest";
+import { startServer } from "../../scripts/lib/startServer";
 import { laptop, openBrowser, type Browser, type Size } from "./browser";
 import { Page } from "./page";
 
@@ -36,13 +35,7 @@ export async function openApplication(size: Size = laptop): Promise<Application>
   const name = `${template}_${port}`;
   await asAdmin(`create database ${name} template ${template}`);
   const databaseUrl = Object.assign(new URL(inject("databaseUrl")), { pathname: `/${name}` }).href;
-  const server = spawn(process.execPath, ["scripts/serve.mjs"], {
-    env: { ...process.env, PORT: String(port), DATABASE_URL: databaseUrl, NODE_ENV: "production" },
-    stdio: ["ignore", "pipe", "inherit"],
-  });
-  // Waiting ends when it says that it is ready, or when it has exited.
-  for await (const line of createInterface({ input: server.stdout })) if (line === "ready") break;
-  if (server.exitCode !== null) throw new Error("the application did not start; build it first");
+  const stopServer = await startServer(port, databaseUrl);
   const browser = await openBrowser(size);
   return {
     page: new Page(browser.driver, `http://127.0.0.1:${port}`),
@@ -50,9 +43,7 @@ export async function openApplication(size: Size = laptop): Promise<Application>
     databaseUrl,
     close: async () => {
       await browser.close();
-      const gone = once(server, "exit");
-      server.kill("SIGTERM");
-      await gone;
+      await stopServer();
       await asAdmin(`drop database ${name} with (force)`);
     },
   };

@@ -1,14 +1,12 @@
 // How long the pages take to answer, with the demo and with a large collection. Prints a table.
-import { spawn } from "node:child_process";
-import { once } from "node:events";
 import { cpus } from "node:os";
-import { createInterface } from "node:readline";
 import pg from "pg";
 import { loadDemo, idOf } from "../../demo/loadDemo";
 import { now } from "../../src/clock";
 import { connect, disconnect } from "../../src/db/connection";
 import { migrate } from "../../src/db/migrate";
 import { databaseUrl } from "../../src/env";
+import { startServer } from "../lib/startServer";
 import { buildLargeCollection } from "./largeCollection";
 
 const PORT = 3197;
@@ -51,11 +49,7 @@ async function time(path: string): Promise<{ p50: number; p95: number }> {
 }
 
 async function measure(what: string, url: string, limitMs: number, caseId: string): Promise<void> {
-  const server = spawn(process.execPath, ["scripts/serve.mjs"], {
-    env: { ...process.env, PORT: String(PORT), DATABASE_URL: url, NODE_ENV: "production" },
-    stdio: ["ignore", "pipe", "inherit"],
-  });
-  for await (const line of createInterface({ input: server.stdout })) if (line === "ready") break;
+  const stopServer = await startServer(PORT, url);
   try {
     for (const path of ["/today", "/benches", `/cases/${caseId}`]) {
       const { p50, p95 } = await time(path);
@@ -67,9 +61,7 @@ async function measure(what: string, url: string, limitMs: number, caseId: strin
       if (p95 >= limitMs) process.exitCode = 1;
     }
   } finally {
-    const gone = once(server, "exit");
-    server.kill("SIGTERM");
-    await gone;
+    await stopServer();
   }
 }
 

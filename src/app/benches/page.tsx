@@ -7,6 +7,9 @@ import { BenchRow, type BenchPlant } from "./_parts/BenchRow";
 
 export const metadata: Metadata = { title: "Benches" };
 
+/** So many plants are on the page when it arrives; more than any screen shows. */
+const AT_ONCE = 300;
+
 const shown = ({ id, code, name, state, petals, apart }: PlantCard): BenchPlant => ({
   id,
   code,
@@ -19,6 +22,13 @@ const shown = ({ id, code, name, state, petals, apart }: PlantCard): BenchPlant 
 export default async function BenchesPage() {
   const context = await currentContext();
   const rooms = await readBenches(context);
+  const counted = new Map<string, number>();
+  let sum = 0;
+  for (const { place, plants } of rooms.flatMap((room) => room.benches)) {
+    counted.set(place.id, sum);
+    sum += plants.length;
+  }
+  const before = (placeId: string) => counted.get(placeId) ?? 0;
   return (
     <>
       <div className="d-flex flex-wrap gap-2 align-items-center mb-3">
@@ -41,7 +51,9 @@ export default async function BenchesPage() {
                   {plants.length === 1 ? "1 plant" : `${plants.length} plants`}
                 </p>
               )}
-              {plants.length > 0 && <BenchRow plants={plants.map(shown)} />}
+              {plants.length > 0 && (
+                <BenchRow plants={plants.map(shown)} when={before(place.id) < AT_ONCE ? "at once" : "after"} />
+              )}
             </div>
           ))}
         </section>

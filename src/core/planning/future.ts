@@ -3,6 +3,7 @@ import { placeInspection, placeTreatment, stepAt } from "../clearance/timeline";
 import { applyBackward, nobody, pGone, type Reckoning } from "../clearance/reckon";
 import type { PerSite } from "../population/layout";
 import { backward, passages, type LastingSteps, type Passage } from "../population/passage";
+import { ratesOf, stepBackward } from "../population/step";
 import { applicationEvents, type Application } from "../remedies/application";
 
 /** A treatment to come. Days since the case's day 0. */
@@ -20,8 +21,12 @@ export interface ComingLook {
 /** What is to come, laid out on the steps of a judged case. */
 export interface Future {
   readonly events: readonly PlacedEvent[];
+  readonly lasting: readonly LastingSteps[];
+  /** The passages up to `quietFrom`. */
   readonly way: readonly Passage[];
   readonly end: number;
+  /** From this step on nothing happens any more: no event, no lasting effect, no change of warmth. */
+  readonly quietFrom: number;
 }
 
 interface Parts {
@@ -73,18 +78,41 @@ export function layOut(
     if (step <= end) events.push(placeInspection(layout, look, step, 0));
   }
   if (events.some(({ step }) => step < asOfStep)) throw new RangeError("what is to come lies in the past");
-  // Of one day the treatment is first, as it is in the keeper's hand.
+  const warmthSettled = stepAt(dt, timeline.dailyMeanC.length - 1);
+  const busy = [asOfStep, warmthSettled, ...events.map((event) => event.step), ...lasting.map((l) => l.until)];
+  const quietFrom = Math.min(end, Math.max(...busy));
   return {
+    // Of one day the treatment is first, as it is in the keeper's hand.
     events: events.toSorted((a, b) => a.step - b.step),
-    way: passages(timeline, lasting, asOfStep, end),
+    lasting,
+    way: passages(timeline, lasting, asOfStep, quietFrom),
     end,
+    quietFrom,
   };
+}
+
+/** What quiet steps make of "not gone", by reckoning and then by egg factor and number of steps: schedules share them. */
+const quiet = new WeakMap<Reckoning, Map<string, Float64Array>>();
+
+/** For one animal of each type: that its line is gone after so many quiet steps. The caller's own copy. */
+function goneAfterQuiet(reckoning: Reckoning, eggs: number, steps: number): Float64Array {
+  const known = quiet.get(reckoning) ?? new Map<string, Float64Array>();
+  quiet.set(reckoning, known);
+  const key = `${eggs} ${steps}`;
+  const there = known.get(key);
+  if (there) return there.slice();
+  const { layout, sites, dailyMeanC, dt } = reckoning.timeline;
+  const rates = ratesOf(layout, sites, dailyMeanC.at(-1)!, dt, []);
+  const v = nobody(layout.length, layout);
+  for (let step = 0; step < steps; step++) stepBackward(rates, eggs, v);
+  known.set(key, v);
+  return v.slice();
 }
 
 /** Probability that nothing is left at the end of a future and that none of its looks saw anything. */
 export function pGoneUnseen(reckoning: Reckoning, future: Future): number {
-  const { layout } = reckoning.timeline;
-  return chanceOf(reckoning, future, () => nobody(layout.length, layout));
+  const steps = future.end - future.quietFrom;
+  return chanceOf(reckoning, future, (eggs) => goneAfterQuiet(reckoning, eggs, steps));
 }
 
 /** Probability that none of the looks of a future sees anything. */
@@ -92,11 +120,16 @@ export function pUnseen(reckoning: Reckoning, future: Future): number {
   return chanceOf(reckoning, future, () => new Float64Array(reckoning.timeline.layout.length).fill(1));
 }
 
-function chanceOf(reckoning: Reckoning, { events, way, end }: Future, atEnd: () => Float64Array): number {
+/** `atQuiet` gives the values at the step from which on all is quiet, for an egg factor. */
+function chanceOf(
+  reckoning: Reckoning,
+  { events, way, quietFrom }: Future,
+  atQuiet: (eggs: number) => Float64Array,
+): number {
   const { timeline, asOfStep } = reckoning;
   return pGone(reckoning, (scenario) => {
-    const v = atEnd();
-    let step = end;
+    const v = atQuiet(scenario.eggs);
+    let step = quietFrom;
     for (let i = events.length - 1; i >= 0; i--) {
       const event = events[i]!;
       backward(way, scenario.eggs, v, event.step, step);

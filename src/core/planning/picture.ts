@@ -1,7 +1,7 @@
 import { followEach, reckonTimeline, type Reckoning } from "../clearance/reckon";
-import { diesIn } from "../clearance/timeline";
+import { diesIn, stepAt } from "../clearance/timeline";
 import { byStage, type Layout } from "../population/layout";
-import { forward } from "../population/passage";
+import { forward, passages } from "../population/passage";
 import { layOut, pGoneUnseen, type ComingDose } from "./future";
 
 /** A case over time, one entry a day, ready to be drawn. Days are counted from the case's day 0. */
@@ -91,7 +91,9 @@ function goOn(
   note: (scenario: number, step: number, m: Float64Array) => void,
 ): void {
   const { asOfStep, believed } = reckoning;
-  const { events, way, end } = layOut(reckoning, untilDay, coming);
+  const { events, lasting } = layOut(reckoning, untilDay, coming);
+  const end = stepAt(reckoning.timeline.dt, untilDay);
+  const way = passages(reckoning.timeline, lasting, asOfStep, end);
   for (const [k, { scenario }] of believed.entries()) {
     const m = now[k]!;
     let next = 0;

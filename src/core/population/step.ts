@@ -68,7 +68,11 @@ export function ratesOf(
   const layFactor = effects.reduce((product, effect) => product * effect.layFactor, 1);
   const toSheltered = 1 - exp(-sites.mixPerDay * sites.shelteredShare * dt);
   const toOpen = 1 - exp(-sites.mixPerDay * (1 - sites.shelteredShare) * dt);
-  const perStage = (rate: (stage: LifeStage, i: number) => number) => Float64Array.from(stages, rate);
+  const perStage = (rate: (stage: LifeStage, i: number) => number) => {
+    const rates = new Float64Array(stages.length);
+    for (let i = 0; i < rates.length; i++) rates[i] = rate(stages[i]!, i);
+    return rates;
+  };
   const hazard = (i: number) => effects.reduce((sum, effect) => sum + effect.dailyHazard[i]!, 0);
   return {
     layout,

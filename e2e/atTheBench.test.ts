@@ -117,9 +117,9 @@ describe("at the bench", () => {
 
   it("the night theme stays until it is turned off", async () => {
     const theme = () => page.driver.executeScript("return document.documentElement.dataset.bsTheme");
-    await page.open("/benches");
+    await page.open("/settings");
     const before = await theme();
-    await page.driver.findElement({ css: "nav button" }).click();
+    await page.press("Night");
     expect(await theme()).not.toBe(before);
     await page.open("/today");
     expect(await theme()).not.toBe(before);

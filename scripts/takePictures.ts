@@ -6,7 +6,8 @@ import { laptop, openBrowser, phone, type Size } from "../e2e/support/browser";
 
 const base = process.env["ADDRESS"] ?? "http://127.0.0.1:3180";
 const folder = path.resolve(import.meta.dirname, "../docs/screenshots");
-const SETTLE_MS = 800;
+/** Long enough for the heaviest comparison and its drawing. */
+const SETTLE_MS = 3000;
 
 /** The views shown in the README: file name, address, size, theme. */
 const views: readonly (readonly [name: string, address: string, size: Size, theme: "light" | "dark"])[] = [
@@ -19,6 +20,7 @@ const views: readonly (readonly [name: string, address: string, size: Size, them
   ["case-phone-night", `/cases/${idOf("case", "R01", "mealybug")}`, phone, "dark"],
   ["plan", `/cases/${idOf("case", "L04", "softScale")}/plan`, laptop, "light"],
   ["mixing", "/mixing", laptop, "light"],
+  ["life-cycle-bench", "/almanac/life-cycle", laptop, "light"],
 ];
 
 mkdirSync(folder, { recursive: true });

@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { ThemeSwitch } from "@/ui/shell/ThemeSwitch";
 import { currentContext } from "../_parts/context";
 import { SettingsForm } from "./_parts/SettingsForm";
 
@@ -8,7 +9,10 @@ export default async function SettingsPage() {
   const { id: _id, ...settings } = (await currentContext()).collection;
   return (
     <>
-      <h1>Settings</h1>
+      <div className="d-flex justify-content-between align-items-center mb-3">
+        <h1 className="mb-0">Settings</h1>
+        <ThemeSwitch className="btn btn-outline-primary d-lg-none d-flex gap-2 align-items-center" />
+      </div>
       <SettingsForm settings={settings} zones={Intl.supportedValuesOf("timeZone")} />
     </>
   );

@@ -24,7 +24,8 @@ export function Rail() {
             </Link>
           </li>
         ))}
-        <li>
+        {/* On a phone the bar has no room for it: it is in the settings there. */}
+        <li className="d-none d-lg-block">
           <ThemeSwitch />
         </li>
       </ul>

@@ -4,7 +4,7 @@ import { Moon } from "lucide-react";
 import { THEME_KEY } from "./themeScript";
 
 /** Turns the night theme on or off and remembers it in this browser. */
-export function ThemeSwitch() {
+export function ThemeSwitch({ className }: { className?: string }) {
   const turn = () => {
     const root = document.documentElement;
     const next = root.dataset.bsTheme === "dark" ? "light" : "dark";
@@ -12,7 +12,7 @@ export function ThemeSwitch() {
     localStorage.setItem(THEME_KEY, next);
   };
   return (
-    <button type="button" onClick={turn}>
+    <button type="button" className={className} onClick={turn}>
       <Moon size={20} aria-hidden />
       Night
     </button>

@@ -1,8 +1,11 @@
+/** The sign never stands alone at the beginning of a line. */
+const SIGN = "\u00a0%";
+
 /** A probability as whole per cents: "83 %"; what is not quite nothing or certain says so. */
 export function percent(p: number): string {
-  if (p > 0 && p < 0.005) return "under 1 %";
-  if (p < 1 && p >= 0.995) return "over 99 %";
-  return `${Math.round(p * 100)} %`;
+  if (p > 0 && p < 0.005) return `under 1${SIGN}`;
+  if (p < 1 && p >= 0.995) return `over 99${SIGN}`;
+  return `${Math.round(p * 100)}${SIGN}`;
 }
 
 /** An expected number of animals, with no more digits than it deserves: "about 40", "about 3", "0.2", "under 0.01". */

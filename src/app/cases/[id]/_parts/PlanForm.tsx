@@ -9,7 +9,7 @@ import { adoptPlanAction } from "@/app/_parts/actions";
 import type { CaseFileInput } from "@/core/casefile/schema";
 import { isDay, type Day } from "@/core/climate/days";
 import { adoptPlan, type AdoptPlan } from "@/core/facts/deeds";
-import { mixesOf, type MixId } from "@/core/mixing/mixes";
+import { mixes, mixesOf, type MixId } from "@/core/mixing/mixes";
 import { repeatBounds } from "@/core/planning/bounds";
 import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/remedies/remedies";
 import { schoolsFor } from "@/core/remedies/schools";
@@ -40,13 +40,17 @@ interface Props {
   workDays: readonly number[];
   /** The probability that a plan is to reach, 0–1. */
   target: number;
+  /** What the plan in force is done with: a mended one begins there. */
+  current: { readonly mix: MixId; readonly technique: TechniqueId } | null;
 }
 
 /** Ways to go about a case, compared by reckoning; then mix and dates of the one chosen. */
-export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workDays, target }: Props) {
+export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workDays, target, current }: Props) {
   const router = useRouter();
   const [choice, setChoice] = useState<Choice>({
-    dose: { remedy: "alcohol", technique: "dab" },
+    dose: current
+      ? { remedy: mixes[current.mix].remedy, technique: current.technique }
+      : { remedy: "alcohol", technique: "dab" },
     knockDown: null,
     approach: null,
     basis: "reckoned",
@@ -60,8 +64,8 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
     defaults: () => ({
       id: uuidv7(),
       caseId,
-      mix: mixFor("alcohol", plant) as MixId,
-      technique: "dab" as TechniqueId,
+      mix: current?.mix ?? mixFor("alcohol", plant),
+      technique: current?.technique ?? ("dab" as TechniqueId),
       basis: "reckoned" as AdoptPlan["basis"],
       dates: [] as string[],
       knockDown: null as AdoptPlan["knockDown"],

@@ -28,6 +28,7 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
           file={view.file}
           workDays={context.collection.workDays}
           target={context.collection.planPercent / 100}
+          current={view.plan && { mix: view.plan.mix, technique: view.plan.technique }}
         />
       ) : (
         <p>No look that stands has found anything, so there is nothing to plan against.</p>

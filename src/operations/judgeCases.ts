@@ -17,6 +17,12 @@ export interface KeptJudgement {
   readonly current: boolean;
 }
 
+export interface Judged {
+  readonly kept: ReadonlyMap<string, KeptJudgement>;
+  /** Cases whose judgement is out of date or has never been made, for want of budget. */
+  readonly pending: ReadonlySet<string>;
+}
+
 /** How many judgements may be made while somebody waits; the others show the last one kept until a job has made them. */
 export class Budget {
   constructor(private left: number) {}
@@ -47,13 +53,14 @@ export async function judgeCases(
   cases: readonly CaseOnRecord[],
   temperatures: readonly PlaceTemperature[],
   budget: Budget,
-): Promise<Map<string, KeptJudgement>> {
+): Promise<Judged> {
   const day = today(context);
   const ids = cases.map(({ found }) => found.id);
   const planned = await plans.ofCases(scope, ids);
   const kept = new Map((await assessments.ofCases<Judgement>(scope, ids)).map((row) => [row.caseId, row]));
   const ways = waysOf(context.collection);
   const judged = new Map<string, KeptJudgement>();
+  const pending = new Set<string>();
   for (const onRecord of cases) {
     const caseId = onRecord.found.id;
     const input = fileOfCase(onRecord, temperatures, day);
@@ -67,6 +74,7 @@ export async function judgeCases(
       continue;
     }
     if (!budget.take()) {
+      pending.add(caseId);
       if (old) judged.set(caseId, { judgement: old.result, current: false });
       continue;
     }
@@ -76,7 +84,7 @@ export async function judgeCases(
     await assessments.put(scope, { caseId, factsVersion, modelVersion: MODEL_VERSION, asOf: day, result: judgement });
     judged.set(caseId, { judgement, current: true });
   }
-  return judged;
+  return { kept: judged, pending };
 }
 
 function runningPlan(plan: Plan | null) {

@@ -58,8 +58,8 @@ export async function readCase(context: Context, id: string): Promise<CaseView |
   const { plant, looks, treatments, placements } = view;
   const onRecord = { found, plant, looks, treatments, placements };
   const day = today(context);
-  const judgedNow = found.open ? await judgeCases(context, scope, [onRecord], temperatures, new Budget(1)) : new Map();
-  const judged = (judgedNow.get(id) as KeptJudgement | undefined) ?? null;
+  const judgedNow = found.open ? await judgeCases(context, scope, [onRecord], temperatures, new Budget(1)) : null;
+  const judged = judgedNow?.kept.get(id) ?? null;
   const sureness = judged && {
     pClear: judged.judgement.assessment.pClear,
     target: context.collection.clearPercent / 100,

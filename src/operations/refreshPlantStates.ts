@@ -117,15 +117,14 @@ async function refreshBatch(
         exposures: ofPlant(exposed, plant.id).map((e) => ({ since: e.day as Day })),
         openCases: openCases.map((found) => ({
           live: liveAtLastLook(found, plantLooks),
-          petals: petalsFor(judged.get(found.id)?.judgement.assessment.pClear ?? 0),
+          petals: petalsFor(judged.kept.get(found.id)?.judgement.assessment.pClear ?? 0),
         })),
         apart: isApart(now.placeKind),
         neverJoined: standing.every((p) => isApart(p.placeKind)),
       },
       context.collection.lookEveryDays,
     );
-    const current = openCases.every((c) => judged.get(c.id)?.current ?? true);
-    const derivedOn = current ? day : STALE;
+    const derivedOn = openCases.some((c) => judged.pending.has(c.id)) ? STALE : day;
     return [{ ...derived, plantId: plant.id, placeId: now.placeId, apart: isApart(now.placeKind), derivedOn }];
   });
   await plantStates.put(scope, states);

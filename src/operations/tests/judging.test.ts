@@ -170,6 +170,22 @@ describe("rebuilding", () => {
     expect(await plantStates.stale(scope, today(context))).toEqual([]);
   });
 
+  it("more cases at once than somebody may wait for: those not yet judged wait for the job too", async () => {
+    const id = await plantOn(context, shelf);
+    const pests = ["mealybug", "spiderMite", "thrips", "softScale", "armouredScale", "aphid"] as const;
+    const finds = pests.map((pest) => aFind({ pest }));
+    await recordLook(context, aLook(id, 1, { spots, finds }));
+    const scope = scopeOf(context);
+    expect(await plantStates.stale(scope, today(context))).toEqual([id]);
+    await rebuildStale(context);
+    expect(await plantStates.stale(scope, today(context))).toEqual([]);
+    const all = await assessments.ofCases(
+      scope,
+      finds.map((find) => find.caseId),
+    );
+    expect(all).toHaveLength(pests.length);
+  });
+
   it("another model judges anew", async () => {
     const { id } = await treatedCase();
     const scope = scopeOf(context);

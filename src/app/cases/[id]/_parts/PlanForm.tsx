@@ -79,11 +79,15 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
   const question = { first: asked, workDays, target };
   const barred = barredFor(plant);
   const reckoner = useReckoner();
+  const comparedKey = JSON.stringify([question, barred]);
   const compared = useAnswer(
     reckoner,
     (remote) => remote.compare(file, question, barred, proxy(setShare)),
-    JSON.stringify([question, barred]),
+    comparedKey,
   );
+  // Answers to an earlier question are not shown under a new one.
+  const comparison = compared.key === comparedKey ? compared.answer : null;
+  const failed = compared.key === comparedKey && compared.failed;
   const { remedy, technique } = choice.dose;
   const schools = schoolsFor(remedy);
   const ownDates = first ? daysFrom(first, spread(Number(own.everyDays), Number(own.times))) : [];
@@ -95,7 +99,7 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
     datesKey,
   );
 
-  const reckoned = chosenPlan(choice, compared.answer) ?? scored?.recommended ?? null;
+  const reckoned = chosenPlan(choice, comparison) ?? scored?.recommended ?? null;
   const options: DatedOption[] = [
     { basis: "reckoned", dates: first ? (reckoned?.dates ?? []) : [], score: reckoned },
     ...schools.map((school, i) => ({
@@ -151,23 +155,21 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
         </div>
       </div>
       <Panel title="Compared">
-        {compared.failed && (
-          <p className="mb-0">From this day on nothing can be reckoned: it lies before the case began.</p>
-        )}
-        {!compared.failed && !compared.answer && (
+        {failed && <p className="mb-0">From this day on nothing can be reckoned: it lies before the case began.</p>}
+        {!failed && !comparison && (
           <div className="progress" role="progressbar" aria-label="Reckoning" aria-valuenow={Math.round(share * 100)}>
             <div className="progress-bar" style={{ width: `${share * 100}%` }} />
           </div>
         )}
-        {!compared.failed && compared.answer && (
+        {!failed && comparison && (
           <>
             <p>
-              You want {percent(target)}. Waiting alone comes to {percent(compared.answer.without.pOver)} by{" "}
-              {dayInWords(compared.answer.without.by)}.
-              {compared.answer.fewest === null &&
+              You want {percent(target)}. Waiting alone comes to {percent(comparison.without.pOver)} by{" "}
+              {dayInWords(comparison.without.by)}.
+              {comparison.fewest === null &&
                 " No way here reaches what you want within what the remedies allow: the best of each is shown."}
             </p>
-            <CompareTable comparison={compared.answer} plant={plant} potCm={potCm} choice={choice} onChoose={choose} />
+            <CompareTable comparison={comparison} plant={plant} potCm={potCm} choice={choice} onChoose={choose} />
           </>
         )}
       </Panel>

@@ -1,0 +1,70 @@
+import { pestIds, type PestId } from "../pests/pests";
+import type { Priors } from "./priors";
+import { likelihoodOf, signIds, type Observations, type SignId } from "./signs";
+
+/**
+ * Several pests at once are possible, so that the hypotheses are all sets of pests, the empty set among them: 256 of them,
+ * each a bit mask with the bits in the order of `pestIds`.
+ */
+const SETS = 2 ** pestIds.length;
+
+export interface Posterior {
+  /** The probability of every set of pests; sums to 1. */
+  readonly sets: Float64Array;
+  /** The probability that the pest is there, alone or with others. */
+  readonly of: Readonly<Record<PestId, number>>;
+  /** The probability that none of them is there. */
+  readonly none: number;
+}
+
+/**
+ * The chance that a sign is there with exactly these pests: each pest shows it or not without regard to the others
+ * (noisy-or), and without any pest it has the chance it has on a healthy plant.
+ * Source: noisy-or, J. Pearl, Probabilistic Reasoning in Intelligent Systems, 1988, section 4.3.2.
+ */
+const chanceBySet: Readonly<Record<SignId, Float64Array>> = Object.fromEntries(
+  signIds.map((sign) => {
+    const byPest = pestIds.map((pest) => 1 - likelihoodOf(sign, pest));
+    const chances = Float64Array.from({ length: SETS }, (_, set) =>
+      set === 0
+        ? likelihoodOf(sign, null)
+        : 1 - byPest.reduce((miss, m, bit) => (set & (1 << bit) ? miss * m : miss), 1),
+    );
+    return [sign, chances];
+  }),
+) as Record<SignId, Float64Array>;
+
+/** For every set of pests the chance, 0–1, that the sign is there; index 0 is no pest at all. */
+export const chancesOf = (sign: SignId): Float64Array => chanceBySet[sign];
+
+/**
+ * What the signs say: naive Bayes over all sets of pests. Signs not looked for say nothing.
+ * `priors` are probabilities above 0 and below 1; throws RangeError for others.
+ * Source: Bayes' rule; the independence of signs given the pests is the usual simplification.
+ * @example posteriorOf(priors, { webbing: "present", stippling: "present" }).of.spiderMite // ≈ 0.95
+ */
+export function posteriorOf(priors: Priors, observed: Observations): Posterior {
+  for (const pest of pestIds)
+    if (!(priors[pest] > 0 && priors[pest] < 1)) throw new RangeError(`the prior of ${pest} must be between 0 and 1`);
+  const prior = Float64Array.from({ length: SETS }, (_, set) =>
+    pestIds.reduce((p, pest, bit) => p * (set & (1 << bit) ? priors[pest] : 1 - priors[pest]), 1),
+  );
+  const sets = signIds.reduce<Float64Array>((p, sign) => {
+    const seen = observed[sign];
+    return seen === undefined ? p : updated(p, chancesOf(sign), seen);
+  }, prior);
+  const of = pestIds.map((pest, bit) => [pest, sets.reduce((sum, p, set) => (set & (1 << bit) ? sum + p : sum), 0)]);
+  return { sets, of: Object.fromEntries(of) as Record<PestId, number>, none: sets[0]! };
+}
+
+/**
+ * Bayes' rule for one sign: the probabilities `p` of hypotheses that exclude each other, after a sign has been seen that each
+ * shows with its chance, or has been looked for and not seen. Sums to 1; throws RangeError when no hypothesis is left.
+ * @example updated([0.01, 0.99], [0.792, 0.096], "present")[0] // 0.077
+ */
+export function updated(p: Float64Array, chances: Float64Array, seen: "present" | "absent"): Float64Array {
+  const joint = p.map((prior, i) => prior * (seen === "present" ? chances[i]! : 1 - chances[i]!));
+  const total = joint.reduce((sum, one) => sum + one, 0);
+  if (!(total > 0)) throw new RangeError("no hypothesis explains this sign");
+  return joint.map((one) => one / total);
+}

@@ -1,0 +1,101 @@
+import { degreeDaysPerDay } from "../climate/degreeDays";
+import { pestIds, pestOf, type PestId } from "../pests/pests";
+import { spotsOf, type GrowthFormId } from "../plants/growthForms";
+import { spots, type Spot } from "../plants/spots";
+
+export const seasons = ["winter", "spring", "summer", "autumn"] as const;
+export type Season = (typeof seasons)[number];
+export type Hemisphere = "north" | "south";
+
+/** How near a pest that the collection has now stands to the plant, from far to near. */
+export const nearnesses = ["collection", "seller", "place", "beside", "here"] as const;
+export type Nearness = (typeof nearnesses)[number];
+
+export interface Circumstances {
+  readonly form: GrowthFormId;
+  /** Mean temperature where the plant stands, °C. */
+  readonly meanC: number;
+  readonly season: Season;
+  /** Pests the collection has now, and how near. */
+  readonly nearby: Readonly<Partial<Record<PestId, Nearness>>>;
+}
+
+/** How likely each pest is before any sign is looked at, each 0–1 and independent of the others. */
+export type Priors = Readonly<Record<PestId, number>>;
+
+/** On a plant of any form, at 22 °C, in no special season, in a collection without open cases (HOUSE). */
+const usual: Priors = {
+  spiderMite: 0.16,
+  thrips: 0.12,
+  mealybug: 0.16,
+  rootMealybug: 0.04,
+  softScale: 0.08,
+  armouredScale: 0.06,
+  fungusGnat: 0.12,
+  aphid: 0.08,
+};
+
+/** What multiplies the odds in a season (HOUSE): dry heated air brings mites, wet mix in poor light gnats, soft growth aphids. */
+const inSeason: Partial<Record<PestId, Partial<Record<Season, number>>>> = {
+  spiderMite: { winter: 1.5, summer: 1.3 },
+  thrips: { summer: 1.5, spring: 1.2 },
+  fungusGnat: { winter: 1.4, autumn: 1.3 },
+  aphid: { spring: 1.8, winter: 0.6 },
+  mealybug: { autumn: 1.2, winter: 1.2 },
+};
+
+/** What multiplies the odds of a pest that the collection has now (HOUSE). */
+const byNearness: Record<Nearness, number> = { collection: 1.5, seller: 2.5, place: 4, beside: 6, here: 10 };
+
+/** The temperature at which the usual odds hold, and how much warmth or cold may change them. */
+const USUAL_C = 22;
+const LEAST = 0.3;
+const MOST = 1.6;
+
+/**
+ * How likely each pest is on this plant before any sign is looked at: the usual odds, multiplied by how much of the pest's
+ * hiding places the growth form has (0.3 + share), how fast the pest grows there compared with 22 °C (0.3–1.6), the season,
+ * and how near the collection has it. Gives probabilities above 0 and below 1. Source: our own estimates (HOUSE).
+ * @example priorsFor({ form: "trailingVine", meanC: 22, season: "winter", nearby: {} }).spiderMite // ≈ 0.26
+ */
+export function priorsFor({ form, meanC, season, nearby }: Circumstances): Priors {
+  const entries = pestIds.map((pest) => {
+    const near = nearby[pest];
+    const odds =
+      (usual[pest] / (1 - usual[pest])) *
+      (0.3 + shareOfPlaces(form, pest)) *
+      Math.min(MOST, Math.max(LEAST, degreeDaysPerDay(pestOf(pest), meanC) / degreeDaysPerDay(pestOf(pest), USUAL_C))) *
+      (inSeason[pest]?.[season] ?? 1) *
+      (near ? byNearness[near] : 1);
+    return [pest, odds / (1 + odds)] as const;
+  });
+  return Object.fromEntries(entries) as Record<PestId, number>;
+}
+
+/** How much of the places where a pest sits there are on this form, 0–1. */
+function shareOfPlaces(form: GrowthFormId, pest: PestId): number {
+  const there = spotsOf(form);
+  let total = 0;
+  let here = 0;
+  for (const [id, spot] of Object.entries(spots) as [keyof typeof spots, Spot][]) {
+    const weight = spot.weight[pest] ?? 0;
+    total += weight;
+    if (there.includes(id)) here += weight;
+  }
+  return here / total;
+}
+
+/** Of two ways in which a pest is near, the nearer. @example nearer("seller", "place") // "place" */
+export function nearer(a: Nearness | undefined, b: Nearness): Nearness {
+  return a !== undefined && nearnesses.indexOf(a) >= nearnesses.indexOf(b) ? a : b;
+}
+
+/**
+ * The season of the calendar month (1–12), by the months as weather services count them.
+ * Throws RangeError for another month. @example seasonOf(7, "south") // "winter"
+ */
+export function seasonOf(month: number, hemisphere: Hemisphere): Season {
+  if (!(Number.isInteger(month) && month >= 1 && month <= 12)) throw new RangeError(`no month: ${month}`);
+  const shifted = (month % 12) + (hemisphere === "south" ? 6 : 0);
+  return seasons[Math.floor((shifted % 12) / 3)]!;
+}

@@ -22,7 +22,11 @@ export interface Problem {
     | "twice_same_pest"
     | "spot_not_there"
     | "parent_not_room"
-    | "still_in_use";
+    | "still_in_use"
+    | "no_plants"
+    | "photo_too_large"
+    | "no_photo"
+    | "too_many_photos";
   readonly objections?: readonly Objection[];
 }
 

@@ -1,14 +1,28 @@
 import { isId } from "@/core/facts/fields";
-import type { Case, Closing, Look, Placement, Place, Plan, Plant, PlantCard, Treatment } from "@/core/facts/records";
+import type {
+  Case,
+  Closing,
+  Look,
+  Photo,
+  Placement,
+  Place,
+  Plan,
+  Plant,
+  PlantCard,
+  Skip,
+  Treatment,
+} from "@/core/facts/records";
 import { genusNamed, type Sensitivity } from "@/core/plants/genera";
 import * as cases from "@/db/stores/cases";
 import * as looks from "@/db/stores/looks";
 import * as placements from "@/db/stores/placements";
 import * as places from "@/db/stores/places";
+import * as photos from "@/db/stores/photos";
 import * as plans from "@/db/stores/plans";
 import * as plantStates from "@/db/stores/plantStates";
 import * as plants from "@/db/stores/plants";
 import * as treatments from "@/db/stores/treatments";
+import * as walks from "@/db/stores/walks";
 import { scopeOf, type Context } from "./context";
 import { cardOf } from "./readBenches";
 import { refreshStale } from "./refreshStale";
@@ -27,6 +41,8 @@ export interface PlantView {
   readonly plans: readonly Plan[];
   readonly closings: readonly Closing[];
   readonly exposures: readonly cases.ExposureRow[];
+  readonly skips: readonly Skip[];
+  readonly photos: readonly Photo[];
 }
 
 /** Everything on record about one plant, oldest first; null when there is no such plant. */
@@ -61,5 +77,7 @@ export async function readPlant(context: Context, id: string): Promise<PlantView
     plans: planned,
     closings: closed,
     exposures: exposed,
+    skips: await walks.skipsOf(scope, id),
+    photos: await photos.ofPlant(scope, id),
   };
 }

@@ -5,9 +5,11 @@ import * as cases from "@/db/stores/cases";
 import * as facts from "@/db/stores/facts";
 import * as looks from "@/db/stores/looks";
 import * as placements from "@/db/stores/placements";
+import * as photos from "@/db/stores/photos";
 import * as plans from "@/db/stores/plans";
 import * as plants from "@/db/stores/plants";
 import * as treatments from "@/db/stores/treatments";
+import * as walks from "@/db/stores/walks";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 import { refreshPlantStates } from "./refreshPlantStates";
@@ -49,6 +51,14 @@ async function findFact(scope: Scope, { kind, factId }: VoidFact): Promise<Found
     }
     case "treatment":
       return treatments.find(scope, factId);
+    case "skip": {
+      const skip = await walks.findSkip(scope, factId);
+      return skip && { ...skip, caseId: null };
+    }
+    case "photo": {
+      const photo = await photos.find(scope, factId);
+      return photo && { ...photo, caseId: null };
+    }
     case "plan":
       return ofCase(scope, await plans.find(scope, factId));
     case "closing":
@@ -93,6 +103,12 @@ async function voidWith(scope: Scope, { kind, factId }: VoidFact, fact: FoundFac
       return [];
     case "plan":
       await strike(scope, factId, "Plan");
+      return [];
+    case "skip":
+      await strike(scope, factId, "Skip");
+      return [];
+    case "photo":
+      await strike(scope, factId, "Photo");
       return [];
     default:
       return assertNever(kind);

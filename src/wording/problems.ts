@@ -17,6 +17,10 @@ export const problemSentences = {
   twice_same_pest: "The same pest is named twice. Put the animals together in one line.",
   spot_not_there: "This growth form does not have that spot.",
   parent_not_room: "Choose a room for it to stand in, or none for a room.",
+  no_plants: "No plant is in it. Choose another round.",
+  photo_too_large: "This photo is larger than 10 MB. Choose a smaller one.",
+  no_photo: "This is not a photo that can be read. Choose a JPEG, PNG or WebP file.",
+  too_many_photos: "This look has 12 photos already. Strike one out first.",
   still_in_use: "This cannot be struck out: other records rest on it.",
 } as const;
 

@@ -7,3 +7,5 @@ export const spoonSetNames: Record<SpoonSet, string> = {
 };
 
 export const unitNames = { metric: "Metric", us: "US" } as const;
+
+export const hemisphereNames = { north: "North", south: "South" } as const;

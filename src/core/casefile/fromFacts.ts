@@ -1,12 +1,13 @@
 import { addDays, daysBetween, type Day } from "../climate/days";
 import type { Look, Plant, Treatment } from "../facts/records";
 import { animalsIn } from "../inspection/severity";
-import { seeChances } from "../inspection/see";
+import { seeChances, type Search } from "../inspection/see";
 import { mixes } from "../mixing/mixes";
 import { pestOf, type PestId } from "../pests/pests";
-import { spotsOf } from "../plants/growthForms";
+import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import type { SpotId } from "../plants/spots";
 import type { RemedyId } from "../remedies/remedies";
+import { ONE_SIDE } from "../walk/meter";
 import { fileRemedies, type CaseFileInput } from "./schema";
 
 /** Where a plant stood from a day on, and how warm it was there; ascending, the first reaching back to the beginning. */
@@ -65,14 +66,30 @@ function inspectionOf(look: Look, pest: PestId, { growthForm }: CaseFacts["plant
   const search = { tool: look.tool, spots };
   const visible = seeChances(pestOf(pest), pest, growthForm, search).some(([open, sheltered]) => open + sheltered > 0);
   const blind = find !== undefined && !visible;
+  // Of a plant that was not turned, half of what was looked at was seen.
+  const halfSeen = !look.turned && !blind && spots.length > 0;
+  const seen = halfSeen
+    ? oneSided(pest, growthForm, search)
+    : ({ look: { with: blind ? "loupe" : look.tool, spots: blind ? [...there] : spots } } as const);
   return {
     type: "inspection",
     at: look.at.toISOString(),
     found: find ? animalsIn(find) : 0,
     removed: find?.removed ?? false,
-    ...(spots.length > 0 || blind
-      ? { look: { with: blind ? "loupe" : look.tool, spots: blind ? [...there] : spots } }
-      : { see: {} }),
+    ...(spots.length > 0 || blind ? seen : { see: {} }),
+  };
+}
+
+function oneSided(
+  pest: PestId,
+  form: GrowthFormId,
+  search: Search,
+): Pick<Extract<FileEvent, { type: "inspection" }>, "see"> {
+  const chances = seeChances(pestOf(pest), pest, form, search);
+  return {
+    see: Object.fromEntries(
+      pestOf(pest).stages.map(({ id }, i) => [id, [chances[i]![0] * ONE_SIDE, chances[i]![1] * ONE_SIDE]]),
+    ),
   };
 }
 

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { signIds } from "../diagnosis/signs";
 import { severityIds } from "../inspection/severity";
 import { toolIds } from "../inspection/tools";
 import { mixIds } from "../mixing/mixes";
@@ -8,6 +9,7 @@ import { spotIds } from "../plants/spots";
 import { techniqueIds } from "../remedies/remedies";
 import { schools, type SchoolId } from "../remedies/schools";
 import { spoonSets } from "../units/spoons";
+import { rounds } from "../walk/places";
 import { dayField, decimal, id, localTime, orNothing, requiredText, text, whole } from "./fields";
 
 /**
@@ -68,7 +70,21 @@ const find = z.object({
   severity: z.enum(severityIds),
   count: orNothing(whole(1, 100_000)),
   removed: z.boolean(),
+  /** Where they sat, and the life stages that were seen. */
+  spots: z.array(z.enum(spotIds)).max(spotIds.length).optional(),
+  stages: z.array(text(20)).max(12).optional(),
 });
+
+const someSigns = z.array(z.enum(signIds)).max(signIds.length);
+
+/** How the pest was named: the signs looked for, what they spoke for, and whether they or the keeper had the last word. */
+const naming = z.object({
+  present: someSigns,
+  absent: someSigns,
+  by: z.enum(["signs", "keeper"]),
+  likeliest: z.enum(pestIds).nullable(),
+});
+export type Naming = z.output<typeof naming>;
 
 export const recordLook = z.object({
   id,
@@ -78,6 +94,11 @@ export const recordLook = z.object({
   spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
   note: text(2000),
   finds: z.array(find).max(pestIds.length),
+  /** The walk it was made on. */
+  walkId: id.nullish(),
+  /** False when one side of the plant stayed unseen. */
+  turned: z.boolean().optional(),
+  naming: naming.nullish(),
 });
 export type RecordLook = z.output<typeof recordLook>;
 
@@ -124,7 +145,29 @@ export type OutcomeId = (typeof outcomes)[number];
 export const closeCase = z.object({ id, caseId: id, outcome: z.enum(outcomes), at: localTime, note: text(2000) });
 export type CloseCase = z.output<typeof closeCase>;
 
-export const voidableFacts = ["look", "treatment", "placement", "plan", "closing"] as const;
+export const walkScopes = ["place", "due", "everything", "arrivals"] as const;
+export type WalkScope = (typeof walkScopes)[number];
+
+export const startWalk = z.object({
+  id,
+  scope: z.enum(walkScopes),
+  /** The room or shelf, for a walk of one place. */
+  placeId: orNothing(id),
+  tool: z.enum(toolIds),
+  round: z.enum(rounds),
+});
+export type StartWalk = z.output<typeof startWalk>;
+
+export const endWalk = z.object({ walkId: id });
+export type EndWalk = z.output<typeof endWalk>;
+
+export const skipReasons = ["notThere", "outOfReach", "underTreatment", "lookedJustNow", "noTime"] as const;
+export type SkipReason = (typeof skipReasons)[number];
+
+export const skipPlant = z.object({ id, walkId: id, plantId: id, reason: z.enum(skipReasons), at: localTime });
+export type SkipPlant = z.output<typeof skipPlant>;
+
+export const voidableFacts = ["look", "treatment", "placement", "plan", "closing", "skip", "photo"] as const;
 export type VoidableFact = (typeof voidableFacts)[number];
 
 export const voidFact = z.object({ kind: z.enum(voidableFacts), factId: id, reason: requiredText(200) });
@@ -149,6 +192,8 @@ export const changeSettings = z.object({
   clearPercent: whole(90, 99),
   /** The probability a plan is to reach. */
   planPercent: whole(50, 99),
+  /** Which half of the earth it stands on, for the seasons. */
+  hemisphere: z.enum(["north", "south"]),
   /** ISO weekdays (1 is Monday) on which treatments are possible. */
   workDays: z
     .array(whole(1, 7))
@@ -167,5 +212,6 @@ export const usualSettings = {
   alcoholPercent: 70,
   clearPercent: 95,
   planPercent: 90,
+  hemisphere: "north",
   workDays: [1, 2, 3, 4, 5, 6, 7],
 } satisfies Omit<Settings, "name" | "timeZone">;

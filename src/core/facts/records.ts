@@ -7,7 +7,8 @@ import type { GrowthFormId } from "../plants/growthForms";
 import type { SpotId } from "../plants/spots";
 import type { TechniqueId } from "../remedies/remedies";
 import type { PlantState } from "../state/plantState";
-import type { AdoptPlan, OutcomeId, PlaceKind } from "./deeds";
+import type { Round } from "../walk/places";
+import type { AdoptPlan, Naming, OutcomeId, PlaceKind, SkipReason, WalkScope } from "./deeds";
 
 /** The facts as they are read back. `at` is an instant, `day` its day in the collection's time zone. */
 
@@ -56,6 +57,9 @@ export interface Find {
   readonly severity: SeverityId;
   readonly count: number | null;
   readonly removed: boolean;
+  /** Where they sat, and which life stages were seen; empty where nobody said. */
+  readonly spots: readonly SpotId[];
+  readonly stages: readonly string[];
 }
 
 export interface Look {
@@ -65,6 +69,10 @@ export interface Look {
   readonly day: Day;
   readonly tool: ToolId;
   readonly spots: readonly SpotId[];
+  /** False when one side of the plant stayed unseen. */
+  readonly turned: boolean;
+  readonly walkId: string | null;
+  readonly naming: Naming | null;
   readonly note: string;
   readonly finds: readonly Find[];
   readonly voidReason: string | null;
@@ -153,4 +161,34 @@ export interface PlantCard {
   readonly petals: number;
   readonly apart: boolean;
   readonly lookDueOn: Day;
+}
+
+/** A round of looks. */
+export interface Walk {
+  readonly id: string;
+  readonly scope: WalkScope;
+  readonly placeId: string | null;
+  readonly tool: ToolId;
+  readonly round: Round;
+  readonly startedAt: Date;
+  readonly startedOn: Day;
+  readonly endedAt: Date | null;
+}
+
+/** A plant left out on a walk, with the reason. */
+export interface Skip {
+  readonly id: string;
+  readonly walkId: string;
+  readonly plantId: string;
+  readonly reason: SkipReason;
+  readonly at: Date;
+  readonly day: Day;
+  readonly voidReason: string | null;
+}
+
+export interface Photo {
+  readonly id: string;
+  readonly lookId: string;
+  readonly width: number;
+  readonly height: number;
 }

@@ -9,7 +9,7 @@ export interface Collection extends Settings {
 
 const columns = `id, name, time_zone as "timeZone", look_every_days as "lookEveryDays", units, spoons,
   alcohol_percent::float8 as "alcoholPercent", clear_percent as "clearPercent", plan_percent as "planPercent",
-  work_days as "workDays"`;
+  work_days as "workDays", hemisphere`;
 
 /** The collection this application shows: the oldest one, or null in an empty database. */
 export async function oldest(sequelize: Sequelize, transaction?: Transaction): Promise<Collection | null> {

@@ -3,7 +3,10 @@ import type { ModelName } from "../models";
 import { rows, update } from "../query";
 
 /** Facts are never deleted: voiding says that one is not true, and why. Tables that can be voided. */
-export type FactTable = Extract<ModelName, "Look" | "Treatment" | "Placement" | "Plan" | "Closing" | "Case">;
+export type FactTable = Extract<
+  ModelName,
+  "Look" | "Treatment" | "Placement" | "Plan" | "Closing" | "Case" | "Skip" | "Photo"
+>;
 
 export function voidFact(
   scope: Scope,
@@ -18,7 +21,8 @@ export function voidFact(
 /** Whether some fact of a table already has this id: it was sent before. */
 export async function isRecorded(
   scope: Scope,
-  table: "looks" | "treatments" | "placements" | "plans" | "closings" | "plants" | "places",
+  table:
+    "looks" | "treatments" | "placements" | "plans" | "closings" | "plants" | "places" | "walks" | "skips" | "photos",
   id: string,
 ) {
   const found = await rows(scope, `select 1 from ${table} where collection_id = :c and id = :id`, { id });

@@ -28,6 +28,9 @@ const look = (plantId: string, at: Date) => ({
   at,
   tool: "lamp" as const,
   spots: ["axil" as const],
+  turned: false,
+  walkId: null,
+  naming: { present: ["cottonTufts" as const], absent: [], by: "signs" as const, likeliest: "mealybug" as const },
   note: "",
 });
 
@@ -82,8 +85,9 @@ describe("reading back", () => {
     const late = { ...look(plantId, new Date("2026-07-31T23:30:00Z")), note: "“quoted” & 100 % ok 'so'" };
     await looks.add(scope, late, context.now);
     const find = { id: uuidv7(), caseId, pest: "aphid", severity: "patch", count: null, removed: true } as const;
-    await looks.addFinds(scope, late.id, [find]);
-    expect(await looks.find(scope, late.id)).toEqual({ ...late, day: "2026-08-01", finds: [find], voidReason: null });
+    const seen = { ...find, spots: ["axil" as const], stages: ["nymph"] };
+    await looks.addFinds(scope, late.id, [seen]);
+    expect(await looks.find(scope, late.id)).toEqual({ ...late, day: "2026-08-01", finds: [seen], voidReason: null });
   });
 
   it("nothing asked, nothing given, and nothing sent to the database", async () => {

@@ -10,6 +10,9 @@ const look = (id: string, text: string, over: Partial<Look> = {}): Look => ({
   ...at(text),
   tool: "lamp",
   spots: ["axil", "newLeaf"],
+  turned: true,
+  walkId: null,
+  naming: null,
   note: "",
   finds: [],
   voidReason: null,
@@ -37,7 +40,7 @@ const treatment: Treatment = {
   note: "Dripped a little.",
   voidReason: null,
 };
-const none = { placements: [], looks: [], treatments: [], plans: [], closings: [], cases: [] };
+const none = { placements: [], looks: [], treatments: [], plans: [], closings: [], cases: [], skips: [] };
 
 describe("a record as lines", () => {
   it("the newest first, and of one minute the one written down last", () => {
@@ -51,12 +54,40 @@ describe("a record as lines", () => {
   });
 
   it("tells what was found, how many, and whether they were killed on the spot", () => {
-    const find = { id: "f", caseId: "c", pest: "mealybug", severity: "light", count: 4, removed: true } as const;
+    const find = {
+      id: "f",
+      caseId: "c",
+      pest: "mealybug",
+      severity: "light",
+      count: 4,
+      removed: true,
+      spots: [],
+      stages: [],
+    } as const;
     const uncounted = { ...find, id: "g", pest: "thrips", count: null, removed: false } as const;
     const [entry] = recordEntries({ ...none, looks: [look("1", "2026-11-02T18:00", { finds: [find, uncounted] })] });
     expect(entry).toMatchObject({
       what: "Found: Mealybugs, 4 live, killed on the spot; Thrips, light: 3–10",
       details: ["Lamp: leaf axils, stem joints; newest leaf"],
+    });
+  });
+
+  it("tells where and which stages, which side was not seen, the signs, and why a plant was left out", () => {
+    const find = { id: "f", caseId: "c", pest: "mealybug", severity: "light", count: 4, removed: false } as const;
+    const found = look("1", "2026-11-02T18:00", {
+      turned: false,
+      finds: [{ ...find, spots: ["axil"], stages: ["egg", "adult"] }],
+      naming: { present: ["cottonTufts"], absent: ["ants"], by: "keeper", likeliest: "rootMealybug" },
+    });
+    const skip = { id: "2", walkId: "w", plantId: "p", reason: "outOfReach", ...at("2026-11-03T18:00") } as const;
+    const [first, second] = recordEntries({ ...none, looks: [found], skips: [{ ...skip, voidReason: null }] });
+    expect(first).toMatchObject({ kind: "skip", what: "Left out on a walk: out of reach" });
+    expect(second).toMatchObject({
+      what: "Found: Mealybugs, 4 live, eggs, adults, on leaf axils, stem joints",
+      details: [
+        "Lamp: leaf axils, stem joints; newest leaf; one side only",
+        "Named by you; the signs spoke for root mealybugs. There: White cottony tufts in joints or on the underside. Not there: Ants attending",
+      ],
     });
   });
 

@@ -1,6 +1,7 @@
 import type { VoidableFact } from "@/core/facts/deeds";
-import type { Case, Closing, Look, Placement, Plan, Treatment } from "@/core/facts/records";
+import type { Case, Closing, Look, Placement, Plan, Skip, Treatment } from "@/core/facts/records";
 import type { Day } from "@/core/climate/days";
+import type { SignId } from "@/core/diagnosis/signs";
 import { millilitres } from "@/wording/amounts";
 import {
   mixNames,
@@ -8,10 +9,13 @@ import {
   pestNames,
   schoolNames,
   severityNames,
+  stageNames,
   spotNames,
   techniqueNames,
   toolNames,
 } from "@/wording/names";
+import { signNames } from "@/wording/signs";
+import { skipReasonNames } from "@/wording/walks";
 
 /** One line of a record, ready to be shown. */
 export interface RecordEntry {
@@ -31,6 +35,7 @@ interface Facts {
   readonly plans: readonly Plan[];
   readonly closings: readonly Closing[];
   readonly cases: readonly Case[];
+  readonly skips?: readonly Skip[];
 }
 
 type Told = readonly [what: string, ...details: string[]];
@@ -40,6 +45,9 @@ export function recordEntries(facts: Facts): RecordEntry[] {
   const pestOfCase = (caseId: string) => pestNames[facts.cases.find((c) => c.id === caseId)?.pest ?? "mealybug"];
   const entries = [
     ...facts.placements.map((p) => entry("placement", p, [`Placed: ${p.placeName}`])),
+    ...(facts.skips ?? []).map((skip) =>
+      entry("skip", skip, [`Left out on a walk: ${skipReasonNames[skip.reason].toLowerCase()}`]),
+    ),
     ...facts.looks.map((look) => entry("look", look, tellLook(look))),
     ...facts.treatments.map((t) =>
       entry("treatment", t, [
@@ -75,10 +83,29 @@ function entry(
 function tellLook(look: Look): Told {
   const found = look.finds.map((find) => {
     const number = find.count === null ? severityNames[find.severity].toLowerCase() : `${find.count} live`;
-    return `${pestNames[find.pest]}, ${number}${find.removed ? ", killed on the spot" : ""}`;
+    const stages = find.stages.map((stage) => `, ${stageNames[stage]}`).join("");
+    const spots = find.spots.length > 0 ? `, on ${places(find.spots)}` : "";
+    return `${pestNames[find.pest]}, ${number}${stages}${spots}${find.removed ? ", killed on the spot" : ""}`;
   });
-  const where = `${toolNames[look.tool]}: ${look.spots.map((spot) => spotNames[spot].toLowerCase()).join("; ")}`;
-  return [found.length > 0 ? `Found: ${found.join("; ")}` : "Looked: nothing found", where, look.note];
+  const side = look.turned ? "" : "; one side only";
+  const where = `${toolNames[look.tool]}: ${places(look.spots)}${side}`;
+  return [
+    found.length > 0 ? `Found: ${found.join("; ")}` : "Looked: nothing found",
+    where,
+    tellNaming(look),
+    look.note,
+  ];
+}
+
+const places = (spots: Look["spots"]) => spots.map((spot) => spotNames[spot].toLowerCase()).join("; ");
+
+function tellNaming({ naming }: Look): string {
+  if (!naming) return "";
+  const spokeFor = naming.likeliest ? pestNames[naming.likeliest].toLowerCase() : "none of these";
+  const told = (what: string, signs: readonly SignId[]) =>
+    signs.length > 0 ? [`${what}: ${signs.map((sign) => signNames[sign]).join("; ")}`] : [];
+  const who = naming.by === "keeper" ? `Named by you; the signs spoke for ${spokeFor}` : "Named by its signs";
+  return [who, ...told("There", naming.present), ...told("Not there", naming.absent)].join(". ");
 }
 
 function tellPlan(plan: Plan): Told {

@@ -8,7 +8,7 @@ import { changeSettings, type Settings } from "@/core/facts/deeds";
 import { spoonSets } from "@/core/units/spoons";
 import { ChecksField, ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
-import { spoonSetNames, unitNames } from "@/wording/settings";
+import { hemisphereNames, spoonSetNames, unitNames } from "@/wording/settings";
 
 const weekdays = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"].map(
   (name, i) => [String(i + 1), name] as const,
@@ -71,6 +71,13 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
         hint="50 to 99. Higher asks for more treatments."
       />
       <ChecksField form={form} name="workDays" label="Days on which you treat" options={weekdays} />
+      <ChoiceField
+        form={form}
+        name="hemisphere"
+        label="Half of the earth"
+        hint="Seasons change which pests are likely."
+        options={(["north", "south"] as const).map((id) => [id, hemisphereNames[id]])}
+      />
       <TextField form={form} name="timeZone" label="Time zone" list="zones" hint="A day is a day in this zone." />
       <datalist id="zones">
         {zones.map((zone) => (

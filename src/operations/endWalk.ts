@@ -1,0 +1,14 @@
+import type { EndWalk } from "@/core/facts/deeds";
+import * as walks from "@/db/stores/walks";
+import type { Context } from "./context";
+import { perform, refuse, type Outcome } from "./outcome";
+
+/** Ends a walk, whether or not every plant was looked at. Ending it again changes nothing. */
+export function endWalk(context: Context, { walkId }: EndWalk): Promise<Outcome<{ id: string }>> {
+  return perform(context, walkId, async (scope) => {
+    const walk = await walks.find(scope, walkId);
+    if (!walk) return refuse("walkId", "unknown");
+    if (walk.endedAt === null) await walks.end(scope, walkId, context.now);
+    return { id: walkId };
+  });
+}

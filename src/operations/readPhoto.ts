@@ -1,0 +1,8 @@
+import { isId } from "@/core/facts/fields";
+import * as photos from "@/db/stores/photos";
+import { scopeOf, type Context } from "./context";
+
+/** A picture that was kept; null where there is none. */
+export async function readPhoto(context: Context, id: string): Promise<{ mediaType: string; bytes: Buffer } | null> {
+  return isId(id) ? photos.bytesOf(scopeOf(context), id) : null;
+}

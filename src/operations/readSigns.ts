@@ -1,0 +1,21 @@
+import { recordOfSigns, type SignRecord } from "@/core/diagnosis/compare";
+import * as looks from "@/db/stores/looks";
+import { scopeOf, type Context } from "./context";
+
+export interface SignsView {
+  readonly records: readonly SignRecord[];
+  /** Looks at which signs were looked for. */
+  readonly looks: number;
+  /** Those in which the keeper named another pest than the signs spoke for. */
+  readonly overruled: number;
+}
+
+/** What the keeper's own finds say about the table of signs. */
+export async function readSigns(context: Context): Promise<SignsView> {
+  const named = await looks.withNaming(scopeOf(context));
+  return {
+    records: recordOfSigns(named),
+    looks: named.length,
+    overruled: named.filter(({ naming }) => naming.by === "keeper").length,
+  };
+}

@@ -1,0 +1,85 @@
+import type { Circumstances } from "@/core/diagnosis/priors";
+import { isId } from "@/core/facts/fields";
+import type { Place, Walk } from "@/core/facts/records";
+import type { ToolId } from "@/core/inspection/tools";
+import type { PestId } from "@/core/pests/pests";
+import type { GrowthFormId } from "@/core/plants/growthForms";
+import type { WalkPlant } from "@/core/walk/order";
+import type { WalkEvent } from "@/core/walk/progress";
+import type { Day } from "@/core/climate/days";
+import type { Scope } from "@/db/connection";
+import * as places from "@/db/stores/places";
+import * as plantStates from "@/db/stores/plantStates";
+import * as walks from "@/db/stores/walks";
+import { scopeOf, type Context } from "./context";
+import { nearbyPests, seasonNow } from "./nearbyPests";
+
+/** One plant of a walk, as plain data: everything its screen needs is there before it is reached. */
+export interface Stop extends WalkPlant {
+  readonly name: string;
+  readonly petals: number;
+  readonly growthForm: GrowthFormId;
+  readonly potCm: number;
+  readonly nearby: Circumstances["nearby"];
+  /** The look before this walk; null when there was none. */
+  readonly last: {
+    readonly day: Day;
+    readonly tool: ToolId;
+    readonly pests: readonly PestId[];
+    readonly note: string;
+  } | null;
+  /** Pests that left marks on it. */
+  readonly scars: readonly PestId[];
+}
+
+export interface WalkView {
+  readonly walk: Walk;
+  readonly season: Circumstances["season"];
+  readonly stops: readonly Stop[];
+  readonly events: readonly WalkEvent[];
+  /** Places as they stand: rooms in their order, in each what stands there. */
+  readonly places: readonly (Pick<Place, "id" | "name" | "kind" | "meanC"> & {
+    /** Codes of every plant that stands there now, on the walk or not. */
+    readonly codes: readonly string[];
+  })[];
+}
+
+/** A walk with everything needed to go on with it; null when there is no such walk. */
+export async function readWalk(context: Context, id: string): Promise<WalkView | null> {
+  if (!isId(id)) return null;
+  const scope = scopeOf(context);
+  const walk = await walks.find(scope, id);
+  if (!walk) return null;
+  const members = await walks.members(scope, id);
+  const near = await nearbyPests(
+    scope,
+    members.map((member) => member.plantId),
+  );
+  const stops = members.map(
+    ({ plantId, lastOn, lastTool, lastNote, lastPests, everPests, seller, ...member }): Stop => ({
+      ...member,
+      id: plantId,
+      nearby: near.of({ id: plantId, seller, placeId: member.placeId }),
+      last: lastOn && lastTool ? { day: lastOn as Day, tool: lastTool, pests: lastPests, note: lastNote ?? "" } : null,
+      scars: everPests,
+    }),
+  );
+  return {
+    walk,
+    season: seasonNow(context),
+    stops,
+    events: await walks.events(scope, id),
+    places: await placesAsTheyStand(scope),
+  };
+}
+
+/** Rooms in their order, in each its shelves and isolation places, with the plants that stand there. */
+async function placesAsTheyStand(scope: Scope): Promise<WalkView["places"]> {
+  const all = await places.all(scope);
+  const codes = new Map<string, string[]>();
+  for (const plant of await plantStates.list(scope))
+    codes.set(plant.placeId, [...(codes.get(plant.placeId) ?? []), plant.code]);
+  const within = (parentId: string | null): Place[] =>
+    all.filter((place) => place.parentId === parentId).flatMap((place) => [place, ...within(place.id)]);
+  return within(null).map(({ id, name, kind, meanC }) => ({ id, name, kind, meanC, codes: codes.get(id) ?? [] }));
+}

@@ -10,6 +10,8 @@ type Near = Circumstances["nearby"];
 
 /** Which pests the collection has now, as seen from single plants. */
 export interface NearbyPests {
+  /** The open cases of a plant. */
+  readonly openOn: (plantId: string) => readonly { readonly caseId: string; readonly pest: PestId }[];
   /** For a plant, its seller and the place where it stands: each pest of an open case, and how near the nearest one is. */
   readonly of: (plant: { id: string; seller: string; placeId: string }) => Near;
 }
@@ -26,6 +28,7 @@ export async function nearbyPests(scope: Scope, plantIds: readonly string[]): Pr
     if (openIds.has(exposure.caseId))
       beside.set(exposure.plantId, [...(beside.get(exposure.plantId) ?? []), exposure.pest]);
   return {
+    openOn: (plantId) => open.flatMap((one) => (one.plantId === plantId ? [{ caseId: one.id, pest: one.pest }] : [])),
     of: (plant) => {
       const near: Partial<Record<PestId, Nearness>> = {};
       const put = (pest: PestId, how: Nearness) => (near[pest] = nearer(near[pest], how));

@@ -21,6 +21,7 @@ export interface Stop extends WalkPlant {
   readonly growthForm: GrowthFormId;
   readonly potCm: number;
   readonly nearby: Circumstances["nearby"];
+  readonly openCases: readonly { readonly caseId: string; readonly pest: PestId }[];
   /** The look before this walk; null when there was none. */
   readonly last: {
     readonly day: Day;
@@ -59,6 +60,7 @@ export async function readWalk(context: Context, id: string): Promise<WalkView |
     ({ plantId, lastOn, lastTool, lastNote, lastPests, everPests, seller, ...member }): Stop => ({
       ...member,
       id: plantId,
+      openCases: near.openOn(plantId),
       nearby: near.of({ id: plantId, seller, placeId: member.placeId }),
       last: lastOn && lastTool ? { day: lastOn as Day, tool: lastTool, pests: lastPests, note: lastNote ?? "" } : null,
       scars: everPests,

@@ -5,6 +5,8 @@ import * as walks from "@/db/stores/walks";
 import { scopeOf, today, type Context } from "./context";
 import { refreshStale } from "./refreshStale";
 
+export type { WalkInShort } from "@/db/stores/walks";
+
 export interface WalksView {
   /** Begun and not ended, newest first. */
   readonly unfinished: readonly walks.WalkInShort[];

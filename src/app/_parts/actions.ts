@@ -15,6 +15,7 @@ import { askForRebuild } from "@/operations/rebuild";
 import { recordLook } from "@/operations/recordLook";
 import { recordTreatment } from "@/operations/recordTreatment";
 import { setApart } from "@/operations/setApart";
+import { startWalk } from "@/operations/startWalk";
 import { voidFact } from "@/operations/voidFact";
 import type { DeedResult } from "@/ui/fields/deedResult";
 import { deed } from "./deed";
@@ -29,6 +30,7 @@ export const archivePlantAction = async (input: unknown) => deed(deeds.archivePl
 export const movePlantAction = async (input: unknown) => deed(deeds.movePlant, movePlant, input);
 export const setApartAction = async (input: unknown) => deed(deeds.setApart, setApart, input);
 export const recordLookAction = async (input: unknown) => deed(deeds.recordLook, recordLook, input);
+export const startWalkAction = async (input: unknown) => deed(deeds.startWalk, startWalk, input);
 export const adoptPlanAction = async (input: unknown) => deed(deeds.adoptPlan, adoptPlan, input);
 export const recordTreatmentAction = async (input: unknown) => deed(deeds.recordTreatment, recordTreatment, input);
 export const closeCaseAction = async (input: unknown) => deed(deeds.closeCase, closeCase, input);

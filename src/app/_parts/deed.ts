@@ -28,7 +28,7 @@ export async function deed<S extends z.ZodType, T extends object>(
   } catch (error) {
     // The keeper needs to know that nothing was saved; whoever runs the server needs to know why.
     console.error(error);
-    return { ok: false, problems: [{ path: "", message: TROUBLE }] };
+    return { ok: false, retry: true, problems: [{ path: "", message: TROUBLE }] };
   }
 }
 

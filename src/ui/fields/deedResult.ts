@@ -1,4 +1,9 @@
 /** What a deed's server action answers: the operation's value, or problems in words, each at its field. */
 export type DeedResult =
   | { readonly ok: true; readonly value: Record<string, unknown> }
-  | { readonly ok: false; readonly problems: readonly { readonly path: string; readonly message: string }[] };
+  | {
+      readonly ok: false;
+      /** The deed may be as it should: sending it again may help. */
+      readonly retry?: true;
+      readonly problems: readonly { readonly path: string; readonly message: string }[];
+    };

@@ -8,7 +8,7 @@ import { rooms } from "./rooms";
 /** How long after `g` a room's letter still counts. */
 const CHORD_MS = 1500;
 
-const isTyping = (target: EventTarget | null) =>
+export const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** `g` and a letter goes to a room; `?` lists the keys. Every key has a button elsewhere. */

@@ -1,0 +1,22 @@
+import Button from "react-bootstrap/Button";
+import type { WalkGroup } from "@/core/walk/order";
+import { groupNames } from "@/wording/walks";
+
+/** Between two groups nothing goes on before hands and tools are clean. */
+export function Border({ group, plants, onCleaned }: { group: WalkGroup; plants: number; onCleaned: () => void }) {
+  return (
+    <section className="walk-body walk-border">
+      <h1>Clean hands, clean tools</h1>
+      <p className="fs-5">
+        Next: {plants} {plants === 1 ? "plant" : "plants"}, {groupNames[group]}.
+      </p>
+      <p>
+        Wash your hands or wipe them with alcohol, sleeves too. Wipe the lamp, the loupe and what cut or touched a
+        plant.
+      </p>
+      <Button className="big w-100" onClick={onCleaned}>
+        Cleaned, go on
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,58 @@
+"use client";
+
+import Link from "next/link";
+import Button from "react-bootstrap/Button";
+import type { WalkView } from "@/operations/readWalk";
+import type { WalkInHand } from "../../_parts/useWalk";
+
+/** Nothing left to go to: what came of it. */
+export function WalkEnd({ view, walk }: { view: WalkView; walk: WalkInHand }) {
+  const { done } = walk.progress;
+  const of = (kind: string) => done.filter(({ event }) => event.kind === kind);
+  const [found, skipped] = [of("found"), of("skipped")];
+  const ended =
+    view.walk.endedAt !== null ||
+    [...walk.kept.sent, ...walk.kept.waiting].some(
+      ({ deed }) => deed.kind === "end" && deed.input.walkId === view.walk.id,
+    );
+  return (
+    <section className="walk-body">
+      <h1>Every plant has had its turn</h1>
+      <p className="fs-5">
+        {of("clean").length} with nothing found, {found.length} with finds, {skipped.length} left out.
+      </p>
+      {found.length > 0 && (
+        <ul className="list-unstyled">
+          {found.map(({ plant }) => (
+            <li key={plant.id}>
+              <Link href={`/plants/${plant.id}`}>
+                {plant.code} {plant.name}
+              </Link>
+              : found
+            </li>
+          ))}
+        </ul>
+      )}
+      {skipped.map(({ plant, event }) => (
+        <div key={plant.id} className="d-flex gap-3 align-items-center mb-2">
+          <span className="flex-grow-1">
+            {plant.code} {plant.name} was left out
+          </span>
+          <Button variant="outline-primary" onClick={() => walk.takeBack(event)}>
+            Look at {plant.code} now
+          </Button>
+        </div>
+      ))}
+      {ended ? (
+        <p className="fs-5">The walk is ended.</p>
+      ) : (
+        <Button className="big w-100 mb-3" onClick={walk.end}>
+          End the walk
+        </Button>
+      )}
+      <p>
+        Clean your hands and tools, and the shelf where something was found. <Link href="/today">To Today</Link>
+      </p>
+    </section>
+  );
+}

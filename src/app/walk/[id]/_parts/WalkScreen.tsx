@@ -1,0 +1,107 @@
+"use client";
+
+import Link from "next/link";
+import { useState } from "react";
+import { NotSentYet } from "@/app/_parts/NotSentYet";
+import { groupOf, isBorder } from "@/core/walk/order";
+import { secondsLeft } from "@/core/walk/timeLeft";
+import type { Stop, WalkView } from "@/operations/readWalk";
+import { groupNames, timeInWords } from "@/wording/walks";
+import { useWalk, type LookInput } from "../../_parts/useWalk";
+import { AfterFind } from "./AfterFind";
+import { Border } from "./Border";
+import { FindFlow } from "./FindFlow";
+import { StopScreen } from "./StopScreen";
+import { useWalkKeys } from "./useWalkKeys";
+import { WalkEnd } from "./WalkEnd";
+
+/** What is on the screen beside the plant itself. */
+type Doing =
+  | { readonly what: "looking" }
+  | { readonly what: "finding"; readonly stop: Stop; readonly effort: LookInput }
+  | { readonly what: "found"; readonly stop: Stop; readonly lookId: string; readonly finds: LookInput["finds"] };
+
+/** One plant at a time, full screen. All plants of the walk are here already: the next one waits for nothing. */
+export function WalkScreen({ view, timeZone, nowMs }: { view: WalkView; timeZone: string; nowMs: number }) {
+  const walk = useWalk(view, timeZone, nowMs);
+  const [doing, setDoing] = useState<Doing>({ what: "looking" });
+  const [cleaned, setCleaned] = useState("");
+  const { toGo, done, found, last } = walk.progress;
+  const next = toGo[0];
+  const lastEvent = done.at(-1)?.event;
+  const border = next && isBorder(last, next, found) ? `${last!.id} ${next.id}` : null;
+  const atBorder = border !== null && border !== cleaned;
+  const looking = () => setDoing({ what: "looking" });
+  const undo = () => {
+    looking();
+    if (lastEvent) walk.takeBack(lastEvent);
+  };
+  useWalkKeys({ u: undo, c: atBorder ? () => setCleaned(border) : undefined });
+
+  return (
+    <div className="walk">
+      <header className="walk-head">
+        <Link href="/walk" className="btn btn-outline-primary">
+          Leave
+        </Link>
+        <div className="walk-progress">
+          <div
+            className="progress"
+            role="progressbar"
+            aria-label="Done"
+            aria-valuemin={0}
+            aria-valuemax={view.stops.length}
+            aria-valuenow={done.length}
+          >
+            <div className="progress-bar" style={{ width: `${(100 * done.length) / view.stops.length}%` }} />
+          </div>
+          <div className="small">
+            {done.length} of {view.stops.length}
+            {toGo.length > 0 && ` · ${timeInWords(secondsLeft(walk.events, toGo.length, view.walk.tool))} left`}
+          </div>
+        </div>
+        <button type="button" className="btn btn-outline-primary" disabled={!lastEvent} onClick={undo}>
+          Undo
+        </button>
+      </header>
+      <NotSentYet />
+      {doing.what === "finding" ? (
+        <FindFlow
+          stop={doing.stop}
+          view={view}
+          onBack={looking}
+          onNothing={(naming) => {
+            walk.look(doing.stop, { ...doing.effort, naming });
+            looking();
+          }}
+          onFound={(finds, naming) => {
+            const where = finds.flatMap((find) => find.spots ?? []);
+            const spots = [...new Set([...doing.effort.spots, ...where])];
+            const lookId = walk.look(doing.stop, { ...doing.effort, spots, finds, naming });
+            setDoing({ what: "found", stop: doing.stop, lookId, finds });
+          }}
+        />
+      ) : doing.what === "found" ? (
+        <AfterFind {...doing} view={view} walk={walk} onDone={looking} />
+      ) : !next ? (
+        <WalkEnd view={view} walk={walk} />
+      ) : atBorder ? (
+        <Border
+          group={groupOf(next, found)}
+          plants={toGo.filter((stop) => groupOf(stop, found) === groupOf(next, found)).length}
+          onCleaned={() => setCleaned(border)}
+        />
+      ) : (
+        <StopScreen
+          key={next.id}
+          stop={next}
+          view={view}
+          group={groupNames[groupOf(next, found)]}
+          onClean={(effort) => walk.look(next, effort)}
+          onFound={(effort) => setDoing({ what: "finding", stop: next, effort })}
+          onSkip={(reason) => walk.skip(next, reason)}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,22 @@
+import type { Metadata } from "next";
+import { localTimeOf } from "@/operations/context";
+import { walkOf } from "../../_parts/walkOf";
+import { SheetEntry } from "./_parts/SheetEntry";
+
+export const metadata: Metadata = { title: "Enter a sheet" };
+
+export default async function EnterPage({ params }: { params: Promise<{ id: string }> }) {
+  const { context, view } = await walkOf(params);
+  return (
+    <>
+      <h1>Enter a sheet</h1>
+      <p>One press for each plant that was clean. What has neither press is left out and stays due.</p>
+      <SheetEntry
+        view={view}
+        timeZone={context.collection.timeZone}
+        nowMs={context.now.getTime()}
+        nowLocal={localTimeOf(context, context.now)}
+      />
+    </>
+  );
+}

@@ -1,0 +1,72 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useWatch } from "react-hook-form";
+import { v7 as uuidv7 } from "uuid";
+import { startWalkAction } from "@/app/_parts/actions";
+import { startWalk, type WalkScope } from "@/core/facts/deeds";
+import { toolIds, type ToolId } from "@/core/inspection/tools";
+import { rounds, type Round } from "@/core/walk/places";
+import { ChoiceField, SelectField, SubmitRow } from "@/ui/fields/fields";
+import { useDeed } from "@/ui/fields/useDeed";
+import { toolNames } from "@/wording/names";
+import { roundNames, walkScopeNames } from "@/wording/walks";
+
+/** Nobody unpots on a round. */
+const tools = toolIds.filter((tool) => tool !== "unpotted");
+
+export function StartForm({
+  counts,
+  places,
+}: {
+  counts: Readonly<Record<Exclude<WalkScope, "place">, number>>;
+  places: readonly { id: string; name: string; plants: number }[];
+}) {
+  const router = useRouter();
+  const { form, submit, trouble } = useDeed({
+    schema: startWalk,
+    action: startWalkAction,
+    defaults: () => ({
+      id: uuidv7(),
+      scope: (counts.due > 0 ? "due" : "everything") as WalkScope,
+      placeId: places[0]?.id ?? "",
+      tool: "lamp" as ToolId,
+      round: "likely" as Round,
+    }),
+    done: ({ id }) => router.push(`/walk/${id}`),
+  });
+  const { scope, round } = useWatch({ control: form.control });
+  const scopes = (["due", "place", "everything", "arrivals"] as const).filter(
+    (one) => one === "place" || one === "everything" || counts[one] > 0,
+  );
+  return (
+    <form onSubmit={submit} noValidate>
+      <ChoiceField
+        form={form}
+        name="scope"
+        label="What"
+        options={scopes.map((one) => [
+          one,
+          one === "place" ? walkScopeNames.place : `${walkScopeNames[one]}: ${counts[one]}`,
+        ])}
+      />
+      {scope === "place" && (
+        <SelectField
+          form={form}
+          name="placeId"
+          label="Which place"
+          options={places.map(({ id, name, plants }) => [id, `${name}: ${plants}`])}
+        />
+      )}
+      <ChoiceField form={form} name="tool" label="With what" options={tools.map((id) => [id, toolNames[id]])} />
+      <ChoiceField
+        form={form}
+        name="round"
+        label="What you look at on each plant"
+        hint={roundNames[round ?? "likely"].what}
+        options={rounds.map((id) => [id, roundNames[id].name])}
+      />
+      <SubmitRow form={form} trouble={trouble} label="Begin" />
+    </form>
+  );
+}

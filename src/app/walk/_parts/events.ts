@@ -1,0 +1,27 @@
+import type { OutboxState } from "@/app/_parts/outbox";
+import type { WalkEvent } from "@/core/walk/progress";
+
+/** The moment at which an id of version 7 was made, ms since 1970. */
+const madeAtMs = (id: string) => parseInt(id.replaceAll("-", "").slice(0, 12), 16);
+
+/**
+ * Every event of a walk as far as this page knows: what the server gave, and what was pressed since or by an earlier page of
+ * this browser, without what was taken back or refused.
+ */
+export function eventsOf(
+  walkId: string,
+  given: readonly WalkEvent[],
+  { waiting, sent }: Pick<OutboxState, "waiting" | "sent">,
+): WalkEvent[] {
+  const events = new Map(given.map((event) => [event.id, event]));
+  const deeds = [...sent, ...waiting].map((entry) => entry.deed);
+  for (const deed of deeds) {
+    if (deed.kind !== "look" && deed.kind !== "skip") continue;
+    const { id, plantId } = deed.input;
+    if (deed.input.walkId !== walkId || events.has(id)) continue;
+    const kind = deed.kind === "skip" ? "skipped" : deed.input.finds.length > 0 ? "found" : "clean";
+    events.set(id, { id, plantId, kind, atMs: madeAtMs(id) });
+  }
+  for (const deed of deeds) if (deed.kind === "void") events.delete(deed.input.factId);
+  return [...events.values()];
+}

@@ -1,0 +1,74 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { readWalks } from "@/operations/readWalks";
+import type { WalkInShort } from "@/operations/readWalks";
+import { Panel } from "@/ui/Panel";
+import { dayInWords } from "@/wording/dates";
+import { walkScopeNames } from "@/wording/walks";
+import { currentContext } from "../_parts/context";
+import { StartForm } from "./_parts/StartForm";
+
+export const metadata: Metadata = { title: "Walk" };
+
+export default async function WalkPage() {
+  const view = await readWalks(await currentContext());
+  const placeName = new Map(view.places.map(({ place }) => [place.id, place.name]));
+  const title = (walk: WalkInShort) =>
+    walk.placeId ? (placeName.get(walk.placeId) ?? walkScopeNames.place) : walkScopeNames[walk.scope];
+  return (
+    <>
+      <h1>Walk</h1>
+      <p>
+        Plant by plant, clean ones first, those set apart last. Have a lamp, alcohol for your hands and a clear bag by
+        you.
+      </p>
+      {view.unfinished.length > 0 && (
+        <Panel title="Go on where you left">
+          <ul className="list-group list-group-flush">
+            {view.unfinished.map((walk) => (
+              <li key={walk.id} className="list-group-item px-0 d-flex flex-wrap gap-3 align-items-center">
+                <span className="flex-grow-1">
+                  <strong>{title(walk)}</strong>, {dayInWords(walk.startedOn)}: {walk.done} of {walk.plants} done
+                  {walk.finds > 0 && `, ${walk.finds} with finds`}
+                </span>
+                <Link className="btn btn-primary" href={`/walk/${walk.id}`}>
+                  Go on
+                </Link>
+                <Link className="btn btn-outline-primary" href={`/walk/${walk.id}/sheet`}>
+                  Sheet
+                </Link>
+                <Link className="btn btn-outline-primary" href={`/walk/${walk.id}/enter`}>
+                  Enter a sheet
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </Panel>
+      )}
+      <Panel title="A new walk">
+        {view.everything === 0 ? (
+          <p className="mb-0">
+            There is no plant yet. <Link href="/plants/new">Add one.</Link>
+          </p>
+        ) : (
+          <StartForm
+            counts={{ due: view.due, everything: view.everything, arrivals: view.arrivals }}
+            places={view.places.map(({ place, plants }) => ({ id: place.id, name: place.name, plants }))}
+          />
+        )}
+      </Panel>
+      {view.ended.length > 0 && (
+        <Panel title="Walks before">
+          <ul className="list-group list-group-flush">
+            {view.ended.map((walk) => (
+              <li key={walk.id} className="list-group-item px-0">
+                {dayInWords(walk.startedOn)}, {title(walk)}: {walk.done} of {walk.plants}
+                {walk.finds > 0 ? `, ${walk.finds} with finds` : ", nothing found"}
+              </li>
+            ))}
+          </ul>
+        </Panel>
+      )}
+    </>
+  );
+}

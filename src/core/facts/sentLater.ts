@@ -1,0 +1,12 @@
+import { z } from "zod";
+import { endWalk, recordLook, setApart, skipPlant, voidFact } from "./deeds";
+
+/** Deeds that a page keeps and sends when it can, one after the other. */
+export const sentLater = z.discriminatedUnion("kind", [
+  z.object({ kind: z.literal("look"), input: recordLook }),
+  z.object({ kind: z.literal("skip"), input: skipPlant }),
+  z.object({ kind: z.literal("apart"), input: setApart }),
+  z.object({ kind: z.literal("void"), input: voidFact }),
+  z.object({ kind: z.literal("end"), input: endWalk }),
+]);
+export type SentLater = z.input<typeof sentLater>;

@@ -1,0 +1,39 @@
+import type { GrowthFormId } from "@/core/plants/growthForms";
+import type { SpotId } from "@/core/plants/spots";
+import { spotNames } from "@/wording/names";
+import { FormDrawing } from "./FormDrawing";
+
+/** Hiding places to press, on the drawing and in a list with the same numbers. */
+export function SpotsPicker({
+  form,
+  order,
+  ticked,
+  onPress,
+}: {
+  form: GrowthFormId;
+  order: readonly SpotId[];
+  ticked: readonly SpotId[];
+  onPress: (spot: SpotId) => void;
+}) {
+  return (
+    <div className="spots-picker">
+      <FormDrawing form={form} order={order} ticked={ticked} onPress={onPress} />
+      <div className="spot-list">
+        {order.map((spot, i) => (
+          <button
+            key={spot}
+            type="button"
+            className="spot"
+            aria-pressed={ticked.includes(spot)}
+            onClick={() => onPress(spot)}
+          >
+            <span className="spot-number" aria-hidden>
+              {i + 1}
+            </span>{" "}
+            {spotNames[spot]}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}

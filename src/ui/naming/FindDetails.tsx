@@ -1,0 +1,126 @@
+"use client";
+
+import { useState } from "react";
+import Button from "react-bootstrap/Button";
+import Form from "react-bootstrap/Form";
+import { severityIds, severityOf, type SeverityId } from "@/core/inspection/severity";
+import { pestOf, type PestId } from "@/core/pests/pests";
+import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
+import type { SpotId } from "@/core/plants/spots";
+import { pestNames, severityNames } from "@/wording/names";
+import { stageLooks } from "@/wording/signs";
+import { SpotsPicker } from "../forms/SpotsPicker";
+
+export interface FindSeen {
+  readonly pest: PestId;
+  readonly severity: SeverityId;
+  readonly count: number | null;
+  readonly removed: boolean;
+  readonly spots: readonly SpotId[];
+  readonly stages: readonly string[];
+}
+
+const toggled = <T,>(all: readonly T[], one: T) =>
+  all.includes(one) ? all.filter((other) => other !== one) : [...all, one];
+
+/** How many, where and which stages, all by pressing; a number may be typed. */
+export function FindDetails({
+  pest,
+  form,
+  order,
+  label,
+  onSave,
+}: {
+  pest: PestId;
+  form: GrowthFormId;
+  /** Its hiding places, likeliest first. */
+  order?: readonly SpotId[];
+  label: string;
+  onSave: (seen: FindSeen) => void;
+}) {
+  const [severity, setSeverity] = useState<SeverityId | null>(null);
+  const [count, setCount] = useState("");
+  const [spots, setSpots] = useState<readonly SpotId[]>([]);
+  const [stages, setStages] = useState<readonly string[]>([]);
+  const [removed, setRemoved] = useState(false);
+  const [problem, setProblem] = useState("");
+  const id = `count-${pest}`;
+  const save = () => {
+    const counted = count.trim() === "" ? null : Number(count);
+    if (counted !== null && !(Number.isInteger(counted) && counted >= 1 && counted <= 100_000))
+      return setProblem("Write a whole number from 1 to 100000, or leave it empty.");
+    if (counted === null && severity === null) return setProblem("Press how many there are, or write a number.");
+    onSave({
+      pest,
+      severity: counted === null ? severity! : severityOf(counted),
+      count: counted,
+      removed,
+      spots,
+      stages,
+    });
+  };
+  return (
+    <section aria-label={pestNames[pest]}>
+      <h2>{pestNames[pest]}: how many, live?</h2>
+      <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="How many, live">
+        {severityIds.map((one) => (
+          <button
+            key={one}
+            type="button"
+            className={`btn ${severity === one && count === "" ? "btn-primary" : "btn-outline-primary"}`}
+            aria-pressed={severity === one && count === ""}
+            onClick={() => {
+              setSeverity(one);
+              setCount("");
+              setProblem("");
+            }}
+          >
+            {severityNames[one]}
+          </button>
+        ))}
+      </div>
+      <Form.Label htmlFor={id} className="fw-semibold mb-1">
+        Or the number you counted
+      </Form.Label>
+      <Form.Control
+        id={id}
+        inputMode="numeric"
+        autoComplete="off"
+        className="mb-2"
+        value={count}
+        aria-describedby={`${id}-problem`}
+        onChange={(event) => setCount(event.target.value)}
+      />
+      <div id={`${id}-problem`} className="text-danger-emphasis fw-semibold" role={problem ? "alert" : undefined}>
+        {problem}
+      </div>
+      <h3>Where they sit</h3>
+      <SpotsPicker
+        form={form}
+        order={order ?? spotsOf(form)}
+        ticked={spots}
+        onPress={(spot) => setSpots((all) => toggled(all, spot))}
+      />
+      <h3 className="mt-3">What you see of them</h3>
+      <div className="spot-list mb-3">
+        {pestOf(pest).stages.map(({ id: stage }) => (
+          <button
+            key={stage}
+            type="button"
+            className="spot"
+            aria-pressed={stages.includes(stage)}
+            onClick={() => setStages((all) => toggled(all, stage))}
+          >
+            {stageLooks[pest][stage]}
+          </button>
+        ))}
+        <button type="button" className="spot" aria-pressed={removed} onClick={() => setRemoved((on) => !on)}>
+          All that were seen were killed on the spot
+        </button>
+      </div>
+      <Button className="w-100 big" onClick={save}>
+        {label}
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,177 @@
+"use client";
+
+import { useMemo, useState } from "react";
+import Button from "react-bootstrap/Button";
+import Form from "react-bootstrap/Form";
+import { lookAlikesOf } from "@/core/diagnosis/lookAlikes";
+import { testsByWorth } from "@/core/diagnosis/nextTest";
+import { posteriorOf } from "@/core/diagnosis/posterior";
+import { priorsFor, type Circumstances } from "@/core/diagnosis/priors";
+import { canShow, seenSignIds, signIds, tests, type Observations, type SignId } from "@/core/diagnosis/signs";
+import { byChance, NAMED_FROM, verdictOf, type Verdict } from "@/core/diagnosis/verdict";
+import type { Naming as NamingOnRecord } from "@/core/facts/deeds";
+import { pestIds, type PestId } from "@/core/pests/pests";
+import { percent } from "@/wording/chances";
+import { pestNames } from "@/wording/names";
+import { lookAlikeNames, testNames } from "@/wording/signs";
+import { SignToggle, type Seen } from "../signs/SignToggle";
+
+/** How many of the likely pests stand above the signs. */
+const SHOWN = 4;
+
+/** The sentence above the signs. */
+function verdictInWords(verdict: Verdict): string {
+  const name = (pest: PestId) => pestNames[pest].toLowerCase();
+  switch (verdict.code) {
+    case "nothing_yet":
+      return "Press the signs you see. These odds are from the kind of plant, the place, the season and what you have now.";
+    case "named":
+      return verdict.pests.length > 1
+        ? `Most likely ${verdict.pests.map(name).join(" and ")}, both at once.`
+        : `Most likely ${name(verdict.pests[0]!)}.`;
+    case "none":
+      return `Most likely none of these (${percent(verdict.p)}): see what it may be instead.`;
+    case "alike": {
+      const [a, b] = verdict.pests;
+      const both = `These signs do not tell ${name(a)} and ${name(b)} apart.`;
+      return verdict.test ? `${both} The test below may; until then treat as both.` : `${both} Treat as both.`;
+    }
+    case "unsure":
+      return `Not sure yet: ${name(verdict.likeliest)} at ${percent(verdict.p)}${verdict.test ? ". The test below tells most." : "."}`;
+  }
+}
+
+export interface NamingResult {
+  readonly pests: readonly PestId[];
+  readonly naming: NamingOnRecord;
+}
+
+/** Signs in, likely pests out. The keeper has the last word. */
+export function Naming({
+  circumstances,
+  onNamed,
+  onNone,
+}: {
+  circumstances: Circumstances;
+  onNamed: (result: NamingResult) => void;
+  onNone: (naming: NamingOnRecord) => void;
+}) {
+  const [observed, setObserved] = useState<Observations>({});
+  const { form } = circumstances;
+  const priors = useMemo(() => priorsFor(circumstances), [circumstances]);
+  const posterior = useMemo(() => posteriorOf(priors, observed), [priors, observed]);
+  const worth = useMemo(() => testsByWorth(posterior, form, observed), [posterior, form, observed]);
+  const looked = Object.values(observed).filter(Boolean).length;
+  const verdict = verdictOf(posterior, worth, looked);
+  const order = byChance(posterior);
+  const present = signIds.filter((sign) => observed[sign] === "present");
+  const absent = signIds.filter((sign) => observed[sign] === "absent");
+  const set = (sign: SignId) => (seen: Seen) =>
+    setObserved((before) => {
+      const { [sign]: _, ...rest } = before;
+      return seen === undefined ? rest : { ...rest, [sign]: seen };
+    });
+
+  const likeliest = looked === 0 || posterior.none > posterior.of[order[0]!] ? null : order[0]!;
+  const record = (spokenFor: boolean): NamingOnRecord => ({
+    present,
+    absent,
+    likeliest,
+    by: spokenFor && looked > 0 ? "signs" : "keeper",
+  });
+  const take = (pests: readonly PestId[]) =>
+    onNamed({ pests, naming: record(pests.every((pest) => pest === likeliest || posterior.of[pest] >= NAMED_FROM)) });
+
+  const next = worth[0];
+  const alike = verdict.code === "alike" ? verdict.pests : null;
+  const several = verdict.code === "named" && verdict.pests.length > 1 ? verdict.pests : null;
+  const lookAlikes = lookAlikesOf(present, form);
+  return (
+    <div className="naming">
+      <section className="naming-odds" aria-label="The likely pests">
+        <p className="mb-2" role="status">
+          {verdictInWords(verdict)}
+        </p>
+        <ol className="odds">
+          {order.slice(0, SHOWN).map((pest) => (
+            <li key={pest}>
+              <button type="button" className="odd" onClick={() => take([pest])}>
+                <span className="odd-bar" style={{ width: `${posterior.of[pest] * 100}%` }} aria-hidden />
+                <span>{pestNames[pest]}</span>
+                <span>{percent(posterior.of[pest])}</span>
+              </button>
+            </li>
+          ))}
+          <li>
+            <button type="button" className="odd" onClick={() => onNone(record(likeliest === null))}>
+              <span className="odd-bar" style={{ width: `${posterior.none * 100}%` }} aria-hidden />
+              <span>None of these</span>
+              <span>{percent(posterior.none)}</span>
+            </button>
+          </li>
+        </ol>
+        {(alike ?? several) && (
+          <Button className="mt-2" onClick={() => take((alike ?? several)!)}>
+            Take both: {(alike ?? several)!.map((pest) => pestNames[pest].toLowerCase()).join(" and ")}
+          </Button>
+        )}
+      </section>
+      {next && next.bits > 0.01 && (
+        <section className="naming-test">
+          <h3>The test that would tell most now: {testNames[next.test].name}</h3>
+          <p className="mb-2">{testNames[next.test].how}</p>
+          <div className="signs">
+            {tests[next.test].shows
+              .filter((sign) => canShow(sign, form))
+              .map((sign) => (
+                <SignToggle key={sign} sign={sign} seen={observed[sign]} onChange={set(sign)} />
+              ))}
+          </div>
+        </section>
+      )}
+      {lookAlikes.length > 0 && (
+        <section>
+          <h3>It may be instead</h3>
+          <ul className="mb-0 ps-3">
+            {lookAlikes.map((id) => (
+              <li key={id}>
+                <strong>{lookAlikeNames[id].name}:</strong> {lookAlikeNames[id].tell}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section>
+        <h3>Signs</h3>
+        <p className="small text-body-secondary mb-2">Once: there. Twice: looked for, not there.</p>
+        <div className="signs">
+          {signIds
+            .filter((sign) => canShow(sign, form))
+            .filter((sign) => (seenSignIds as readonly SignId[]).includes(sign) || observed[sign] !== undefined)
+            .map((sign) => (
+              <SignToggle key={sign} sign={sign} seen={observed[sign]} onChange={set(sign)} />
+            ))}
+        </div>
+      </section>
+      <section>
+        <Form.Label htmlFor="own-word" className="fw-semibold mb-1">
+          I know what it is
+        </Form.Label>
+        <Form.Select
+          id="own-word"
+          value=""
+          onChange={(event) =>
+            onNamed({ pests: [event.target.value as PestId], naming: { ...record(false), by: "keeper" } })
+          }
+        >
+          <option value="">Your word goes before the odds</option>
+          {pestIds.map((pest) => (
+            <option key={pest} value={pest}>
+              {pestNames[pest]}
+            </option>
+          ))}
+        </Form.Select>
+      </section>
+    </div>
+  );
+}

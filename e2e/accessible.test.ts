@@ -13,6 +13,7 @@ const addresses = [
   "/plants/new",
   plant,
   `${plant}/look`,
+  `${plant}/name`,
   `${plant}/move`,
   `/plants/${idOf("plant", "L04")}/apart`,
   "/cases",
@@ -23,6 +24,9 @@ const addresses = [
   "/mixing",
   "/almanac",
   "/almanac/life-cycle",
+  "/almanac/hiding-places",
+  "/walk",
+  "/ledger",
   "/settings",
 ];
 
@@ -39,9 +43,9 @@ describe.each([
   });
   afterAll(() => app.close());
 
-  it.each(addresses)("%s", async (address) => {
+  /** What is on the screen now breaks no rule. */
+  const check = async () => {
     const { page } = app;
-    await page.open(address);
     // What is reckoned in the browser belongs to the page.
     await page.settled();
     const { violations } = await new AxeBuilder(page.driver).analyze();
@@ -49,5 +53,38 @@ describe.each([
     expect(await page.driver.executeScript("return document.documentElement.scrollWidth")).toBeLessThanOrEqual(
       size.width,
     );
+  };
+
+  it.each(addresses)("%s", async (address) => {
+    await app.page.open(address);
+    await check();
+  });
+
+  it("a walk: a plant, why it is skipped, naming, a find, what follows, the border, the sheet and its entry", async () => {
+    const { page } = app;
+    await page.open("/walk");
+    await page.press("Everything: 47");
+    await page.press("Begin");
+    await page.sees("Nothing found, next");
+    const address = new URL(await page.driver.getCurrentUrl()).pathname;
+    await page.press("Skip");
+    await check();
+    await page.press("Found something");
+    await page.press("Fine webbing between leaf and stem");
+    await page.sees("The test that would tell most now");
+    await check();
+    await page.press("Spider mites");
+    await check();
+    await page.press("Overrun: webbing, or most leaves");
+    await page.press("Save the find");
+    await page.sees("Who stood near");
+    await check();
+    await page.press("Go on with the walk");
+    await page.sees("Clean hands, clean tools");
+    await check();
+    for (const view of ["sheet", "enter"]) {
+      await page.open(`${address}/${view}`);
+      await check();
+    }
   });
 });

@@ -4,7 +4,7 @@ import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
 import { FlowerSprite } from "@/ui/mark/FlowerSprite";
 import { Keys } from "@/ui/shell/Keys";
-import { Rail } from "@/ui/shell/Rail";
+import { CornerSettings, Rail } from "@/ui/shell/Rail";
 import { themeScript } from "@/ui/shell/themeScript";
 import "@/ui/theme.scss";
 
@@ -24,6 +24,7 @@ export default function Layout({ children }: { children: ReactNode }) {
         <FlowerSprite />
         <div className="shell">
           <Rail />
+          <CornerSettings />
           <main id="main" className="ground">
             {children}
           </main>

@@ -28,6 +28,12 @@ export default function AlmanacPage() {
           To the bench
         </Link>
       </Panel>
+      <Panel title="Hiding places">
+        <p>Where each pest sits on each growth form, drawn: the places in the order of a look.</p>
+        <Link className="btn btn-primary" href="/almanac/hiding-places">
+          To the drawings
+        </Link>
+      </Panel>
       <Panel title="How long they live in each stage">
         <p>
           From degree-days above each pest&apos;s own threshold; literature from memory, on the slow side, since house

@@ -51,6 +51,11 @@ export default async function TodayPage() {
             </Panel>
           )}
           <Panel title={view.looksDueCount === 0 ? "No looks due" : `Looks due: ${view.looksDueCount}`}>
+            {view.looksDueCount > 0 && (
+              <Link className="btn btn-primary mb-2" href="/walk">
+                Walk them
+              </Link>
+            )}
             <ul className="list-group list-group-flush">
               {view.looksDue.map((plant) => (
                 <PlantLine key={plant.id} plant={plant} note={`due ${fromToday(plant.lookDueOn, view.day)}`}>

@@ -28,8 +28,12 @@ export function informationOf({ sets }: Pick<Posterior, "sets">, shown: readonly
   return Math.max(0, bits);
 }
 
+/** What waiting for days leaves of a test's worth: treatment cannot begin meanwhile (HOUSE). */
+const AFTER_WAITING = 0.5;
+
 /**
- * The tests that are still to be done on a plant of this form, those that tell most first. A test counts as done once one of
+ * The tests that are still to be done on a plant of this form, those that tell most first; what a test tells that
+ * wants days of waiting counts half. A test counts as done once one of
  * its signs has been looked for; a test of which the form can show no sign is left out.
  */
 export function testsByWorth(posterior: Posterior, form: GrowthFormId, observed: Observations): TestWorth[] {
@@ -39,5 +43,7 @@ export function testsByWorth(posterior: Posterior, form: GrowthFormId, observed:
       if (shown.length === 0 || shown.some((sign) => observed[sign] !== undefined)) return [];
       return [{ test, bits: informationOf(posterior, shown) }];
     })
-    .toSorted((a, b) => b.bits - a.bits || tests[a.test].days - tests[b.test].days);
+    .toSorted((a, b) => worthNow(b) - worthNow(a));
 }
+
+const worthNow = ({ test, bits }: TestWorth) => bits * (tests[test].days > 0 ? AFTER_WAITING : 1);

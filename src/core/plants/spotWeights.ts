@@ -45,3 +45,12 @@ export function shareOn(form: GrowthFormId, pest: PestId, named: readonly SpotId
   }
   return [all[0] > 0 ? covered[0] / all[0] : 0, all[1] > 0 ? covered[1] / all[1] : 0];
 }
+
+/**
+ * Every place of a growth form, those where most animals of the pest sit first; places where it never sits come last.
+ * @example placesOfPest("trailingVine", "spiderMite")[0] // "underside"
+ */
+export function placesOfPest(form: GrowthFormId, pest: PestId): SpotId[] {
+  const weights = new Map(spotWeights(form, pest).map((spot) => [spot.id, spot.weight]));
+  return [...spotsOf(form)].toSorted((a, b) => (weights.get(b) ?? 0) - (weights.get(a) ?? 0));
+}

@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { SpotId } from "@/core/plants/spots";
 import { spotNames } from "@/wording/names";
@@ -9,15 +10,19 @@ export function SpotsPicker({
   order,
   ticked,
   onPress,
+  children,
 }: {
   form: GrowthFormId;
   order: readonly SpotId[];
   ticked: readonly SpotId[];
   onPress: (spot: SpotId) => void;
+  /** What stands between the drawing and the list. */
+  children?: ReactNode;
 }) {
   return (
     <div className="spots-picker">
       <FormDrawing form={form} order={order} ticked={ticked} onPress={onPress} />
+      {children}
       <div className="spot-list">
         {order.map((spot, i) => (
           <button
@@ -30,7 +35,7 @@ export function SpotsPicker({
             <span className="spot-number" aria-hidden>
               {i + 1}
             </span>{" "}
-            {spotNames[spot]}
+            <span>{spotNames[spot]}</span>
           </button>
         ))}
       </div>

@@ -1,11 +1,12 @@
 "use client";
 
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { severityIds, severityOf, type SeverityId } from "@/core/inspection/severity";
 import { pestOf, type PestId } from "@/core/pests/pests";
-import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
+import type { GrowthFormId } from "@/core/plants/growthForms";
+import { placesOfPest } from "@/core/plants/spotWeights";
 import type { SpotId } from "@/core/plants/spots";
 import { pestNames, severityNames } from "@/wording/names";
 import { stageLooks } from "@/wording/signs";
@@ -27,14 +28,11 @@ const toggled = <T,>(all: readonly T[], one: T) =>
 export function FindDetails({
   pest,
   form,
-  order,
   label,
   onSave,
 }: {
   pest: PestId;
   form: GrowthFormId;
-  /** Its hiding places, likeliest first. */
-  order?: readonly SpotId[];
   label: string;
   onSave: (seen: FindSeen) => void;
 }) {
@@ -44,6 +42,7 @@ export function FindDetails({
   const [stages, setStages] = useState<readonly string[]>([]);
   const [removed, setRemoved] = useState(false);
   const [problem, setProblem] = useState("");
+  const order = useMemo(() => placesOfPest(form, pest), [form, pest]);
   const id = `count-${pest}`;
   const save = () => {
     const counted = count.trim() === "" ? null : Number(count);
@@ -95,12 +94,7 @@ export function FindDetails({
         {problem}
       </div>
       <h3>Where they sit</h3>
-      <SpotsPicker
-        form={form}
-        order={order ?? spotsOf(form)}
-        ticked={spots}
-        onPress={(spot) => setSpots((all) => toggled(all, spot))}
-      />
+      <SpotsPicker form={form} order={order} ticked={spots} onPress={(spot) => setSpots((all) => toggled(all, spot))} />
       <h3 className="mt-3">What you see of them</h3>
       <div className="spot-list mb-3">
         {pestOf(pest).stages.map(({ id: stage }) => (
@@ -118,9 +112,11 @@ export function FindDetails({
           All that were seen were killed on the spot
         </button>
       </div>
-      <Button className="w-100 big" onClick={save}>
-        {label}
-      </Button>
+      <div className="sticky-press">
+        <Button className="w-100 big" onClick={save}>
+          {label}
+        </Button>
+      </div>
     </section>
   );
 }

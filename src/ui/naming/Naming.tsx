@@ -19,6 +19,9 @@ import { SignToggle, type Seen } from "../signs/SignToggle";
 /** How many of the likely pests stand above the signs. */
 const SHOWN = 4;
 
+/** A test that tells less is not proposed. */
+const WORTH_DOING_BITS = 0.02;
+
 /** The sentence above the signs. */
 function verdictInWords(verdict: Verdict): string {
   const name = (pest: PestId) => pestNames[pest].toLowerCase();
@@ -116,7 +119,7 @@ export function Naming({
           </Button>
         )}
       </section>
-      {next && next.bits > 0.01 && (
+      {looked > 0 && next && next.bits > WORTH_DOING_BITS && (
         <section className="naming-test">
           <h3>The test that would tell most now: {testNames[next.test].name}</h3>
           <p className="mb-2">{testNames[next.test].how}</p>

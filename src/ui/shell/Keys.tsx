@@ -1,6 +1,6 @@
 "use client";
 
-import { useRouter } from "next/navigation";
+import { usePathname, useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import Modal from "react-bootstrap/Modal";
 import { rooms } from "./rooms";
@@ -11,9 +11,26 @@ const CHORD_MS = 1500;
 export const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
+/** Keys of single screens, by the beginning of their address. */
+const screenKeys: readonly (readonly [path: string, keys: readonly (readonly [key: string, what: string])[]])[] = [
+  [
+    "/walk/",
+    [
+      ["n", "Nothing found, next"],
+      ["f", "Found something"],
+      ["1 … 9", "A place, looked at or not"],
+      ["v", "The far side, seen or not"],
+      ["x", "Skip"],
+      ["u", "Undo"],
+      ["c", "Hands and tools cleaned"],
+    ],
+  ],
+];
+
 /** `g` and a letter goes to a room; `?` lists the keys. Every key has a button elsewhere. */
 export function Keys() {
   const router = useRouter();
+  const path = usePathname();
   const [listed, setListed] = useState(false);
   useEffect(() => {
     let chordUntil = 0;
@@ -39,6 +56,17 @@ export function Keys() {
       </Modal.Header>
       <Modal.Body>
         <dl className="row mb-0">
+          {screenKeys
+            .filter(([begin]) => path.startsWith(begin))
+            .flatMap(([, keys]) => keys)
+            .map(([key, what]) => (
+              <div key={key} className="d-flex gap-3">
+                <dt className="col-3">
+                  <kbd>{key}</kbd>
+                </dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
           {rooms.map(({ key, name }) => (
             <div key={key} className="d-flex gap-3">
               <dt className="col-3">

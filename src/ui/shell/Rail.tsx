@@ -1,10 +1,20 @@
 "use client";
 
+import { Settings } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { Flower } from "../mark/Flower";
 import { rooms } from "./rooms";
 import { ThemeSwitch } from "./ThemeSwitch";
+
+/** On a phone the bar is for the rooms of the work: settings are in the corner of the page. */
+export function CornerSettings() {
+  return (
+    <Link href="/settings" className="corner-settings d-lg-none" aria-label="Settings">
+      <Settings size={22} aria-hidden />
+    </Link>
+  );
+}
 
 /** The rooms: a rail on a laptop, a bar on a phone. */
 export function Rail() {
@@ -17,7 +27,7 @@ export function Rail() {
       </div>
       <ul>
         {rooms.map(({ href, name, Icon }) => (
-          <li key={href} className={href === "/settings" ? "corner" : undefined}>
+          <li key={href} className={href === "/settings" ? "corner d-none d-lg-block" : undefined}>
             <Link href={href} aria-current={path.startsWith(href) ? "page" : undefined}>
               <Icon size={20} aria-hidden />
               {name}

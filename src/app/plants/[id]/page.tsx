@@ -10,6 +10,7 @@ import { dayInWords, dayAndYear, fromToday } from "@/wording/dates";
 import { growthFormNames, pestNames, sensitivityNames } from "@/wording/names";
 import { stateInWords } from "@/wording/states";
 import { ArchiveButton } from "./_parts/ArchiveButton";
+import { Photos } from "./_parts/Photos";
 import { plantOf } from "./_parts/plantOf";
 
 export const metadata: Metadata = { title: "Plant" };
@@ -36,6 +37,9 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
           <div className="d-flex flex-wrap gap-2">
             <Link className="btn btn-primary" href={`/plants/${plant.id}/look`}>
               Look
+            </Link>
+            <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/name`}>
+              Name a pest
             </Link>
             {!apart && (
               <Link
@@ -110,6 +114,11 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
           </Panel>
         </div>
         <div className="col-lg-7">
+          {view.photos.length > 0 && (
+            <Panel title="Photos">
+              <Photos photos={view.photos} looks={view.looks} />
+            </Panel>
+          )}
           <Panel title="Record">
             <RecordLine entries={recordEntries(view)} strike={(entry) => <Strike entry={entry} />} />
           </Panel>

@@ -4,7 +4,6 @@ import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
 import { TreatForm } from "@/app/cases/[id]/_parts/TreatForm";
 import { mixIds } from "@/core/mixing/mixes";
-import { spotsOf } from "@/core/plants/growthForms";
 import { localTimeOf } from "@/operations/context";
 import { readCase } from "@/operations/readCase";
 import { readToday } from "@/operations/readToday";
@@ -53,7 +52,7 @@ export default async function SittingPage({ params }: { params: Promise<{ mix: s
         caseId={line.caseId}
         plan={view.plan}
         plant={{ sensitivities, inFlower: plant.inFlower }}
-        spots={spotsOf(plant.growthForm)}
+        growthForm={plant.growthForm}
         volumeMl={line.volumeMl}
         measuring={context.collection}
         nowLocal={localTimeOf(context, context.now)}

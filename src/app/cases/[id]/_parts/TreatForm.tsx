@@ -6,29 +6,23 @@ import { recordTreatmentAction } from "@/app/_parts/actions";
 import { recordTreatment } from "@/core/facts/deeds";
 import { doseOf, type Plan } from "@/core/facts/records";
 import { mixes, mixIds, type MixId } from "@/core/mixing/mixes";
+import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
 import type { SpotId } from "@/core/plants/spots";
 import { remedyOf, type TechniqueId } from "@/core/remedies/remedies";
 import { objections, type Bearer } from "@/core/suitability/suitability";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { Cautions } from "@/ui/Cautions";
-import {
-  ChecksField,
-  ChoiceField,
-  NoteField,
-  SelectField,
-  SubmitRow,
-  SwitchField,
-  TextField,
-} from "@/ui/fields/fields";
+import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
+import { SpotsField } from "@/ui/fields/SpotsField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { dayInWords } from "@/wording/dates";
-import { mixNames, spotNames, techniqueNames } from "@/wording/names";
+import { mixNames, techniqueNames } from "@/wording/names";
 
 interface Props {
   caseId: string;
   plan: Plan | null;
   plant: Bearer;
-  spots: readonly SpotId[];
+  growthForm: GrowthFormId;
   volumeMl: number;
   measuring: Measuring;
   nowLocal: string;
@@ -39,7 +33,7 @@ interface Props {
 const isBelow = (spot: SpotId) => spot === "roots" || spot === "pot";
 
 /** What was put on, how, how much and where; the cautions and amounts stand before the act. */
-export function TreatForm({ caseId, plan, plant, spots, volumeMl, measuring, nowLocal, then }: Props) {
+export function TreatForm({ caseId, plan, plant, growthForm, volumeMl, measuring, nowLocal, then }: Props) {
   const router = useRouter();
   const open = plan?.steps.filter((step) => step.kind === "treat" && step.doneOn === null) ?? [];
   const next = plan && (open[0] ? doseOf(plan, open[0]) : plan);
@@ -53,7 +47,7 @@ export function TreatForm({ caseId, plan, plant, spots, volumeMl, measuring, now
       mix: next?.mix ?? ("alcoholHalf" as MixId),
       technique: next?.technique ?? ("dab" as TechniqueId),
       volumeMl: String(volumeMl),
-      spots: spots.filter((spot) => !isBelow(spot)),
+      spots: spotsOf(growthForm).filter((spot) => !isBelow(spot)),
       at: nowLocal,
       note: "",
       alreadyDone: false,
@@ -94,12 +88,7 @@ export function TreatForm({ caseId, plan, plant, spots, volumeMl, measuring, now
           techniqueNames[id],
         ])}
       />
-      <ChecksField
-        form={form}
-        name="spots"
-        label="Which places you reached"
-        options={spots.map((id) => [id, spotNames[id]])}
-      />
+      <SpotsField form={form} name="spots" label="Which places you reached" growthForm={growthForm} />
       {open.length > 0 && (
         <SelectField
           form={form}

@@ -1,5 +1,4 @@
 import type { Metadata } from "next";
-import { spotsOf } from "@/core/plants/growthForms";
 import { pestNames } from "@/wording/names";
 import { caseOf } from "../_parts/caseOf";
 import { TreatForm } from "../_parts/TreatForm";
@@ -18,7 +17,7 @@ export default async function TreatPage({ params }: { params: Promise<{ id: stri
         caseId={view.found.id}
         plan={view.plan}
         plant={{ sensitivities, inFlower: plant.inFlower }}
-        spots={spotsOf(plant.growthForm)}
+        growthForm={plant.growthForm}
         volumeMl={view.volumeMl}
         measuring={context.collection}
         nowLocal={nowLocal}

@@ -1,5 +1,6 @@
 "use client";
 
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import Button from "react-bootstrap/Button";
 import { useFieldArray } from "react-hook-form";
@@ -9,22 +10,16 @@ import { recordLook } from "@/core/facts/deeds";
 import { severityIds } from "@/core/inspection/severity";
 import { toolIds, type ToolId } from "@/core/inspection/tools";
 import { pestIds, type PestId } from "@/core/pests/pests";
+import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
 import type { SpotId } from "@/core/plants/spots";
-import {
-  ChecksField,
-  ChoiceField,
-  NoteField,
-  SelectField,
-  SubmitRow,
-  SwitchField,
-  TextField,
-} from "@/ui/fields/fields";
+import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
+import { SpotsField } from "@/ui/fields/SpotsField";
 import { useDeed } from "@/ui/fields/useDeed";
-import { pestNames, severityNames, spotNames, toolNames } from "@/wording/names";
+import { pestNames, severityNames, toolNames } from "@/wording/names";
 
 interface Props {
   plantId: string;
-  spots: readonly SpotId[];
+  growthForm: GrowthFormId;
   nowLocal: string;
   /** Pests of the plant's open cases: the likeliest to be found again. */
   openPests: readonly PestId[];
@@ -40,7 +35,7 @@ const newFind = (pest: PestId) => ({
 });
 
 /** What was looked at, with what, and what was found. */
-export function LookForm({ plantId, spots, nowLocal, openPests }: Props) {
+export function LookForm({ plantId, growthForm, nowLocal, openPests }: Props) {
   const router = useRouter();
   const { form, submit, trouble } = useDeed({
     schema: recordLook,
@@ -51,6 +46,7 @@ export function LookForm({ plantId, spots, nowLocal, openPests }: Props) {
       at: nowLocal,
       tool: "lamp" as ToolId,
       spots: [] as SpotId[],
+      turned: true,
       note: "",
       finds: [],
     }),
@@ -64,14 +60,12 @@ export function LookForm({ plantId, spots, nowLocal, openPests }: Props) {
   return (
     <form onSubmit={submit} noValidate>
       <ChoiceField form={form} name="tool" label="With what" options={toolIds.map((id) => [id, toolNames[id]])} />
-      <ChecksField
-        form={form}
-        name="spots"
-        label="Which places you looked at"
-        options={spots.map((id) => [id, spotNames[id]])}
-      />
+      <SpotsField form={form} name="spots" label="Which places you looked at" growthForm={growthForm} />
       <div className="mb-3">
-        <Button variant="outline-primary" onClick={() => form.setValue("spots", [...spots], { shouldValidate: true })}>
+        <Button
+          variant="outline-primary"
+          onClick={() => form.setValue("spots", [...spotsOf(growthForm)], { shouldValidate: true })}
+        >
           All of them
         </Button>
       </div>
@@ -105,6 +99,7 @@ export function LookForm({ plantId, spots, nowLocal, openPests }: Props) {
           </div>
         </fieldset>
       ))}
+      <SwitchField form={form} name="turned" label="Turned: the far side, towards wall or window, seen too" />
       <TextField
         form={form}
         name="at"
@@ -117,6 +112,11 @@ export function LookForm({ plantId, spots, nowLocal, openPests }: Props) {
         <Button variant="outline-primary" onClick={() => finds.append(newFind(openPests[found] ?? "mealybug"))}>
           {found === 0 ? "Found something" : "Found another pest"}
         </Button>
+        {found === 0 && (
+          <Link className="btn btn-outline-primary" href={`/plants/${plantId}/name`}>
+            Name it by its signs
+          </Link>
+        )}
       </SubmitRow>
     </form>
   );

@@ -1,5 +1,4 @@
 import type { Metadata } from "next";
-import { spotsOf } from "@/core/plants/growthForms";
 import { LookForm } from "../_parts/LookForm";
 import { plantOf } from "../_parts/plantOf";
 
@@ -19,7 +18,7 @@ export default async function LookPage({ params }: { params: Promise<{ id: strin
       </p>
       <LookForm
         plantId={plant.id}
-        spots={spotsOf(plant.growthForm)}
+        growthForm={plant.growthForm}
         nowLocal={nowLocal}
         openPests={view.cases.filter((one) => one.open).map((one) => one.pest)}
       />

@@ -11,6 +11,7 @@ import type { RecordLook } from "@/core/facts/deeds";
 import type { Stop, WalkView } from "@/operations/readWalk";
 import { pestNames } from "@/wording/names";
 import type { WalkInHand } from "../../_parts/useWalk";
+import { ScreenHeading } from "./ScreenHeading";
 
 const PHOTO_LIMIT_MB = 10;
 
@@ -49,9 +50,9 @@ export function AfterFind({
   };
   return (
     <section className="walk-body">
-      <h1>
+      <ScreenHeading>
         {stop.code}: {finds.map((find) => pestNames[find.pest].toLowerCase()).join(" and ")}
-      </h1>
+      </ScreenHeading>
       <h2>1. Set it apart now, before treating</h2>
       {apart ? (
         <Alert variant="success">{apart}</Alert>
@@ -119,9 +120,11 @@ export function AfterFind({
       >
         {photo?.text ?? "It is scaled down, and where it was taken is removed."}
       </p>
-      <Button className="big w-100" onClick={onDone}>
-        Go on with the walk
-      </Button>
+      <div className="sticky-press">
+        <Button className="big w-100" onClick={onDone}>
+          Go on with the walk
+        </Button>
+      </div>
     </section>
   );
 }

@@ -1,12 +1,13 @@
 import Button from "react-bootstrap/Button";
 import type { WalkGroup } from "@/core/walk/order";
 import { groupNames } from "@/wording/walks";
+import { ScreenHeading } from "./ScreenHeading";
 
 /** Between two groups nothing goes on before hands and tools are clean. */
 export function Border({ group, plants, onCleaned }: { group: WalkGroup; plants: number; onCleaned: () => void }) {
   return (
     <section className="walk-body walk-border">
-      <h1>Clean hands, clean tools</h1>
+      <ScreenHeading>Clean hands, clean tools</ScreenHeading>
       <p className="fs-5">
         Next: {plants} {plants === 1 ? "plant" : "plants"}, {groupNames[group]}.
       </p>

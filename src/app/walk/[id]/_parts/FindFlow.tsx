@@ -9,6 +9,7 @@ import type { Stop, WalkView } from "@/operations/readWalk";
 import { FindDetails, type FindSeen } from "@/ui/naming/FindDetails";
 import { Naming } from "@/ui/naming/Naming";
 import { pestNames } from "@/wording/names";
+import { ScreenHeading } from "./ScreenHeading";
 
 type Finds = RecordLook["finds"];
 
@@ -55,7 +56,7 @@ export function FindFlow({
         <Button variant="outline-primary" onClick={pest ? () => setToTell([]) : onBack}>
           Back
         </Button>
-        <h1 className="mb-0">{pest ? `Found on ${stop.code}` : `What is on ${stop.code}?`}</h1>
+        <ScreenHeading className="mb-0">{pest ? `Found on ${stop.code}` : `What is on ${stop.code}?`}</ScreenHeading>
       </div>
       {pest ? (
         <FindDetails

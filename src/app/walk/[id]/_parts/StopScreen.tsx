@@ -21,6 +21,7 @@ import { stateInWords } from "@/wording/states";
 import { readyPhrases, skipReasonNames } from "@/wording/walks";
 import type { LookInput } from "../../_parts/useWalk";
 import { useWalkKeys } from "./useWalkKeys";
+import { ScreenHeading } from "./ScreenHeading";
 
 /** A pest less likely than this is not worth a word under the meter. */
 const WORTH_A_WORD = 0.05;
@@ -93,85 +94,68 @@ export function StopScreen({
         <div className="walk-plant">
           <Flower state={stop.state} petals={stop.petals} apart={stop.apart} silent />
           <div>
-            <h1>
+            <ScreenHeading>
               {stop.code} {stop.name}
-            </h1>
+            </ScreenHeading>
             <div className="small">
               {place?.name} · {stateInWords(stop.state, stop.petals, stop.apart)} · group: {group}
             </div>
           </div>
         </div>
         <LastTime stop={stop} />
-        <div className="walk-columns">
-          <SpotsPicker form={form} order={order} ticked={ticked} onPress={press} />
-          <div>
-            <div className="meter">
-              <div className="meter-bar" aria-hidden>
-                <div style={{ width: `${meter.shown * 100}%` }} />
-              </div>
-              <p className="mb-0" role="status">
-                A light infestation would have shown: <strong>{percent(meter.shown)}</strong>
-                {hardest &&
-                  ticked.length > 0 &&
-                  `; ${pestNames[hardest].toLowerCase()} only ${percent(meter.of[hardest])}`}
-              </p>
-            </div>
-            <button
-              type="button"
-              className="spot far-side"
-              aria-pressed={turned}
-              onClick={() => setTurned((on) => !on)}
-            >
-              Turned: the far side, towards wall or window, seen too
-            </button>
-            {sample && (
-              <p className="small mb-2">
-                Many leaves: {sample.examine} of about {sample.of}, from all over the plant, show with 95&nbsp;% a pest
-                that sits on one leaf in five.
-              </p>
-            )}
-            <Form.Label htmlFor="tool" className="fw-semibold mb-1">
-              With what
-            </Form.Label>
-            <Form.Select
-              id="tool"
-              className="mb-2"
-              value={tool}
-              onChange={(event) => setTool(event.target.value as ToolId)}
-            >
-              {toolIds.map((id) => (
-                <option key={id} value={id}>
-                  {toolNames[id]}
-                </option>
-              ))}
-            </Form.Select>
-            <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Ready notes">
-              {readyPhrases.map((phrase) => (
-                <button
-                  key={phrase}
-                  type="button"
-                  className={`btn ${phrases.includes(phrase) ? "btn-primary" : "btn-outline-primary"}`}
-                  aria-pressed={phrases.includes(phrase)}
-                  onClick={() =>
-                    setPhrases((all) => (all.includes(phrase) ? all.filter((one) => one !== phrase) : [...all, phrase]))
-                  }
-                >
-                  {phrase}
-                </button>
-              ))}
-            </div>
-            <Form.Label htmlFor="note" className="fw-semibold mb-1">
-              Note
-            </Form.Label>
-            <Form.Control
-              id="note"
-              maxLength={1500}
-              autoComplete="off"
-              value={typed}
-              onChange={(event) => setTyped(event.target.value)}
-            />
-            <p className="small text-body-secondary mt-2 mb-0">{growthFormNames[form]}</p>
+        <SpotsPicker form={form} order={order} ticked={ticked} onPress={press}>
+          <button type="button" className="spot far-side" aria-pressed={turned} onClick={() => setTurned((on) => !on)}>
+            Turned: the far side, towards wall or window, seen too
+          </button>
+        </SpotsPicker>
+        <div>
+          {sample && (
+            <p className="small mb-2">
+              Many leaves: {sample.examine} of about {sample.of}, from all over the plant, show with 95&nbsp;% a pest
+              that sits on one leaf in five.
+            </p>
+          )}
+          <Form.Label htmlFor="tool" className="fw-semibold mb-1">
+            With what
+          </Form.Label>
+          <Form.Select
+            id="tool"
+            className="mb-2"
+            value={tool}
+            onChange={(event) => setTool(event.target.value as ToolId)}
+          >
+            {toolIds.map((id) => (
+              <option key={id} value={id}>
+                {toolNames[id]}
+              </option>
+            ))}
+          </Form.Select>
+          <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Ready notes">
+            {readyPhrases.map((phrase) => (
+              <button
+                key={phrase}
+                type="button"
+                className={`btn ${phrases.includes(phrase) ? "btn-primary" : "btn-outline-primary"}`}
+                aria-pressed={phrases.includes(phrase)}
+                onClick={() =>
+                  setPhrases((all) => (all.includes(phrase) ? all.filter((one) => one !== phrase) : [...all, phrase]))
+                }
+              >
+                {phrase}
+              </button>
+            ))}
           </div>
+          <Form.Label htmlFor="note" className="fw-semibold mb-1">
+            Note
+          </Form.Label>
+          <Form.Control
+            id="note"
+            maxLength={1500}
+            autoComplete="off"
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+          <p className="small text-body-secondary mt-2 mb-0">{growthFormNames[form]}</p>
         </div>
       </section>
       <footer className="walk-foot">
@@ -189,6 +173,15 @@ export function StopScreen({
             ))}
           </div>
         )}
+        <div className="meter">
+          <div className="meter-bar" aria-hidden>
+            <div style={{ width: `${meter.shown * 100}%` }} />
+          </div>
+          <p className="mb-0" role="status">
+            A light infestation would have shown: <strong>{percent(meter.shown)}</strong>
+            {hardest && ticked.length > 0 && `; ${pestNames[hardest].toLowerCase()} only ${percent(meter.of[hardest])}`}
+          </p>
+        </div>
         <div className="walk-presses">
           <Button
             variant="outline-primary"

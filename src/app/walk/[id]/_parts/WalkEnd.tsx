@@ -4,6 +4,7 @@ import Link from "next/link";
 import Button from "react-bootstrap/Button";
 import type { WalkView } from "@/operations/readWalk";
 import type { WalkInHand } from "../../_parts/useWalk";
+import { ScreenHeading } from "./ScreenHeading";
 
 /** Nothing left to go to: what came of it. */
 export function WalkEnd({ view, walk }: { view: WalkView; walk: WalkInHand }) {
@@ -17,7 +18,7 @@ export function WalkEnd({ view, walk }: { view: WalkView; walk: WalkInHand }) {
     );
   return (
     <section className="walk-body">
-      <h1>Every plant has had its turn</h1>
+      <ScreenHeading>Every plant has had its turn</ScreenHeading>
       <p className="fs-5">
         {of("clean").length} with nothing found, {found.length} with finds, {skipped.length} left out.
       </p>

@@ -1,0 +1,43 @@
+"use client";
+
+import { Controller, get, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
+import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
+import type { SpotId } from "@/core/plants/spots";
+import { SpotsPicker } from "../forms/SpotsPicker";
+
+/** Hiding places of a growth form, pressed on its drawing or in the list beside it. */
+export function SpotsField<T extends FieldValues>({
+  form,
+  name,
+  label,
+  growthForm,
+}: {
+  form: UseFormReturn<T>;
+  name: Path<T>;
+  label: string;
+  growthForm: GrowthFormId;
+}) {
+  const message = (get(form.formState.errors, name) as { message?: string } | undefined)?.message;
+  return (
+    <fieldset className="mb-3" aria-describedby={`field-${name}-problem`} id={`field-${name}`} tabIndex={-1}>
+      <legend className="fs-6 fw-semibold mb-1">{label}</legend>
+      <Controller
+        control={form.control}
+        name={name}
+        render={({ field }) => {
+          const ticked = (field.value ?? []) as readonly SpotId[];
+          const press = (spot: SpotId) =>
+            field.onChange(ticked.includes(spot) ? ticked.filter((one) => one !== spot) : [...ticked, spot]);
+          return <SpotsPicker form={growthForm} order={spotsOf(growthForm)} ticked={ticked} onPress={press} />;
+        }}
+      />
+      <div
+        id={`field-${name}-problem`}
+        className="text-danger-emphasis fw-semibold"
+        role={message ? "alert" : undefined}
+      >
+        {message}
+      </div>
+    </fieldset>
+  );
+}

@@ -11,7 +11,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: "unit",
-          include: ["src/{core,wording,ui,cli}/**/*.test.{ts,tsx}", "scripts/**/*.test.ts"],
+          include: ["src/{app,core,wording,ui,cli}/**/*.test.{ts,tsx}", "scripts/**/*.test.ts"],
           // Some reckon for a second; a loaded machine makes that several.
           testTimeout: 60_000,
         },

@@ -1,3 +1,4 @@
+import type { SignId } from "../src/core/diagnosis/signs";
 import type { SeverityId } from "../src/core/inspection/severity";
 import type { ToolId } from "../src/core/inspection/tools";
 import type { MixId } from "../src/core/mixing/mixes";
@@ -5,6 +6,14 @@ import type { PestId } from "../src/core/pests/pests";
 import type { SpotId } from "../src/core/plants/spots";
 import type { TechniqueId } from "../src/core/remedies/remedies";
 import type { OutcomeId } from "../src/core/facts/deeds";
+
+/** Signs that were looked for when it was named. */
+interface SignsSeen {
+  readonly present: readonly SignId[];
+  readonly absent: readonly SignId[];
+  /** What they spoke for, where the keeper had another word. */
+  readonly spokeFor?: PestId | null;
+}
 
 /** What happened out of the ordinary, `ago` days before today; the weekly rounds are made by the loader. */
 export type Happening = { readonly ago: number; readonly plant: string } & (
@@ -16,8 +25,9 @@ export type Happening = { readonly ago: number; readonly plant: string } & (
       readonly removed?: boolean;
       readonly note: string;
       readonly tool?: ToolId;
+      readonly signs?: SignsSeen;
     }
-  | { readonly deed: "look"; readonly note: string; readonly tool: ToolId }
+  | { readonly deed: "look"; readonly note: string; readonly tool: ToolId; readonly signs?: SignsSeen }
   | { readonly deed: "apart" | "bag" | "back" }
   | {
       readonly deed: "plan";
@@ -54,6 +64,7 @@ export const happenings: readonly Happening[] = [
     severity: "light",
     count: 5,
     note: "Cotton in two joints on the wall side.",
+    signs: { present: ["cottonTufts", "stickyFilm"], absent: ["rootMeal", "ants"] },
   },
   { ago: 66, plant: "L01", deed: "apart" },
   {
@@ -91,6 +102,7 @@ export const happenings: readonly Happening[] = [
     pest: "spiderMite",
     severity: "overrun",
     note: "Webbing over every shoot.",
+    signs: { present: ["webbing", "stippling", "grittyDust"], absent: [] },
     tool: "loupe",
   },
   { ago: 50, plant: "R11", deed: "bag" },
@@ -111,6 +123,7 @@ export const happenings: readonly Happening[] = [
     pest: "spiderMite",
     severity: "patch",
     note: "Stippling first seen; paper under the leaf crept.",
+    signs: { present: ["stippling", "creepingSpecks"], absent: ["webbing", "silverStreaks"] },
     tool: "paper",
   },
   { ago: 12, plant: "L08", deed: "apart" },
@@ -147,6 +160,7 @@ export const happenings: readonly Happening[] = [
     count: 2,
     removed: true,
     note: "Two in the centre, lifted out.",
+    signs: { present: ["cottonTufts", "alcoholDissolves"], absent: ["stickyFilm"] },
   },
   { ago: 40, plant: "R01", deed: "apart" },
   {
@@ -173,6 +187,7 @@ export const happenings: readonly Happening[] = [
     severity: "light",
     count: 7,
     note: "Silver streaks on the newest leaf, black specks.",
+    signs: { present: ["silverStreaks", "blackSpecks", "runningSpecks"], absent: ["webbing"] },
     tool: "lamp",
   },
   { ago: 8, plant: "L10", deed: "bag" },
@@ -188,7 +203,18 @@ export const happenings: readonly Happening[] = [
     severity: "light",
     count: 6,
     note: "Brown bumps along the midribs, sill is sticky.",
+    signs: { present: ["fixedBumps", "stickyFilm", "scrapeSmears"], absent: ["shellLifts"] },
     tool: "lamp",
+  },
+
+  // White grains taken for mealybugs: perlite, and the keeper's own word.
+  {
+    ago: 17,
+    plant: "R16",
+    deed: "look",
+    tool: "lamp",
+    note: "White grains at the neck were perlite.",
+    signs: { present: ["rootMeal", "yellowing"], absent: ["alcoholDissolves"], spokeFor: "rootMealybug" },
   },
 
   { ago: 5, plant: "N01", deed: "arrive" },

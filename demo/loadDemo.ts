@@ -2,6 +2,7 @@ import { type Sequelize } from "sequelize";
 import { v5 as uuidv5 } from "uuid";
 import { addDays, daysBetween, type Day } from "../src/core/climate/days";
 import { genusNamed } from "../src/core/plants/genera";
+import type { PestId } from "../src/core/pests/pests";
 import { spotsOf, type GrowthFormId } from "../src/core/plants/growthForms";
 import * as collections from "../src/db/stores/collections";
 import { addPlace } from "../src/operations/addPlace";
@@ -134,7 +135,7 @@ async function look(
   context: Context,
   code: string,
   key: readonly (string | number)[],
-  what: Pick<LookDeed, "tool" | "note"> & { find?: Omit<LookDeed["finds"][number], "id" | "caseId"> },
+  what: Pick<LookDeed, "tool" | "note" | "naming"> & { find?: Omit<LookDeed["finds"][number], "id" | "caseId"> },
 ): Promise<void> {
   const genus = plants.find(([c]) => c === code)?.[2] ?? arrival.genus;
   const there = spotsOf(formOf(genus));
@@ -147,6 +148,7 @@ async function look(
       tool: what.tool,
       spots: roundSpots.filter((spot) => there.includes(spot)),
       note: what.note,
+      naming: what.naming,
       finds: find ? [find] : [],
     }),
   );
@@ -162,10 +164,15 @@ async function happen(context: Context, what: Happening, index: number): Promise
     case "find": {
       const count = what.count ?? null;
       const find = { pest: what.pest, severity: what.severity, count, removed: what.removed ?? false };
-      return look(context, what.plant, ["find", index], { tool: what.tool ?? "lamp", note: what.note, find });
+      return look(context, what.plant, ["find", index], {
+        tool: what.tool ?? "lamp",
+        note: what.note,
+        naming: named(what, what.pest),
+        find,
+      });
     }
     case "look":
-      return look(context, what.plant, ["look", index], what);
+      return look(context, what.plant, ["look", index], { ...what, naming: named(what, null) });
     case "apart":
     case "bag": {
       const placeId = what.deed === "apart" ? idOf("place", "pantry") : null;
@@ -195,6 +202,14 @@ async function happen(context: Context, what: Happening, index: number): Promise
       return add(context, { ...arrival, place: "pantry", inFlower: false, acquiredOn });
     }
   }
+}
+
+/** How it was named, where signs were looked for: by them, unless they spoke for something else. */
+function named({ signs }: Extract<Happening, { deed: "find" | "look" }>, found: PestId | null): LookDeed["naming"] {
+  if (!signs) return null;
+  const likeliest = signs.spokeFor ?? found;
+  const by = likeliest === found ? "signs" : "keeper";
+  return { present: [...signs.present], absent: [...signs.absent], by, likeliest };
 }
 
 /** A treatment carries out the step of the plan that was due nearest to it. */

@@ -1,5 +1,5 @@
 // `npm run bench`: prints how fast it is here. Nothing of the keeper's is touched: databases are its own and go again.
-import { checkNode, ensureNodePackages, root } from "./lib/packages.mjs";
+import { checkNode, ensureBrowser, ensureNodePackages, root } from "./lib/packages.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 import { atEnd, finish, main, run } from "./lib/process.mjs";
 import { ensureBuild } from "./lib/build.mjs";
@@ -14,5 +14,7 @@ main(async () => {
   const tsx = ["--expose-gc", "--import", "tsx"];
   const engine = await run(process.execPath, [...tsx, "scripts/bench/engine.ts"], { cwd: root, show: true });
   const pages = await run(process.execPath, [...tsx, "scripts/bench/pages.ts"], { cwd: root, env, show: true });
-  await finish(engine.code || pages.code);
+  await ensureBrowser();
+  const walk = await run(process.execPath, [...tsx, "scripts/bench/walk.ts"], { cwd: root, env, show: true });
+  await finish(engine.code || pages.code || walk.code);
 });

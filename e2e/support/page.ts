@@ -88,7 +88,7 @@ export class Page {
   /** Waits until nothing on the page is being reckoned or drawn any more. */
   async settled(): Promise<void> {
     const waiting = /Reckoning …|Drawing …/;
-    const progress = () => this.driver.findElements(By.css("main [role=progressbar]"));
+    const progress = () => this.driver.findElements(By.css("main [role=progressbar]:not(.walk-progress *)"));
     await this.driver.wait(
       async () => !waiting.test(await this.text()) && (await progress()).length === 0,
       WAIT_MS,

@@ -1,38 +1,16 @@
 // How long the pages take to answer, with the demo and with a large collection. Prints a table.
 import { cpus } from "node:os";
-import pg from "pg";
 import { loadDemo, idOf } from "../../demo/loadDemo";
 import { now } from "../../src/clock";
-import { connect, disconnect } from "../../src/db/connection";
-import { migrate } from "../../src/db/migrate";
-import { databaseUrl } from "../../src/env";
+import { connect } from "../../src/db/connection";
 import { startServer } from "../lib/startServer";
 import { buildLargeCollection } from "./largeCollection";
+import { withDatabase } from "./withDatabase";
 
 const PORT = 3197;
 const WARM_UP = 10;
 const REQUESTS = 100;
 const LARGE = { plants: 2000, shelves: 80, weeks: 104, openCases: 40 };
-
-/** A database of its own on the server, dropped again afterwards. */
-async function withDatabase(name: string, work: (url: string) => Promise<void>): Promise<void> {
-  const server = databaseUrl();
-  const admin = async (sql: string) => {
-    const client = new pg.Client(server);
-    await client.connect();
-    await client.query(sql).finally(() => client.end());
-  };
-  await admin(`drop database if exists ${name} with (force)`);
-  await admin(`create database ${name}`);
-  const url = Object.assign(new URL(server), { pathname: `/${name}` }).href;
-  try {
-    await migrate(connect(url));
-    await work(url);
-  } finally {
-    await disconnect(url);
-    await admin(`drop database ${name} with (force)`);
-  }
-}
 
 /** The 50th and 95th percentile of the times to a whole answer, one request after the other, in ms. */
 async function time(path: string): Promise<{ p50: number; p95: number }> {

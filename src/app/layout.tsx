@@ -3,6 +3,7 @@ import "@fontsource-variable/bricolage-grotesque";
 import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
 import { FlowerSprite } from "@/ui/mark/FlowerSprite";
+import { SendLater } from "./_parts/SendLater";
 import { Keys } from "@/ui/shell/Keys";
 import { CornerSettings, Rail } from "@/ui/shell/Rail";
 import { themeScript } from "@/ui/shell/themeScript";
@@ -26,6 +27,7 @@ export default function Layout({ children }: { children: ReactNode }) {
           <Rail />
           <CornerSettings />
           <main id="main" className="ground">
+            <SendLater />
             {children}
           </main>
         </div>

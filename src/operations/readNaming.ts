@@ -1,13 +1,26 @@
 import type { Circumstances } from "@/core/diagnosis/priors";
+import type { PestId } from "@/core/pests/pests";
 import { scopeOf, type Context } from "./context";
 import { nearbyPests, seasonNow } from "./nearbyPests";
+import { placesAsTheyStand, type StandingPlace } from "./placesAsTheyStand";
 import type { PlantView } from "./readPlant";
 
-/** What bears on which pest a plant has, beside its signs. */
+export interface NamingView extends Pick<Circumstances, "season" | "nearby"> {
+  readonly openCases: readonly { readonly caseId: string; readonly pest: PestId }[];
+  readonly places: readonly StandingPlace[];
+}
+
+/** What bears on which pest a plant has, beside its signs, and where it may be set apart. */
 export async function readNaming(
   context: Context,
   { plant, place }: Pick<PlantView, "plant" | "place">,
-): Promise<Pick<Circumstances, "season" | "nearby">> {
-  const near = await nearbyPests(scopeOf(context), [plant.id]);
-  return { season: seasonNow(context), nearby: near.of({ ...plant, placeId: place.id }) };
+): Promise<NamingView> {
+  const scope = scopeOf(context);
+  const near = await nearbyPests(scope, [plant.id]);
+  return {
+    season: seasonNow(context),
+    nearby: near.of({ ...plant, placeId: place.id }),
+    openCases: near.openOn(plant.id),
+    places: await placesAsTheyStand(scope),
+  };
 }

@@ -1,18 +1,16 @@
 import type { Circumstances } from "@/core/diagnosis/priors";
 import { isId } from "@/core/facts/fields";
-import type { Place, Walk } from "@/core/facts/records";
+import type { Walk } from "@/core/facts/records";
 import type { ToolId } from "@/core/inspection/tools";
 import type { PestId } from "@/core/pests/pests";
 import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { WalkPlant } from "@/core/walk/order";
 import type { WalkEvent } from "@/core/walk/progress";
 import type { Day } from "@/core/climate/days";
-import type { Scope } from "@/db/connection";
-import * as places from "@/db/stores/places";
-import * as plantStates from "@/db/stores/plantStates";
 import * as walks from "@/db/stores/walks";
 import { scopeOf, type Context } from "./context";
 import { nearbyPests, seasonNow } from "./nearbyPests";
+import { placesAsTheyStand, type StandingPlace } from "./placesAsTheyStand";
 
 /** One plant of a walk, as plain data: everything its screen needs is there before it is reached. */
 export interface Stop extends WalkPlant {
@@ -38,11 +36,7 @@ export interface WalkView {
   readonly season: Circumstances["season"];
   readonly stops: readonly Stop[];
   readonly events: readonly WalkEvent[];
-  /** Places as they stand: rooms in their order, in each what stands there. */
-  readonly places: readonly (Pick<Place, "id" | "name" | "kind" | "meanC"> & {
-    /** Codes of every plant that stands there now, on the walk or not. */
-    readonly codes: readonly string[];
-  })[];
+  readonly places: readonly StandingPlace[];
 }
 
 /** A walk with everything needed to go on with it; null when there is no such walk. */
@@ -73,15 +67,4 @@ export async function readWalk(context: Context, id: string): Promise<WalkView |
     events: await walks.events(scope, id),
     places: await placesAsTheyStand(scope),
   };
-}
-
-/** Rooms in their order, in each its shelves and isolation places, with the plants that stand there. */
-async function placesAsTheyStand(scope: Scope): Promise<WalkView["places"]> {
-  const all = await places.all(scope);
-  const codes = new Map<string, string[]>();
-  for (const plant of await plantStates.list(scope))
-    codes.set(plant.placeId, [...(codes.get(plant.placeId) ?? []), plant.code]);
-  const within = (parentId: string | null): Place[] =>
-    all.filter((place) => place.parentId === parentId).flatMap((place) => [place, ...within(place.id)]);
-  return within(null).map(({ id, name, kind, meanC }) => ({ id, name, kind, meanC, codes: codes.get(id) ?? [] }));
 }

@@ -7,11 +7,9 @@ import * as plantStates from "@/db/stores/plantStates";
 import * as walks from "@/db/stores/walks";
 import { today, type Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
-import { refreshStale } from "./refreshStale";
 
 /** Begins a walk and keeps which plants it holds and how they stood, so that it goes on the same way on another device. */
 export async function startWalk(context: Context, deed: StartWalk): Promise<Outcome<{ id: string }>> {
-  await refreshStale(context);
   return perform(context, deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "walks", deed.id)) return { id: deed.id };
     const placeId = deed.scope === "place" ? deed.placeId : null;

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { pestIds, type PestId } from "../pests/pests";
 import { growthFormIds } from "../plants/growthForms";
 import { lookAlikesOf } from "./lookAlikes";
-import { informationOf, testsByWorth } from "./nextTest";
+import { informationOf, inQuestion, testsByWorth } from "./nextTest";
 import { posteriorOf, updated } from "./posterior";
 import { nearer, nearnesses, priorsFor, seasonOf, seasons, type Priors } from "./priors";
 import {
@@ -15,6 +15,7 @@ import {
   signs,
   testIds,
   tests,
+  type TestId,
   type Observations,
 } from "./signs";
 import { byChance, verdictOf } from "./verdict";
@@ -125,13 +126,13 @@ describe("the posterior", () => {
     ],
   ])("names what a keeper would: %s (common practice, no source)", (_why, observed, pests) => {
     const posterior = posteriorOf(priors, observed);
-    const verdict = verdictOf(posterior, [], 2);
+    const verdict = verdictOf(posterior, inQuestion(posterior, priors), [], 2);
     expect(verdict.code).toBe("named");
     expect(verdict.code === "named" && [...verdict.pests].toSorted()).toEqual(pests.toSorted());
   });
 
   it("only yellowing is no pest to be sure of, and absent signs speak against one", () => {
-    expect(verdictOf(posteriorOf(priors, { yellowing: "present" }), [], 1).code).not.toBe("named");
+    expect(verdictOf(posteriorOf(priors, { yellowing: "present" }), pestIds, [], 1).code).not.toBe("named");
     const absent = posteriorOf(priors, { stippling: "absent", webbing: "absent", grittyDust: "absent" });
     expect(absent.of.spiderMite).toBeLessThan(priors.spiderMite / 4);
   });
@@ -139,28 +140,41 @@ describe("the posterior", () => {
   it("soft and armoured scale on bumps alone: cannot be told apart, until the shell is tried", () => {
     const observed: Observations = { fixedBumps: "present", stickyFilm: "absent" };
     const posterior = posteriorOf({ ...even, softScale: 0.2 }, observed);
-    const worth = testsByWorth(posterior, "trailingVine", observed);
-    const verdict = verdictOf(posterior, worth, 2);
+    const worth = testsByWorth(posterior, { ...even, softScale: 0.2 }, "trailingVine", observed);
+    const about = inQuestion(posterior, { ...even, softScale: 0.2 });
+    const verdict = verdictOf(posterior, about, worth, 2);
     expect(verdict).toMatchObject({ code: "alike", test: { test: "scrape" } });
     expect(verdict.code === "alike" && [...verdict.pests].toSorted()).toEqual(["armouredScale", "softScale"]);
     // Where no test is left, none is promised.
-    expect(verdictOf(posterior, [], 2)).toMatchObject({ code: "alike", test: null });
-    expect(verdictOf(posterior, [], 0)).toEqual({ code: "nothing_yet" });
+    expect(verdictOf(posterior, about, [], 2)).toMatchObject({ code: "alike", test: null });
+    // A pest that is only common, whatever the signs, is not called beside one that they speak for.
+    const common = { ...even, spiderMite: 0.6 };
+    const bumps = posteriorOf(common, observed);
+    expect(bumps.of.spiderMite).toBeGreaterThan(0.5);
+    expect(verdictOf(bumps, inQuestion(bumps, common), [], 2)).toMatchObject({ code: "alike" });
+    expect(() => verdictOf(posterior, [], [], 1)).toThrow(RangeError);
+    expect(verdictOf(posterior, about, [], 0)).toEqual({ code: "nothing_yet" });
   });
 });
 
 describe("the next test", () => {
   it("never tells less than nothing, and nothing when all is certain", () => {
     fc.assert(
-      fc.property(somePriors, someSigns, fc.subarray(signIds, { maxLength: 3 }), (given, observed, shown) => {
-        const posterior = posteriorOf(given, observed);
-        expect(informationOf(posterior, shown)).toBeGreaterThanOrEqual(0);
-      }),
+      fc.property(
+        somePriors,
+        someSigns,
+        fc.subarray(signIds, { maxLength: 3 }),
+        fc.subarray(pestIds),
+        (given, observed, shown, about) => {
+          const posterior = posteriorOf(given, observed);
+          expect(informationOf(posterior, shown, about)).toBeGreaterThanOrEqual(0);
+        },
+      ),
       { numRuns: 60 },
     );
     const sets = new Float64Array(256);
     sets[3] = 1;
-    expect(informationOf({ sets }, ["webbing", "stippling"])).toBe(0);
+    expect(informationOf({ sets }, ["webbing", "stippling"], pestIds)).toBe(0);
   });
 
   it("is the fall of entropy that the outcome brings on average", () => {
@@ -171,28 +185,37 @@ describe("the next test", () => {
     // The chance of a "yes", from Bayes' rule for the empty set: P(none | yes) = P(yes | none) P(none) / P(yes).
     const pYes = (likelihoodOf("webbing", null) * before.none) / yes.none;
     const fall = entropy(before.sets) - pYes * entropy(yes.sets) - (1 - pYes) * entropy(no.sets);
-    expect(informationOf(before, ["webbing"])).toBeCloseTo(fall, 9);
+    expect(informationOf(before, ["webbing"], pestIds)).toBeCloseTo(fall, 9);
   });
 
   it("proposes every test that the form can show, best first, and none twice", () => {
     for (const form of growthFormIds) {
-      const worth = testsByWorth(posteriorOf(priors, {}), form, {});
+      const worth = testsByWorth(posteriorOf(priors, {}), priors, form, {});
       expect(worth.length).toBeGreaterThan(5);
       const now = worth.map((w) => w.bits * (tests[w.test].days > 0 ? 0.5 : 1));
       expect(now).toEqual(now.toSorted((a, b) => b - a));
       expect(new Set(worth.map((w) => w.test)).size).toBe(worth.length);
     }
     const observed: Observations = { cottonTufts: "present", alcoholDissolves: "present" };
-    expect(testsByWorth(posteriorOf(priors, observed), "fern", observed).map((w) => w.test)).not.toContain(
+    expect(testsByWorth(posteriorOf(priors, observed), priors, "fern", observed).map((w) => w.test)).not.toContain(
       "alcoholDab",
     );
-    expect(testsByWorth(posteriorOf(priors, {}), "fern", {})).toHaveLength(testIds.length);
+    expect(testsByWorth(posteriorOf(priors, {}), priors, "fern", {})).toHaveLength(testIds.length);
   });
 
-  it("white tufts: dab them with alcohol (common practice, no source)", () => {
-    const observed: Observations = { cottonTufts: "present" };
-    const worth = testsByWorth(posteriorOf(even, observed), "trailingVine", observed);
-    expect(worth.slice(0, 3).map((w) => w.test)).toContain("alcoholDab");
+  it.each<[string, Observations, TestId]>([
+    ["white tufts: dab them with alcohol", { cottonTufts: "present" }, "alcoholDab"],
+    ["bumps: scrape one", { fixedBumps: "present" }, "scrape"],
+    ["wilting though damp: slip the root ball out", { wiltsDamp: "present", smallFlies: "absent" }, "rootBall"],
+  ])("%s (common practice, no source)", (_why, observed, test) => {
+    const worth = testsByWorth(posteriorOf(even, observed), even, "trailingVine", observed);
+    expect(worth[0]!.test).toBe(test);
+  });
+
+  it("is about the pests that the signs speak for, and about all while they speak for none", () => {
+    expect(inQuestion(posteriorOf(even, { fixedBumps: "present" }), even)).toEqual(["softScale", "armouredScale"]);
+    expect(inQuestion(posteriorOf(even, {}), even)).toEqual(pestIds);
+    expect(informationOf(posteriorOf(even, {}), ["webbing"], [])).toBe(0);
   });
 });
 

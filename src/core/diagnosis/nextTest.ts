@@ -1,5 +1,7 @@
+import { pestIds, type PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import { chancesOf, type Posterior } from "./posterior";
+import type { Priors } from "./priors";
 import { canShow, testIds, tests, type Observations, type SignId, type TestId } from "./signs";
 
 export interface TestWorth {
@@ -9,39 +11,64 @@ export interface TestWorth {
 }
 
 /**
- * How much looking for these signs would tell: the mutual information, in bits, between what comes out and the set of pests.
- * Given the pests the signs are independent. 0 for no signs; never negative.
- * Source: expected information of a test, D. V. Lindley, Ann. Math. Statist. 27 (1956) 986–1005.
- * @example informationOf(certain, ["webbing"]) // 0: nothing is left to learn
+ * How much looking for these signs would tell about which of the pests in question are there: the mutual information, in bits,
+ * between what comes out and the set of those pests. Given all pests the signs are independent. 0 for no signs or no pest in
+ * question; never negative. Source: expected information of a test, D. V. Lindley, Ann. Math. Statist. 27 (1956) 986–1005.
+ * @example informationOf(certain, ["webbing"], pestIds) // 0: nothing is left to learn
  */
-export function informationOf({ sets }: Pick<Posterior, "sets">, shown: readonly SignId[]): number {
+export function informationOf(
+  { sets }: Pick<Posterior, "sets">,
+  shown: readonly SignId[],
+  about: readonly PestId[],
+): number {
+  const mask = about.reduce((bits, pest) => bits | (1 << pestIds.indexOf(pest)), 0);
+  const byPart = (values: (set: number) => number) => {
+    const parts = new Float64Array(sets.length);
+    for (let set = 0; set < sets.length; set++) parts[set & mask]! += values(set);
+    return parts;
+  };
+  const before = byPart((set) => sets[set]!);
   let bits = 0;
   for (let result = 0; result < 2 ** shown.length; result++) {
     const chance = (set: number) =>
       shown.reduce((p, sign, i) => p * (result & (1 << i) ? chancesOf(sign)[set]! : 1 - chancesOf(sign)[set]!), 1);
-    const joint = sets.map((p, set) => p * chance(set));
+    const joint = byPart((set) => sets[set]! * chance(set));
     const total = joint.reduce((sum, p) => sum + p, 0);
-    if (total === 0) continue;
-    for (let set = 0; set < sets.length; set++)
-      if (joint[set]! > 0) bits += joint[set]! * Math.log2(joint[set]! / (total * sets[set]!));
+    for (let part = 0; part < joint.length; part++)
+      if (joint[part]! > 0) bits += joint[part]! * Math.log2(joint[part]! / (total * before[part]!));
   }
   return Math.max(0, bits);
+}
+
+/** A pest is in question once the signs have raised it by this much over what was likely before (HOUSE). */
+const RAISED = 1.2;
+
+/** The pests that the signs speak for, certain or not; all of them as long as they speak for none. */
+export function inQuestion({ of }: Pick<Posterior, "of">, priors: Priors): readonly PestId[] {
+  const raised = pestIds.filter((pest) => of[pest] > RAISED * priors[pest]);
+  return raised.length > 0 ? raised : pestIds;
 }
 
 /** What waiting for days leaves of a test's worth: treatment cannot begin meanwhile (HOUSE). */
 const AFTER_WAITING = 0.5;
 
 /**
- * The tests that are still to be done on a plant of this form, those that tell most first; what a test tells that
+ * The tests that are still to be done on a plant of this form, those that tell most about the pests in question first; what a test tells that
  * wants days of waiting counts half. A test counts as done once one of
  * its signs has been looked for; a test of which the form can show no sign is left out.
  */
-export function testsByWorth(posterior: Posterior, form: GrowthFormId, observed: Observations): TestWorth[] {
+export function testsByWorth(
+  posterior: Posterior,
+  priors: Priors,
+  form: GrowthFormId,
+  observed: Observations,
+): TestWorth[] {
+  const about = inQuestion(posterior, priors);
   return testIds
     .flatMap((test) => {
       const shown = tests[test].shows.filter((sign) => canShow(sign, form));
       if (shown.length === 0 || shown.some((sign) => observed[sign] !== undefined)) return [];
-      return [{ test, bits: informationOf(posterior, shown) }];
+      return [{ test, bits: informationOf(posterior, shown, about) }];
     })
     .toSorted((a, b) => worthNow(b) - worthNow(a));
 }

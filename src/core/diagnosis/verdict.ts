@@ -25,19 +25,29 @@ export function byChance({ of }: Posterior): PestId[] {
 }
 
 /**
- * What the signs amount to: named pests, none, two that cannot be told apart ("treat as both"), or not sure yet.
- * `worth` are the tests left, best first. @example verdictOf(posterior, [], 3).code // "named"
+ * What the signs amount to: named pests, none, two that cannot be told apart ("treat as both"), or not sure yet. `about` are the
+ * pests in question: one that is likely only because it often is there is not called. `worth` are the tests left, best first,
+ * `looked` the number of signs looked for. @example verdictOf(posterior, pestIds, [], 3).code // "named"
  */
-export function verdictOf(posterior: Posterior, worth: readonly TestWorth[], looked: number): Verdict {
+export function verdictOf(
+  posterior: Posterior,
+  about: readonly PestId[],
+  worth: readonly TestWorth[],
+  looked: number,
+): Verdict {
   if (looked === 0) return { code: "nothing_yet" };
-  const order = byChance(posterior);
+  const order = byChance(posterior).filter((pest) => about.includes(pest));
   const sure = order.filter((pest) => posterior.of[pest] >= NAMED_FROM);
   if (sure.length > 0) return { code: "named", pests: sure };
   if (posterior.none >= NAMED_FROM) return { code: "none", p: posterior.none };
   const best = worth[0];
   const test = best && best.bits >= SETTLES_FROM_BITS ? best : null;
-  const [first, second] = order as [PestId, PestId];
-  const alike = posterior.of[second] >= IN_QUESTION_FROM && posterior.of[first] < ALIKE_WITHIN * posterior.of[second];
+  const [first, second] = order;
+  if (!first) throw new RangeError("no pest is in question");
+  const alike =
+    second !== undefined &&
+    posterior.of[second] >= IN_QUESTION_FROM &&
+    posterior.of[first] < ALIKE_WITHIN * posterior.of[second];
   if (alike) return { code: "alike", pests: [first, second], test };
   return { code: "unsure", likeliest: first, p: posterior.of[first], test };
 }

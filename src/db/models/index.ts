@@ -74,15 +74,6 @@ const attributes = {
     endedAt: DATE,
     recordedAt: DATE,
   },
-  WalkPlant: {
-    collectionId: key,
-    walkId: key,
-    plantId: key,
-    placeId: uuid,
-    state: TEXT,
-    petals: INTEGER,
-    apart: BOOLEAN,
-  },
   Skip: { ...row, walkId: uuid, plantId: uuid, reason: TEXT, ...fact("skippedAt") },
   Photo: {
     ...row,
@@ -152,7 +143,6 @@ const tables: Record<keyof typeof attributes, string> = {
   Look: "looks",
   Find: "finds",
   Walk: "walks",
-  WalkPlant: "walk_plants",
   Skip: "skips",
   Photo: "photos",
   Case: "cases",

@@ -5,7 +5,7 @@ import type { PestId } from "@/core/pests/pests";
 import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { ToolId } from "@/core/inspection/tools";
 import type { Scope } from "../connection";
-import { dayOf, insert, insertAll, rows, update } from "../query";
+import { dayOf, insert, rows, update } from "../query";
 
 const columns = `w.id, w.scope, w.place_id as "placeId", w.tool, w.round, w.started_at as "startedAt",
   ${dayOf("w.started_at")} as "startedOn", w.ended_at as "endedAt"`;
@@ -46,11 +46,15 @@ export interface WalkPlantRow {
   readonly apart: boolean;
 }
 
-export function addPlants(scope: Scope, walkId: string, plants: readonly WalkPlantRow[]): Promise<void> {
-  return insertAll(
+/** Adds the plants of a walk in one statement: thousands are ready before anybody waits. */
+export async function addPlants(scope: Scope, walkId: string, plants: readonly WalkPlantRow[]): Promise<void> {
+  await rows(
     scope,
-    "WalkPlant",
-    plants.map((plant) => ({ walkId, ...plant })),
+    `insert into walk_plants (collection_id, walk_id, plant_id, place_id, state, petals, apart)
+     select :c, :walkId, r."plantId", r."placeId", r.state, r.petals, r.apart
+     from jsonb_to_recordset(cast(:plants as jsonb))
+       as r("plantId" uuid, "placeId" uuid, state text, petals integer, apart boolean)`,
+    { walkId, plants: JSON.stringify(plants) },
   );
 }
 

@@ -4,7 +4,7 @@ import { useMemo, useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { lookAlikesOf } from "@/core/diagnosis/lookAlikes";
-import { testsByWorth } from "@/core/diagnosis/nextTest";
+import { inQuestion, testsByWorth } from "@/core/diagnosis/nextTest";
 import { posteriorOf } from "@/core/diagnosis/posterior";
 import { priorsFor, type Circumstances } from "@/core/diagnosis/priors";
 import { canShow, seenSignIds, signIds, tests, type Observations, type SignId } from "@/core/diagnosis/signs";
@@ -63,9 +63,10 @@ export function Naming({
   const { form } = circumstances;
   const priors = useMemo(() => priorsFor(circumstances), [circumstances]);
   const posterior = useMemo(() => posteriorOf(priors, observed), [priors, observed]);
-  const worth = useMemo(() => testsByWorth(posterior, form, observed), [posterior, form, observed]);
+  const worth = useMemo(() => testsByWorth(posterior, priors, form, observed), [posterior, priors, form, observed]);
+  const about = inQuestion(posterior, priors);
   const looked = Object.values(observed).filter(Boolean).length;
-  const verdict = verdictOf(posterior, worth, looked);
+  const verdict = verdictOf(posterior, about, worth, looked);
   const order = byChance(posterior);
   const present = signIds.filter((sign) => observed[sign] === "present");
   const absent = signIds.filter((sign) => observed[sign] === "absent");
@@ -75,7 +76,8 @@ export function Naming({
       return seen === undefined ? rest : { ...rest, [sign]: seen };
     });
 
-  const likeliest = looked === 0 || posterior.none > posterior.of[order[0]!] ? null : order[0]!;
+  const first = order.find((pest) => about.includes(pest))!;
+  const likeliest = looked === 0 || posterior.none > posterior.of[first] ? null : first;
   const record = (spokenFor: boolean): NamingOnRecord => ({
     present,
     absent,
@@ -121,7 +123,7 @@ export function Naming({
       </section>
       {looked > 0 && next && next.bits > WORTH_DOING_BITS && (
         <section className="naming-test">
-          <h3>The test that would tell most now: {testNames[next.test].name}</h3>
+          <h2 className="h3">The test that would tell most now: {testNames[next.test].name}</h2>
           <p className="mb-2">{testNames[next.test].how}</p>
           <div className="signs">
             {tests[next.test].shows
@@ -134,7 +136,7 @@ export function Naming({
       )}
       {lookAlikes.length > 0 && (
         <section>
-          <h3>It may be instead</h3>
+          <h2 className="h3">It may be instead</h2>
           <ul className="mb-0 ps-3">
             {lookAlikes.map((id) => (
               <li key={id}>
@@ -145,7 +147,7 @@ export function Naming({
         </section>
       )}
       <section>
-        <h3>Signs</h3>
+        <h2 className="h3">Signs</h2>
         <p className="small text-body-secondary mb-2">Once: there. Twice: looked for, not there.</p>
         <div className="signs">
           {signIds

@@ -10,9 +10,11 @@ import { ThemeSwitch } from "./ThemeSwitch";
 /** On a phone the bar is for the rooms of the work: settings are in the corner of the page. */
 export function CornerSettings() {
   return (
-    <Link href="/settings" className="corner-settings d-lg-none" aria-label="Settings">
-      <Settings size={22} aria-hidden />
-    </Link>
+    <nav aria-label="Corner" className="corner-settings d-lg-none">
+      <Link href="/settings" aria-label="Settings">
+        <Settings size={22} aria-hidden />
+      </Link>
+    </nav>
   );
 }
 

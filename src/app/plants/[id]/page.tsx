@@ -9,6 +9,7 @@ import { recordEntries } from "@/ui/record/entries";
 import { dayInWords, dayAndYear, fromToday } from "@/wording/dates";
 import { growthFormNames, pestNames, sensitivityNames } from "@/wording/names";
 import { stateInWords } from "@/wording/states";
+import { AddPhoto } from "./_parts/AddPhoto";
 import { ArchiveButton } from "./_parts/ArchiveButton";
 import { Photos } from "./_parts/Photos";
 import { plantOf } from "./_parts/plantOf";
@@ -20,6 +21,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
   const { plant, card, place } = view;
   const open = view.cases.filter((one) => one.open);
   const apart = isApart(place.kind);
+  const lastLook = view.looks.findLast((look) => look.voidReason === null);
   const atRisk = card.state === "atRisk" ? view.exposures.at(-1) : undefined;
   return (
     <>
@@ -112,13 +114,14 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
             </dl>
             <ArchiveButton plantId={plant.id} archived={plant.archived} />
           </Panel>
-        </div>
-        <div className="col-lg-7">
-          {view.photos.length > 0 && (
+          {lastLook && (
             <Panel title="Photos">
+              <AddPhoto lookId={lastLook.id} day={dayInWords(lastLook.day)} />
               <Photos photos={view.photos} looks={view.looks} />
             </Panel>
           )}
+        </div>
+        <div className="col-lg-7">
           <Panel title="Record">
             <RecordLine entries={recordEntries(view)} strike={(entry) => <Strike entry={entry} />} />
           </Panel>

@@ -7,19 +7,13 @@ export const metadata: Metadata = { title: "Name it" };
 
 export default async function NamePage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, nowLocal } = await plantOf(params);
-  const { season, nearby } = await readNaming(context, view);
-  const { plant, place } = view;
+  const { season, nearby, openCases, places } = await readNaming(context, view);
+  const { id, code, name, growthForm } = view.plant;
+  const { apart } = view.card;
   return (
     <NameIt
-      stop={{
-        id: plant.id,
-        code: plant.code,
-        name: plant.name,
-        growthForm: plant.growthForm,
-        placeId: place.id,
-        nearby,
-      }}
-      view={{ season, places: [{ id: place.id, name: place.name, kind: place.kind, meanC: place.meanC, codes: [] }] }}
+      stop={{ id, code, name, growthForm, apart, placeId: view.place.id, nearby, openCases }}
+      view={{ season, places }}
       nowLocal={nowLocal}
     />
   );

@@ -1,7 +1,7 @@
 import Button from "react-bootstrap/Button";
 import type { WalkGroup } from "@/core/walk/order";
 import { groupNames } from "@/wording/walks";
-import { ScreenHeading } from "./ScreenHeading";
+import { ScreenHeading } from "../../_parts/ScreenHeading";
 
 /** Between two groups nothing goes on before hands and tools are clean. */
 export function Border({ group, plants, onCleaned }: { group: WalkGroup; plants: number; onCleaned: () => void }) {

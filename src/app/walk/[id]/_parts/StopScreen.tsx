@@ -21,7 +21,7 @@ import { stateInWords } from "@/wording/states";
 import { readyPhrases, skipReasonNames } from "@/wording/walks";
 import type { LookInput } from "../../_parts/useWalk";
 import { useWalkKeys } from "./useWalkKeys";
-import { ScreenHeading } from "./ScreenHeading";
+import { ScreenHeading } from "../../_parts/ScreenHeading";
 
 /** A pest less likely than this is not worth a word under the meter. */
 const WORTH_A_WORD = 0.05;

@@ -4,7 +4,7 @@ import Link from "next/link";
 import Button from "react-bootstrap/Button";
 import type { WalkView } from "@/operations/readWalk";
 import type { WalkInHand } from "../../_parts/useWalk";
-import { ScreenHeading } from "./ScreenHeading";
+import { ScreenHeading } from "../../_parts/ScreenHeading";
 
 /** Nothing left to go to: what came of it. */
 export function WalkEnd({ view, walk }: { view: WalkView; walk: WalkInHand }) {

@@ -8,9 +8,9 @@ import { secondsLeft } from "@/core/walk/timeLeft";
 import type { Stop, WalkView } from "@/operations/readWalk";
 import { groupNames, timeInWords } from "@/wording/walks";
 import { useWalk, type LookInput } from "../../_parts/useWalk";
-import { AfterFind } from "./AfterFind";
+import { AfterFind } from "../../_parts/AfterFind";
 import { Border } from "./Border";
-import { FindFlow } from "./FindFlow";
+import { FindFlow } from "../../_parts/FindFlow";
 import { StopScreen } from "./StopScreen";
 import { useWalkKeys } from "./useWalkKeys";
 import { WalkEnd } from "./WalkEnd";
@@ -82,7 +82,13 @@ export function WalkScreen({ view, timeZone, nowMs }: { view: WalkView; timeZone
           }}
         />
       ) : doing.what === "found" ? (
-        <AfterFind {...doing} view={view} walk={walk} onDone={looking} />
+        <AfterFind
+          {...doing}
+          places={view.places}
+          onApart={(placeId) => walk.setApart(doing.stop, placeId)}
+          doneLabel="Go on with the walk"
+          onDone={looking}
+        />
       ) : !next ? (
         <WalkEnd view={view} walk={walk} />
       ) : atBorder ? (

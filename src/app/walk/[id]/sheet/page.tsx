@@ -49,61 +49,63 @@ export default async function SheetPage({
         {context.collection.name}, {dayAndYear(view.walk.startedOn)}. {toolNames[view.walk.tool]}. {toGo.length} plants
         in this order. Lift and turn each; the far side too. Tick “clean” or “found”; neither means it was left out.
       </p>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Clean</th>
-            <th scope="col">Found</th>
-            <th scope="col">Plant</th>
-            <th scope="col">Place</th>
-            <th scope="col">Look first at</th>
-            <th scope="col">What, how many, where; notes</th>
-          </tr>
-        </thead>
-        <tbody>
-          {toGo.map((stop, i) => {
-            const { growthForm: form, nearby } = stop;
-            const place = places.get(stop.placeId);
-            const priors = priorsFor({ form, meanC: place?.meanC ?? 22, season: view.season, nearby });
-            const before = toGo[i - 1] ?? null;
-            return (
-              <Fragment key={stop.id}>
-                {isBorder(before, stop, found) && (
+      <div className="table-responsive" tabIndex={0} role="region" aria-label="The sheet">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Clean</th>
+              <th scope="col">Found</th>
+              <th scope="col">Plant</th>
+              <th scope="col">Place</th>
+              <th scope="col">Look first at</th>
+              <th scope="col">What, how many, where; notes</th>
+            </tr>
+          </thead>
+          <tbody>
+            {toGo.map((stop, i) => {
+              const { growthForm: form, nearby } = stop;
+              const place = places.get(stop.placeId);
+              const priors = priorsFor({ form, meanC: place?.meanC ?? 22, season: view.season, nearby });
+              const before = toGo[i - 1] ?? null;
+              return (
+                <Fragment key={stop.id}>
+                  {isBorder(before, stop, found) && (
+                    <tr>
+                      <td colSpan={6} className="sheet-border">
+                        Clean hands, clean tools. Next: {groupNames[groupOf(stop, found)]}.
+                      </td>
+                    </tr>
+                  )}
                   <tr>
-                    <td colSpan={6} className="sheet-border">
-                      Clean hands, clean tools. Next: {groupNames[groupOf(stop, found)]}.
+                    <td>
+                      <span className="box" />
                     </td>
+                    <td>
+                      <span className="box" />
+                    </td>
+                    <th scope="row">
+                      {stop.code} {stop.name}
+                      {stop.scars.length > 0 && (
+                        <div className="small fw-normal">
+                          had {stop.scars.map((pest) => pestNames[pest].toLowerCase()).join(", ")}
+                        </div>
+                      )}
+                    </th>
+                    <td>{place?.name}</td>
+                    <td>
+                      {placesByRisk(form, priors)
+                        .slice(0, PLACES)
+                        .map((spot) => spotNames[spot].toLowerCase())
+                        .join("; ")}
+                    </td>
+                    <td className="w-25" />
                   </tr>
-                )}
-                <tr>
-                  <td>
-                    <span className="box" />
-                  </td>
-                  <td>
-                    <span className="box" />
-                  </td>
-                  <th scope="row">
-                    {stop.code} {stop.name}
-                    {stop.scars.length > 0 && (
-                      <div className="small fw-normal">
-                        had {stop.scars.map((pest) => pestNames[pest].toLowerCase()).join(", ")}
-                      </div>
-                    )}
-                  </th>
-                  <td>{place?.name}</td>
-                  <td>
-                    {placesByRisk(form, priors)
-                      .slice(0, PLACES)
-                      .map((spot) => spotNames[spot].toLowerCase())
-                      .join("; ")}
-                  </td>
-                  <td className="w-25" />
-                </tr>
-              </Fragment>
-            );
-          })}
-        </tbody>
-      </table>
+                </Fragment>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
     </div>
   );
 }

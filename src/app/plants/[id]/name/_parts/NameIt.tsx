@@ -2,12 +2,12 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import Alert from "react-bootstrap/Alert";
 import { v7 as uuidv7 } from "uuid";
-import { recordLookAction } from "@/app/_parts/actions";
-import { FindFlow } from "@/app/walk/[id]/_parts/FindFlow";
-import type { Naming, RecordLook } from "@/core/facts/deeds";
+import { outbox } from "@/app/_parts/outbox";
+import { AfterFind } from "@/app/walk/_parts/AfterFind";
+import { FindFlow } from "@/app/walk/_parts/FindFlow";
 import { priorsFor } from "@/core/diagnosis/priors";
+import type { Naming, RecordLook } from "@/core/facts/deeds";
 import { placesOfRound } from "@/core/walk/places";
 import type { Stop, WalkView } from "@/operations/readWalk";
 
@@ -17,46 +17,49 @@ export function NameIt({
   view,
   nowLocal,
 }: {
-  stop: Pick<Stop, "id" | "code" | "name" | "growthForm" | "placeId" | "nearby">;
+  stop: Pick<Stop, "id" | "code" | "name" | "growthForm" | "apart" | "placeId" | "nearby" | "openCases">;
   view: Pick<WalkView, "season" | "places">;
   nowLocal: string;
 }) {
   const router = useRouter();
-  const [trouble, setTrouble] = useState("");
-  const [id] = useState(() => uuidv7());
-  const save = async (finds: RecordLook["finds"], naming: Naming) => {
-    const priors = priorsFor({
-      form: stop.growthForm,
-      meanC: view.places[0]!.meanC,
-      season: view.season,
-      nearby: stop.nearby,
-    });
+  const [found, setFound] = useState<{ lookId: string; finds: RecordLook["finds"] } | null>(null);
+  const meanC = view.places.find((place) => place.id === stop.placeId)?.meanC ?? 22;
+  const toPlant = () => router.push(`/plants/${stop.id}`);
+  const save = (finds: RecordLook["finds"], naming: Naming) => {
+    const id = uuidv7();
+    const priors = priorsFor({ form: stop.growthForm, meanC, season: view.season, nearby: stop.nearby });
     const where = finds.flatMap((find) => find.spots ?? []);
     const spots = [...new Set([...placesOfRound(stop.growthForm, priors, "likely"), ...where])];
-    const look = { id, plantId: stop.id, at: nowLocal, tool: "lamp", spots, note: "", finds, naming };
-    try {
-      const result = await recordLookAction(look);
-      if (!result.ok) return setTrouble(result.problems.map((problem) => problem.message).join(" "));
-      const [caseId] = result.value["caseIds"] as string[];
-      router.push(caseId ? `/cases/${caseId}` : `/plants/${stop.id}`);
-    } catch {
-      setTrouble("It could not be sent. What you pressed is still here: check the connection and press again.");
-    }
+    const look = { id, plantId: stop.id, at: nowLocal, tool: "lamp" as const, spots, note: "", finds, naming };
+    outbox.add({ kind: "look", input: look });
+    if (finds.length > 0) setFound({ lookId: id, finds });
+    else toPlant();
   };
   return (
     <>
-      {trouble && (
-        <Alert variant="danger" role="alert">
-          {trouble}
-        </Alert>
+      {found ? (
+        <AfterFind
+          {...found}
+          stop={stop}
+          places={view.places}
+          onApart={(placeId) =>
+            outbox.add({
+              kind: "apart",
+              input: { id: uuidv7(), plantId: stop.id, placeId, bagId: uuidv7(), at: nowLocal },
+            })
+          }
+          doneLabel="To the plant"
+          onDone={toPlant}
+        />
+      ) : (
+        <FindFlow
+          stop={stop}
+          view={view}
+          onBack={toPlant}
+          onNothing={(naming) => save([], naming)}
+          onFound={(finds, naming) => save(finds, naming)}
+        />
       )}
-      <FindFlow
-        stop={stop}
-        view={view}
-        onBack={() => router.push(`/plants/${stop.id}`)}
-        onNothing={(naming) => void save([], naming)}
-        onFound={(finds, naming) => void save(finds, naming)}
-      />
     </>
   );
 }

@@ -4,12 +4,11 @@ import Link from "next/link";
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { priorsFor } from "@/core/diagnosis/priors";
 import { placesOfRound } from "@/core/walk/places";
 import type { Stop, WalkView } from "@/operations/readWalk";
 import { useWalk } from "../../../_parts/useWalk";
-import { FindFlow } from "../../_parts/FindFlow";
+import { FindFlow } from "../../../_parts/FindFlow";
 
 /** What was ticked on paper, in the same order: one press per clean plant, a find as on the walk itself. */
 export function SheetEntry({
@@ -56,7 +55,6 @@ export function SheetEntry({
     );
   return (
     <>
-      <NotSentYet />
       <Form.Label htmlFor="walked-at" className="fw-semibold mb-1">
         When you walked
       </Form.Label>

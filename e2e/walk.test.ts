@@ -190,8 +190,18 @@ describe("a walk with the telephone in one hand", () => {
          and looked_at > now() - interval '1 day' and walk_id is null`,
     );
     expect(n).toBe(0);
-    await page.open("/today");
-    await page.sees("Under the bell jar");
+
+    // Undo as far as the find: it is no longer found, and no longer set apart.
+    const stands = `select count(*)::int as n from plant_states s join looks k on k.plant_id = s.plant_id
+      where k.walk_id = '${walk.split("/").at(-1)}' and s.apart`;
+    await page.open(walk);
+    await page.sees("6 of 20");
+    await find("Thrips");
+    await page.press("Under a bag, where it stands");
+    await eventually(async () => (await ask<{ n: number }>(stands)).n === 2, "it was not set apart");
+    await page.press("Undo");
+    await page.sees("6 of 20");
+    await eventually(async () => (await ask<{ n: number }>(stands)).n === 1, "it is still set apart");
   });
 
   it("refuses to call a plant looked at when no place was, and tells the meter as places are pressed", async () => {

@@ -44,9 +44,13 @@ export function useWalk(view: WalkView, timeZone: string, nowMs: number) {
     skip(stop: Stop, reason: SkipReason): void {
       outbox.add({ kind: "skip", input: { id: uuidv7(), walkId: walk.id, plantId: stop.id, reason, at: at() } });
     },
-    takeBack({ id, kind }: WalkEvent): void {
+    /** Takes a look or a skip back; with a find, where the plant was set apart to because of it. */
+    takeBack({ id, kind, plantId }: WalkEvent): void {
       const fact = kind === "skipped" ? "skip" : "look";
       outbox.add({ kind: "void", input: { kind: fact, factId: id, reason: TAKEN_BACK } });
+      for (const { deed } of [...kept.sent, ...kept.waiting])
+        if (deed.kind === "apart" && deed.input.plantId === plantId && deed.input.id > id)
+          outbox.add({ kind: "void", input: { kind: "placement", factId: deed.input.id, reason: TAKEN_BACK } });
     },
     setApart(stop: Stop, placeId: string | null): void {
       outbox.add({ kind: "apart", input: { id: uuidv7(), plantId: stop.id, placeId, bagId: uuidv7(), at: at() } });

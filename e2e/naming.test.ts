@@ -92,6 +92,58 @@ describe("naming what is on a plant", () => {
     await page.sees("your own word went before the odds");
   });
 
+  it("a file that is no picture is refused with a reason, and the page goes on", async () => {
+    await page.open(`/plants/${idOf("plant", "R16")}`);
+    const text = path.join(folder, "text.jpg");
+    writeFileSync(text, "this is no picture");
+    const label = await page.driver.executeScript<string>(
+      "return [...document.querySelectorAll('label')].find((one) => one.textContent.startsWith('Add a photo')).textContent",
+    );
+    await (await page.field(label)).sendKeys(text);
+    await page.sees("Not saved: This is not a photo that can be read. Choose a JPEG, PNG or WebP file.");
+    await page.press("Seen");
+    await page.driver.wait(async () => !(await page.text()).includes("Not saved"), 5000);
+  });
+
+  it("what was pressed on a plant is still there after a look at its signs", async () => {
+    await page.open("/walk");
+    await page.press("Everything: 47");
+    await page.press("Begin");
+    await page.press("Old marks only");
+    await page.press("Found something");
+    await page.sees("What is on");
+    await page.press("Back");
+    await page.sees("Nothing found, next");
+    expect(
+      await page.driver.executeScript(
+        "return document.querySelector('[aria-label=\"Ready notes\"] [aria-pressed=true]').textContent",
+      ),
+    ).toBe("Old marks only");
+  });
+
+  it("two pests at once: both are told one after the other, and both have a case", async () => {
+    await page.open(`/plants/${idOf("plant", "R14")}/name`);
+    await page.press("White cottony tufts in joints or on the underside");
+    await page.press("Small dark flies on the mix or flying up");
+    await page.sees("both at once");
+    await page.press("Take both: fungus gnats and mealybugs");
+    await page.sees("Fungus gnats: how many, live?");
+    await page.press("Light: 3–10");
+    await page.press("Next: mealybugs");
+    await page.sees("Mealybugs: how many, live?");
+    const count = await page.field("Or the number you counted");
+    await count.sendKeys("many");
+    await page.press("Save the find");
+    await page.sees("Write a whole number from 1 to 100000, or leave it empty.");
+    await count.clear();
+    await count.sendKeys("12");
+    await page.press("Save the find");
+    await page.sees("Plan against mealybugs");
+    await page.sees("Plan against fungus gnats");
+    await page.press("To the plant");
+    await page.sees("Found: Fungus gnats, light: 3–10; Mealybugs, 12 live");
+  });
+
   it("none of these is a look with nothing found", async () => {
     await page.open(`/plants/${idOf("plant", "R17")}/name`);
     await page.press("Yellowing, drooping, tips browning");
@@ -104,7 +156,7 @@ describe("naming what is on a plant", () => {
     await page.open("/walk");
     await page.press("Everything: 47");
     await page.press("Begin");
-    await page.sees("0 of 47");
+    await page.sees("Nothing found, next");
     const keys = (...all: string[]) =>
       page.driver
         .actions()

@@ -11,6 +11,14 @@ describe("constraints", () => {
   const plant = uuidv7();
   const look = uuidv7();
   const sql = (text: string) => sequelize.query(text.replaceAll("$c", `'${c}'`).replaceAll("$new", `'${uuidv7()}'`));
+  const walk = uuidv7();
+  const onWalk = `insert into looks (collection_id, id, plant_id, walk_id, tool, spots, note, looked_at, recorded_at)
+    values ($c, $new, '${plant}', '${walk}', 'eye', '{axil}', '', now(), now())`;
+  const aWalk = (id: string, scope: string, placeId: string | null) =>
+    `insert into walks values ($c, '${id}', '${scope}', ${placeId ? `'${placeId}'` : "null"}, 'lamp', 'likely', now(), null, now())`;
+  const aSkip = `insert into skips values ($c, $new, '${walk}', '${plant}', 'noTime', now(), now())`;
+  const aPhoto = (width: number, bytes: string) =>
+    `insert into photos values ($c, $new, '${look}', 'image/jpeg', ${width}, 10, ${bytes}, now())`;
   const aCase = `insert into cases values ($c, $new, '${plant}', 'aphid', '${look}', true, now(), now())`;
   const aPlant = (id: string, code: string, pot = 12) =>
     `insert into plants values ($c, '${id}', '${code}', 'n', '', 'fern', ${pot}, null, '', false, now())`;
@@ -22,6 +30,9 @@ describe("constraints", () => {
     await sql(aPlant(plant, "P1"));
     await sql(`insert into looks values ($c, '${look}', '${plant}', 'eye', '{axil}', '', now(), now())`);
     await sql(aCase);
+    await sql(aWalk(walk, "everything", null));
+    await sql(onWalk);
+    await sql(aSkip);
   });
   afterAll(() => sequelize.close());
 
@@ -46,6 +57,19 @@ describe("constraints", () => {
       `insert into finds values ($c, $new, '${look}', (select id from cases where collection_id = $c), 'aphid', 'light', 0, false)`,
       "live_count",
     ],
+    ["a second look of a plant on one walk", onWalk, "looks_one_per_walk"],
+    ["a second skip of a plant on one walk", aSkip, "skips_one_per_walk"],
+    ["a walk of one place without the place", aWalk(uuidv7(), "place", null), "check"],
+    ["a walk of everything at one place", aWalk(uuidv7(), "everything", place), "check"],
+    [
+      "a walk that ended before it began",
+      `update walks set ended_at = started_at - interval '1 day' where id = '${walk}'`,
+      "check",
+    ],
+    ["a look on a walk that is none", onWalk.replace(walk, uuidv7()), "foreign key"],
+    ["a photo wider than 1600", aPhoto(1601, "'x'"), "width"],
+    ["a photo of more than 4 MB", aPhoto(10, "decode(repeat('00', 4000001), 'hex')"), "bytes"],
+    ["an earth with three halves", `update collections set hemisphere = 'east' where id = $c`, "hemisphere"],
   ])("refuse %s", async (_why, statement, named) => {
     const refusal = await sql(statement).then(
       () => "accepted",

@@ -4,6 +4,7 @@ import { spotsOf } from "@/core/plants/growthForms";
 import type { Scope } from "@/db/connection";
 import * as cases from "@/db/stores/cases";
 import { takeTurn } from "@/db/stores/facts";
+import * as placements from "@/db/stores/placements";
 import * as places from "@/db/stores/places";
 import * as plants from "@/db/stores/plants";
 import { instantOf, type Context } from "./context";
@@ -18,6 +19,17 @@ export function pastInstant(context: Context, localTime: string): Date {
   if (at.getTime() > context.now.getTime() + CLOCK_SLACK_MS) refuse("at", "in_future");
   // A minute on the wall begins before "now": what is written down this very minute happened now.
   return at > context.now ? context.now : at;
+}
+
+const MINUTE_MS = 60_000;
+
+/**
+ * The instant at which a plant was placed. Wall times are told to the minute: a placement of the minute in which the last one
+ * was made comes after that, and not before it.
+ */
+export async function placedAt(scope: Scope, plantId: string, at: Date): Promise<Date> {
+  const last = (await placements.ofPlants(scope, [plantId])).findLast((p) => p.voidReason === null)?.at;
+  return last && last > at && last.getTime() - at.getTime() < MINUTE_MS ? last : at;
 }
 
 /** The plant, locked for the rest of the transaction; refuses ids that are unknown or archived. */

@@ -4,7 +4,7 @@ import * as facts from "@/db/stores/facts";
 import * as placements from "@/db/stores/placements";
 import * as places from "@/db/stores/places";
 import { SINCE_EVER } from "./addPlace";
-import { knownPlace, lockPlant, pastInstant } from "./checks";
+import { knownPlace, lockPlant, pastInstant, placedAt } from "./checks";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 import { refreshPlantStates } from "./refreshPlantStates";
@@ -15,7 +15,7 @@ export function setApart(context: Context, deed: SetApart): Promise<Outcome<{ pl
     const recorded = await placements.find(scope, deed.id);
     if (recorded) return { placeId: recorded.placeId };
     const plant = await lockPlant(scope, deed.plantId);
-    const at = pastInstant(context, deed.at);
+    const at = await placedAt(scope, plant.id, pastInstant(context, deed.at));
     const placeId = deed.placeId ?? (await bagOver(scope, plant.id, plant.code, deed.bagId));
     const place = await knownPlace(scope, placeId);
     if (place.kind !== "isolation" && place.kind !== "bag") refuse("placeId", "not_apart_place");

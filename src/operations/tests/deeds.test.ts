@@ -19,7 +19,7 @@ import { recordTreatment } from "../recordTreatment";
 import { setApart } from "../setApart";
 import { voidFact } from "../voidFact";
 import * as looks from "@/db/stores/looks";
-import { aFind, aLook, aPlant, aTreatment, freshCollection, openCaseOn, plantOn, wall } from "./bench";
+import { aFind, aLook, aPlant, aTreatment, freshCollection, NOW, openCaseOn, plantOn, wall } from "./bench";
 
 let context: Context;
 let shelf: string;
@@ -37,6 +37,17 @@ describe("plants", () => {
     expect(await stateOf(id)).toBe("new");
     await movePlant(context, { id: uuidv7(), plantId: id, placeId: shelf, at: wall(1) });
     expect(await stateOf(id)).not.toBe("new");
+  });
+
+  it("set apart in the very minute in which it came, it stands apart: wall times are told to the minute", async () => {
+    const later = { ...context, now: new Date(NOW.getTime() + 20_000) };
+    const deed = aPlant(shelf);
+    await addPlant(later, deed);
+    const now = { ...context, now: new Date(NOW.getTime() + 30_000) };
+    await setApart(now, { id: uuidv7(), plantId: deed.id, placeId: pantry, bagId: uuidv7(), at: wall(0) });
+    expect((await readPlant(now, deed.id))!.card.apart).toBe(true);
+    await movePlant(now, { id: uuidv7(), plantId: deed.id, placeId: other, at: wall(0) });
+    expect((await readPlant(now, deed.id))!.place.id).toBe(other);
   });
 
   it("refuses a code in use, whatever its letters' case, and frees it when the plant is archived", async () => {

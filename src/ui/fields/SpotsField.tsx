@@ -3,6 +3,7 @@
 import { Controller, get, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
 import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
 import type { SpotId } from "@/core/plants/spots";
+import { toggled } from "../toggled";
 import { SpotsPicker } from "../forms/SpotsPicker";
 
 /** Hiding places of a growth form, pressed on its drawing or in the list beside it. */
@@ -26,9 +27,14 @@ export function SpotsField<T extends FieldValues>({
         name={name}
         render={({ field }) => {
           const ticked = (field.value ?? []) as readonly SpotId[];
-          const press = (spot: SpotId) =>
-            field.onChange(ticked.includes(spot) ? ticked.filter((one) => one !== spot) : [...ticked, spot]);
-          return <SpotsPicker form={growthForm} order={spotsOf(growthForm)} ticked={ticked} onPress={press} />;
+          return (
+            <SpotsPicker
+              form={growthForm}
+              order={spotsOf(growthForm)}
+              ticked={ticked}
+              onPress={(spot) => field.onChange(toggled(ticked, spot))}
+            />
+          );
         }}
       />
       <div

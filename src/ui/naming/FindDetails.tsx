@@ -10,6 +10,7 @@ import { placesOfPest } from "@/core/plants/spotWeights";
 import type { SpotId } from "@/core/plants/spots";
 import { pestNames, severityNames } from "@/wording/names";
 import { stageLooks } from "@/wording/signs";
+import { toggled } from "../toggled";
 import { SpotsPicker } from "../forms/SpotsPicker";
 
 export interface FindSeen {
@@ -20,9 +21,6 @@ export interface FindSeen {
   readonly spots: readonly SpotId[];
   readonly stages: readonly string[];
 }
-
-const toggled = <T,>(all: readonly T[], one: T) =>
-  all.includes(one) ? all.filter((other) => other !== one) : [...all, one];
 
 /** How many, where and which stages, all by pressing; a number may be typed. */
 export function FindDetails({

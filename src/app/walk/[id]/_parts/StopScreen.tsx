@@ -6,7 +6,6 @@ import Form from "react-bootstrap/Form";
 import { priorsFor } from "@/core/diagnosis/priors";
 import { skipReasons, type SkipReason } from "@/core/facts/deeds";
 import { toolIds, type ToolId } from "@/core/inspection/tools";
-import { pestIds } from "@/core/pests/pests";
 import type { SpotId } from "@/core/plants/spots";
 import { leafSample } from "@/core/walk/leaves";
 import { meterOf, ONE_SIDE } from "@/core/walk/meter";
@@ -14,23 +13,23 @@ import { placesByRisk, placesOfRound } from "@/core/walk/places";
 import type { Stop, WalkView } from "@/operations/readWalk";
 import { SpotsPicker } from "@/ui/forms/SpotsPicker";
 import { Flower } from "@/ui/mark/Flower";
-import { percent } from "@/wording/chances";
-import { dayInWords } from "@/wording/dates";
-import { growthFormNames, pestNames, toolNames } from "@/wording/names";
+import { toggled } from "@/ui/toggled";
+import { growthFormNames, toolNames } from "@/wording/names";
 import { stateInWords } from "@/wording/states";
-import { readyPhrases, skipReasonNames } from "@/wording/walks";
-import type { LookInput } from "../../_parts/useWalk";
-import { useWalkKeys } from "./useWalkKeys";
+import { skipReasonNames } from "@/wording/walks";
 import { ScreenHeading } from "../../_parts/ScreenHeading";
-
-/** A pest less likely than this is not worth a word under the meter. */
-const WORTH_A_WORD = 0.05;
+import type { LookInput } from "../../_parts/useWalk";
+import { EffortMeter } from "./EffortMeter";
+import { LastTime } from "./LastTime";
+import { noNotes, noteOf, StopNotes } from "./StopNotes";
+import { useWalkKeys } from "./useWalkKeys";
 
 /** One plant: where to look, what it is worth, and the one press for "nothing found". */
 export function StopScreen({
   stop,
   view,
   group,
+  active,
   onClean,
   onFound,
   onSkip,
@@ -38,6 +37,8 @@ export function StopScreen({
   stop: Stop;
   view: WalkView;
   group: string;
+  /** False while what was found is being named; what was pressed here waits. */
+  active: boolean;
   onClean: (effort: LookInput) => void;
   onFound: (effort: LookInput) => void;
   onSkip: (reason: SkipReason) => void;
@@ -51,45 +52,32 @@ export function StopScreen({
   const [ticked, setTicked] = useState<readonly SpotId[]>(() => placesOfRound(form, priors, walk.round));
   const [turned, setTurned] = useState(walk.round !== "own");
   const [tool, setTool] = useState<ToolId>(walk.tool);
-  const [phrases, setPhrases] = useState<readonly string[]>([]);
-  const [typed, setTyped] = useState("");
+  const [notes, setNotes] = useState(noNotes);
   const [problem, setProblem] = useState("");
   const [skipping, setSkipping] = useState(false);
-
   const meter = useMemo(
     () => meterOf(form, meanC, priors, { tool, spots: ticked }, turned ? 1 : ONE_SIDE),
     [form, meanC, priors, tool, ticked, turned],
   );
-  const hardest = pestIds
-    .filter((pest) => priors[pest] >= WORTH_A_WORD)
-    .toSorted((a, b) => meter.of[a] - meter.of[b])[0];
   const sample = leafSample(form, stop.potCm);
+
   const press = (spot: SpotId) => {
     setProblem("");
-    setTicked((all) => (all.includes(spot) ? all.filter((one) => one !== spot) : [...all, spot]));
+    setTicked((all) => toggled(all, spot));
   };
-  const effort = (): LookInput => ({
-    tool,
-    spots: ticked,
-    turned,
-    note: [...phrases, typed.trim()].filter(Boolean).join(". "),
-    finds: [],
-    naming: null,
-  });
+  const turn = () => setTurned((on) => !on);
+  const skip = () => setSkipping((on) => !on);
+  const effort = (): LookInput => ({ tool, spots: ticked, turned, note: noteOf(notes), finds: [], naming: null });
   const clean = () => {
     if (ticked.length === 0) return setProblem("Press the places you looked at first.");
     onClean(effort());
   };
-  useWalkKeys({
-    n: clean,
-    f: () => onFound(effort()),
-    x: () => setSkipping((on) => !on),
-    v: () => setTurned((on) => !on),
-    ...Object.fromEntries(order.slice(0, 9).map((spot, i) => [`${i + 1}`, () => press(spot)])),
-  });
+  const found = () => onFound(effort());
+  const digits = order.slice(0, 9).map((spot, i) => [`${i + 1}`, () => press(spot)]);
+  useWalkKeys(active ? { n: clean, f: found, x: skip, v: turn, ...Object.fromEntries(digits) } : {});
 
   return (
-    <>
+    <div className="walk-stop" hidden={!active}>
       <section className="walk-body">
         <div className="walk-plant">
           <Flower state={stop.state} petals={stop.petals} apart={stop.apart} silent />
@@ -104,59 +92,33 @@ export function StopScreen({
         </div>
         <LastTime stop={stop} />
         <SpotsPicker form={form} order={order} ticked={ticked} onPress={press}>
-          <button type="button" className="spot far-side" aria-pressed={turned} onClick={() => setTurned((on) => !on)}>
+          <button type="button" className="spot far-side" aria-pressed={turned} onClick={turn}>
             Turned: the far side, towards wall or window, seen too
           </button>
         </SpotsPicker>
-        <div>
-          {sample && (
-            <p className="small mb-2">
-              Many leaves: {sample.examine} of about {sample.of}, from all over the plant, show with 95&nbsp;% a pest
-              that sits on one leaf in five.
-            </p>
-          )}
-          <Form.Label htmlFor="tool" className="fw-semibold mb-1">
-            With what
-          </Form.Label>
-          <Form.Select
-            id="tool"
-            className="mb-2"
-            value={tool}
-            onChange={(event) => setTool(event.target.value as ToolId)}
-          >
-            {toolIds.map((id) => (
-              <option key={id} value={id}>
-                {toolNames[id]}
-              </option>
-            ))}
-          </Form.Select>
-          <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Ready notes">
-            {readyPhrases.map((phrase) => (
-              <button
-                key={phrase}
-                type="button"
-                className={`btn ${phrases.includes(phrase) ? "btn-primary" : "btn-outline-primary"}`}
-                aria-pressed={phrases.includes(phrase)}
-                onClick={() =>
-                  setPhrases((all) => (all.includes(phrase) ? all.filter((one) => one !== phrase) : [...all, phrase]))
-                }
-              >
-                {phrase}
-              </button>
-            ))}
-          </div>
-          <Form.Label htmlFor="note" className="fw-semibold mb-1">
-            Note
-          </Form.Label>
-          <Form.Control
-            id="note"
-            maxLength={1500}
-            autoComplete="off"
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-          />
-          <p className="small text-body-secondary mt-2 mb-0">{growthFormNames[form]}</p>
-        </div>
+        {sample && (
+          <p className="small mb-2">
+            Many leaves: {sample.examine} of about {sample.of}, from all over the plant, show with 95&nbsp;% a pest that
+            sits on one leaf in five.
+          </p>
+        )}
+        <Form.Label htmlFor="tool" className="fw-semibold mb-1">
+          With what
+        </Form.Label>
+        <Form.Select
+          id="tool"
+          className="mb-2"
+          value={tool}
+          onChange={(event) => setTool(event.target.value as ToolId)}
+        >
+          {toolIds.map((id) => (
+            <option key={id} value={id}>
+              {toolNames[id]}
+            </option>
+          ))}
+        </Form.Select>
+        <StopNotes notes={notes} onChange={setNotes} />
+        <p className="small text-body-secondary mt-2 mb-0">{growthFormNames[form]}</p>
       </section>
       <footer className="walk-foot">
         {problem && (
@@ -173,25 +135,12 @@ export function StopScreen({
             ))}
           </div>
         )}
-        <div className="meter">
-          <div className="meter-bar" aria-hidden>
-            <div style={{ width: `${meter.shown * 100}%` }} />
-          </div>
-          <p className="mb-0" role="status">
-            A light infestation would have shown: <strong>{percent(meter.shown)}</strong>
-            {hardest && ticked.length > 0 && `; ${pestNames[hardest].toLowerCase()} only ${percent(meter.of[hardest])}`}
-          </p>
-        </div>
+        <EffortMeter meter={meter} priors={priors} />
         <div className="walk-presses">
-          <Button
-            variant="outline-primary"
-            className="big"
-            aria-expanded={skipping}
-            onClick={() => setSkipping((on) => !on)}
-          >
+          <Button variant="outline-primary" className="big" aria-expanded={skipping} onClick={skip}>
             Skip
           </Button>
-          <Button variant="outline-danger" className="big" onClick={() => onFound(effort())}>
+          <Button variant="outline-danger" className="big" onClick={found}>
             Found something
           </Button>
           <Button className="big" onClick={clean}>
@@ -199,20 +148,6 @@ export function StopScreen({
           </Button>
         </div>
       </footer>
-    </>
-  );
-}
-
-/** What was here last time, and the marks that stay. */
-function LastTime({ stop: { last, scars, openCases } }: { stop: Stop }) {
-  const names = (pests: Stop["scars"]) => pests.map((pest) => pestNames[pest].toLowerCase()).join(" and ");
-  return (
-    <div className="walk-last small">
-      {last
-        ? `Last look ${dayInWords(last.day)}, ${toolNames[last.tool].toLowerCase()}: ${last.pests.length > 0 ? `${names(last.pests)} found` : "nothing"}. ${last.note}`
-        : "Never looked at before."}
-      {openCases.length > 0 && ` In a case: ${names(openCases.map((one) => one.pest))}.`}
-      {scars.length > 0 && ` It has had ${names(scars)}: old marks stay, judge by new growth.`}
     </div>
   );
 }

@@ -65,23 +65,7 @@ export function WalkScreen({ view, timeZone, nowMs }: { view: WalkView; timeZone
         </button>
       </header>
       <NotSentYet />
-      {doing.what === "finding" ? (
-        <FindFlow
-          stop={doing.stop}
-          view={view}
-          onBack={looking}
-          onNothing={(naming) => {
-            walk.look(doing.stop, { ...doing.effort, naming });
-            looking();
-          }}
-          onFound={(finds, naming) => {
-            const where = finds.flatMap((find) => find.spots ?? []);
-            const spots = [...new Set([...doing.effort.spots, ...where])];
-            const lookId = walk.look(doing.stop, { ...doing.effort, spots, finds, naming });
-            setDoing({ what: "found", stop: doing.stop, lookId, finds });
-          }}
-        />
-      ) : doing.what === "found" ? (
+      {doing.what === "found" ? (
         <AfterFind
           {...doing}
           places={view.places}
@@ -98,15 +82,35 @@ export function WalkScreen({ view, timeZone, nowMs }: { view: WalkView; timeZone
           onCleaned={() => setCleaned(border)}
         />
       ) : (
-        <StopScreen
-          key={next.id}
-          stop={next}
-          view={view}
-          group={groupNames[groupOf(next, found)]}
-          onClean={(effort) => walk.look(next, effort)}
-          onFound={(effort) => setDoing({ what: "finding", stop: next, effort })}
-          onSkip={(reason) => walk.skip(next, reason)}
-        />
+        <>
+          <StopScreen
+            key={next.id}
+            stop={next}
+            view={view}
+            active={doing.what === "looking"}
+            group={groupNames[groupOf(next, found)]}
+            onClean={(effort) => walk.look(next, effort)}
+            onFound={(effort) => setDoing({ what: "finding", stop: next, effort })}
+            onSkip={(reason) => walk.skip(next, reason)}
+          />
+          {doing.what === "finding" && (
+            <FindFlow
+              stop={doing.stop}
+              view={view}
+              onBack={looking}
+              onNothing={(naming) => {
+                walk.look(doing.stop, { ...doing.effort, naming });
+                looking();
+              }}
+              onFound={(finds, naming) => {
+                const where = finds.flatMap((find) => find.spots ?? []);
+                const spots = [...new Set([...doing.effort.spots, ...where])];
+                const lookId = walk.look(doing.stop, { ...doing.effort, spots, finds, naming });
+                setDoing({ what: "found", stop: doing.stop, lookId, finds });
+              }}
+            />
+          )}
+        </>
       )}
     </div>
   );

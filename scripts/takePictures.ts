@@ -2,6 +2,7 @@
 import { mkdirSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { idOf } from "../demo/loadDemo";
+import { Page } from "../e2e/support/page";
 import { laptop, openBrowser, phone, type Size } from "../e2e/support/browser";
 
 const base = process.env["ADDRESS"] ?? "http://127.0.0.1:3180";
@@ -9,8 +10,18 @@ const folder = path.resolve(import.meta.dirname, "../docs/screenshots");
 /** Long enough for the heaviest comparison and its drawing. */
 const SETTLE_MS = 3000;
 
-/** The views shown in the README: file name, address, size, theme. */
-const views: readonly (readonly [name: string, address: string, size: Size, theme: "light" | "dark"])[] = [
+/** A walk over everything, and on to the find that is named on its first plant. */
+const onWalk = ["Everything: 47", "Begin"];
+const naming = [...onWalk, "Found something", "White cottony tufts in joints or on the underside"];
+
+/** The views shown in the README: file name, address, size, theme, and what is pressed before the picture. */
+const views: readonly (readonly [
+  name: string,
+  address: string,
+  size: Size,
+  theme: "light" | "dark",
+  presses?: readonly string[],
+])[] = [
   ["today", "/today", laptop, "light"],
   ["today-phone", "/today", phone, "light"],
   ["benches", "/benches", laptop, "light"],
@@ -19,6 +30,19 @@ const views: readonly (readonly [name: string, address: string, size: Size, them
   ["case", `/cases/${idOf("case", "R01", "mealybug")}`, laptop, "light"],
   ["case-phone-night", `/cases/${idOf("case", "R01", "mealybug")}`, phone, "dark"],
   ["plan", `/cases/${idOf("case", "L04", "softScale")}/plan`, laptop, "light"],
+  ["walk-phone", "/walk", phone, "light", onWalk],
+  ["walk-night", "/walk", laptop, "dark", onWalk],
+  ["naming-phone", "/walk", phone, "light", naming],
+  ["find-phone", "/walk", phone, "dark", [...naming, "Mealybugs", "Light: 3–10", "Leaf axils, stem joints"]],
+  [
+    "walk-border-phone",
+    "/walk",
+    phone,
+    "light",
+    [...naming, "Mealybugs", "Trace: 1–2 animals", "Save the find", "Oil pantry", "Go on with the walk"],
+  ],
+  ["hiding-places", "/almanac/hiding-places?form=climbingAroid", laptop, "light"],
+  ["ledger", "/ledger", laptop, "light"],
   ["mixing", "/mixing", laptop, "light"],
   ["life-cycle-bench", "/almanac/life-cycle", laptop, "light"],
 ];
@@ -27,10 +51,12 @@ mkdirSync(folder, { recursive: true });
 const browser = await openBrowser();
 try {
   await browser.driver.get(`${base}/today`);
-  for (const [name, address, size, theme] of views) {
+  const page = new Page(browser.driver, base);
+  for (const [name, address, size, theme, presses = []] of views) {
     await browser.driver.executeScript("localStorage.setItem('wary-petal-theme', arguments[0])", theme);
     await browser.resize(size);
-    await browser.driver.get(base + address);
+    await page.open(address);
+    for (const press of presses) await page.press(press);
     await new Promise((resolve) => setTimeout(resolve, SETTLE_MS));
     writeFileSync(path.join(folder, `${name}.png`), Buffer.from(await browser.driver.takeScreenshot(), "base64"));
     console.log(name);

@@ -49,7 +49,7 @@ export class Page {
   /** Presses a button, a link or a choice with this name. */
   async press(name: string): Promise<void> {
     const text = quoted(name);
-    const path = `(//main//*[self::button or self::a or self::label or self::summary or self::span][normalize-space()=${text}])[1]`;
+    const path = `(//main//*[self::button or self::a or self::label or self::summary or self::span][normalize-space()=${text}][not(ancestor::*[@hidden])])[1]`;
     const element = () =>
       this.driver.wait(until.elementLocated(By.xpath(path)), WAIT_MS, `nothing to press: “${name}”`);
     const click = async (target: WebElement) => {

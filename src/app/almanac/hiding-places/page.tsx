@@ -29,11 +29,11 @@ export default async function HidingPlacesPage({ searchParams }: { searchParams:
       </p>
       <Panel title={growthFormNames[form]}>
         <div className="row gx-4">
-          <div className="col-lg-4">
+          <div className="col-xxl-4">
             <FormDrawing form={form} order={order} ticked={[]} />
             <p className="small">Hatched: the underside. The window in the pot shows the roots.</p>
           </div>
-          <div className="col-lg-8">
+          <div className="col-xxl-8">
             <div className="table-responsive" tabIndex={0} role="region" aria-label="Shares by place">
               <table className="table mb-0">
                 <thead>

@@ -49,7 +49,9 @@ export class Page {
   /** Presses a button, a link or a choice with this name. */
   async press(name: string): Promise<void> {
     const text = quoted(name);
-    const path = `(//main//*[self::button or self::a or self::label or self::summary or self::span][normalize-space()=${text}][not(ancestor::*[@hidden])])[1]`;
+    // What is folded away or waits behind another screen is not there to be pressed.
+    const shown = "not(ancestor::*[@hidden]) and (ancestor-or-self::summary or not(ancestor::details[not(@open)]))";
+    const path = `(//main//*[self::button or self::a or self::label or self::summary or self::span][normalize-space()=${text}][${shown}])[1]`;
     const element = () =>
       this.driver.wait(until.elementLocated(By.xpath(path)), WAIT_MS, `nothing to press: “${name}”`);
     const click = async (target: WebElement) => {

@@ -117,7 +117,8 @@ export function Naming({
         </ol>
         {(alike ?? several) && (
           <Button className="mt-2" onClick={() => take((alike ?? several)!)}>
-            Take both: {(alike ?? several)!.map((pest) => pestNames[pest].toLowerCase()).join(" and ")}
+            {several && several.length > 2 ? "Take all" : "Take both"}:{" "}
+            {(alike ?? several)!.map((pest) => pestNames[pest].toLowerCase()).join(" and ")}
           </Button>
         )}
       </section>

@@ -56,7 +56,9 @@ export function FindFlow({
         <Button variant="outline-primary" onClick={pest ? () => setToTell([]) : onBack}>
           Back
         </Button>
-        <ScreenHeading className="mb-0">{pest ? `Found on ${stop.code}` : `What is on ${stop.code}?`}</ScreenHeading>
+        <ScreenHeading key={pest ?? "naming"} className="mb-0">
+          {pest ? `Found on ${stop.code}` : `What is on ${stop.code}?`}
+        </ScreenHeading>
       </div>
       {pest ? (
         <FindDetails

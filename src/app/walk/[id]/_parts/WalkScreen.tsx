@@ -34,7 +34,8 @@ export function WalkScreen({ view, timeZone, nowMs }: { view: WalkView; timeZone
   const looking = () => setDoing({ what: "looking" });
   const undo = () => {
     looking();
-    if (lastEvent) walk.takeBack(lastEvent);
+    // While something is being named nothing is on record yet: there is only the naming to leave.
+    if (lastEvent && doing.what !== "finding") walk.takeBack(lastEvent);
   };
   useWalkKeys({ u: undo, c: atBorder ? () => setCleaned(border) : undefined });
 
@@ -60,7 +61,12 @@ export function WalkScreen({ view, timeZone, nowMs }: { view: WalkView; timeZone
             {toGo.length > 0 && ` · ${timeInWords(secondsLeft(walk.events, toGo.length, view.walk.tool))} left`}
           </div>
         </div>
-        <button type="button" className="btn btn-outline-primary" disabled={!lastEvent} onClick={undo}>
+        <button
+          type="button"
+          className="btn btn-outline-primary"
+          disabled={!lastEvent && doing.what !== "finding"}
+          onClick={undo}
+        >
           Undo
         </button>
       </header>

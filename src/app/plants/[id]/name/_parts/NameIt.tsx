@@ -8,10 +8,13 @@ import { AfterFind } from "@/app/walk/_parts/AfterFind";
 import { FindFlow } from "@/app/walk/_parts/FindFlow";
 import { priorsFor } from "@/core/diagnosis/priors";
 import type { Naming, RecordLook } from "@/core/facts/deeds";
-import { placesOfRound } from "@/core/walk/places";
+import type { SpotId } from "@/core/plants/spots";
+import { placesByRisk, placesOfRound } from "@/core/walk/places";
+import { SpotsPicker } from "@/ui/forms/SpotsPicker";
+import { toggled } from "@/ui/toggled";
 import type { Stop, WalkView } from "@/operations/readWalk";
 
-/** Names what is on one plant and writes it down as a look with the lamp at the likeliest places and wherever they sit. */
+/** Names what is on one plant and writes it down as a look with the lamp, at places that can be changed. */
 export function NameIt({
   stop,
   view,
@@ -24,12 +27,16 @@ export function NameIt({
   const router = useRouter();
   const [found, setFound] = useState<{ lookId: string; finds: RecordLook["finds"] } | null>(null);
   const meanC = view.places.find((place) => place.id === stop.placeId)?.meanC ?? 22;
+  const priors = priorsFor({ form: stop.growthForm, meanC, season: view.season, nearby: stop.nearby });
+  const order = placesByRisk(stop.growthForm, priors);
+  const [looked, setLooked] = useState<readonly SpotId[]>(() => placesOfRound(stop.growthForm, priors, "likely"));
   const toPlant = () => router.push(`/plants/${stop.id}`);
+  const [problem, setProblem] = useState("");
   const save = (finds: RecordLook["finds"], naming: Naming) => {
     const id = uuidv7();
-    const priors = priorsFor({ form: stop.growthForm, meanC, season: view.season, nearby: stop.nearby });
     const where = finds.flatMap((find) => find.spots ?? []);
-    const spots = [...new Set([...placesOfRound(stop.growthForm, priors, "likely"), ...where])];
+    const spots = [...new Set([...looked, ...where])];
+    if (spots.length === 0) return setProblem("Press the places you looked at first.");
     const look = { id, plantId: stop.id, at: nowLocal, tool: "lamp" as const, spots, note: "", finds, naming };
     outbox.add({ kind: "look", input: look });
     if (finds.length > 0) setFound({ lookId: id, finds });
@@ -52,13 +59,31 @@ export function NameIt({
           onDone={toPlant}
         />
       ) : (
-        <FindFlow
-          stop={stop}
-          view={view}
-          onBack={toPlant}
-          onNothing={(naming) => save([], naming)}
-          onFound={(finds, naming) => save(finds, naming)}
-        />
+        <>
+          <details className="mb-2">
+            <summary>
+              This counts as a look with the lamp at {looked.length} of {order.length} places. Was it elsewhere?
+            </summary>
+            <SpotsPicker
+              form={stop.growthForm}
+              order={order}
+              ticked={looked}
+              onPress={(spot) => setLooked((all) => toggled(all, spot))}
+            />
+          </details>
+          {problem && (
+            <p className="text-danger-emphasis fw-semibold" role="alert">
+              {problem}
+            </p>
+          )}
+          <FindFlow
+            stop={stop}
+            view={view}
+            onBack={toPlant}
+            onNothing={(naming) => save([], naming)}
+            onFound={(finds, naming) => save(finds, naming)}
+          />
+        </>
       )}
     </>
   );

@@ -9,6 +9,7 @@ import { ThemeSwitch } from "./ThemeSwitch";
 
 /** On a phone the bar is for the rooms of the work: settings are in the corner of the page. */
 export function CornerSettings() {
+  if (usePathname() === "/settings") return null;
   return (
     <nav aria-label="Corner" className="corner-settings d-lg-none">
       <Link href="/settings" aria-label="Settings">

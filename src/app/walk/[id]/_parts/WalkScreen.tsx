@@ -54,7 +54,10 @@ export function WalkScreen({ view, timeZone, nowMs }: { view: WalkView; timeZone
             aria-valuemax={view.stops.length}
             aria-valuenow={done.length}
           >
-            <div className="progress-bar" style={{ width: `${(100 * done.length) / view.stops.length}%` }} />
+            <div
+              className="progress-bar"
+              style={{ width: `${(100 * done.length) / Math.max(1, view.stops.length)}%` }}
+            />
           </div>
           <div className="small">
             {done.length} of {view.stops.length}

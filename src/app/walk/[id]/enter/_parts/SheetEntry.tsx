@@ -76,7 +76,7 @@ export function SheetEntry({
       </p>
       <ul className="list-group mb-3">
         {toGo.map((stop) => (
-          <li key={stop.id} className="list-group-item d-flex flex-wrap gap-2 align-items-center">
+          <li key={stop.id} className="list-group-item d-flex gap-2 align-items-center">
             <span className="flex-grow-1">
               <strong>
                 {stop.code} {stop.name}

@@ -1,7 +1,7 @@
 // How fast a walk goes: starting one over 5,000 plants, the press to the next plant among 400, naming. Prints a table.
 import { By, until } from "selenium-webdriver";
 import { v7 as uuidv7 } from "uuid";
-import { inQuestion, testsByWorth } from "../../src/core/diagnosis/nextTest";
+import { inQuestion, testsByWorth } from "../../src/core/diagnosis/expectedInformation";
 import { posteriorOf } from "../../src/core/diagnosis/posterior";
 import { priorsFor } from "../../src/core/diagnosis/priors";
 import type { Observations } from "../../src/core/diagnosis/signs";

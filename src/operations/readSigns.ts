@@ -12,7 +12,8 @@ export interface SignsView {
 
 /** What the keeper's own finds say about the table of signs. */
 export async function readSigns(context: Context): Promise<SignsView> {
-  const named = await looks.withNaming(scopeOf(context));
+  const all = await looks.withNaming(scopeOf(context));
+  const named = all.filter(({ naming }) => naming.present.length + naming.absent.length > 0);
   return {
     records: recordOfSigns(named),
     looks: named.length,

@@ -1,13 +1,12 @@
 import { addDays, daysBetween, type Day } from "../climate/days";
 import type { Look, Plant, Treatment } from "../facts/records";
 import { animalsIn } from "../inspection/severity";
-import { seeChances, type Search } from "../inspection/see";
+import { ONE_SIDE, seeChances, type Search } from "../inspection/see";
 import { mixes } from "../mixing/mixes";
 import { pestOf, type PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import type { SpotId } from "../plants/spots";
 import type { RemedyId } from "../remedies/remedies";
-import { ONE_SIDE } from "../walk/meter";
 import { fileRemedies, type CaseFileInput } from "./schema";
 
 /** Where a plant stood from a day on, and how warm it was there; ascending, the first reaching back to the beginning. */

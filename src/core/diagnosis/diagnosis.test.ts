@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { pestIds, type PestId } from "../pests/pests";
 import { growthFormIds } from "../plants/growthForms";
 import { lookAlikesOf } from "./lookAlikes";
-import { informationOf, inQuestion, testsByWorth } from "./nextTest";
+import { informationOf, inQuestion, testsByWorth } from "./expectedInformation";
 import { posteriorOf, updated } from "./posterior";
 import { nearer, nearnesses, priorsFor, seasonOf, seasons, type Priors } from "./priors";
 import {

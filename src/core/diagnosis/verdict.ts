@@ -1,5 +1,5 @@
 import { pestIds, type PestId } from "../pests/pests";
-import type { TestWorth } from "./nextTest";
+import type { TestWorth } from "./expectedInformation";
 import type { Posterior } from "./posterior";
 
 /** From which probability on a pest counts as named, and as worth keeping in mind (HOUSE). */

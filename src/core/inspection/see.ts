@@ -5,6 +5,9 @@ import type { SpotId } from "../plants/spots";
 import type { PerSite } from "../population/layout";
 import { tools, type Tool, type ToolId, type Visibility } from "./tools";
 
+/** A look that left one side of the plant unseen saw half of what it looked at (HOUSE). */
+export const ONE_SIDE = 0.5;
+
 /** With what and where one looks. */
 export interface Search {
   readonly tool: ToolId;

@@ -8,9 +8,6 @@ import type { GrowthFormId } from "../plants/growthForms";
 /** How many animals a light infestation has, as the severity classes take it. */
 export const LIGHT_ANIMALS = severities.find((one) => one.id === "light")!.typical;
 
-/** A look that left one side of the plant unseen saw half of what it looked at. */
-export const ONE_SIDE = 0.5;
-
 export interface Meter {
   /** The chance that a light infestation would have shown, of whichever pest is likely there, 0–1. */
   readonly shown: number;

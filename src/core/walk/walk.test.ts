@@ -1,10 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { priorsFor } from "../diagnosis/priors";
+import { ONE_SIDE } from "../inspection/see";
 import { wouldShow } from "../inspection/wouldShow";
 import { growthFormIds, spotsOf } from "../plants/growthForms";
 import { leafSample } from "./leaves";
-import { LIGHT_ANIMALS, meterOf, ONE_SIDE } from "./meter";
+import { LIGHT_ANIMALS, meterOf } from "./meter";
 import { placesByRisk, placesOfRound, rounds } from "./places";
 import { walkOrder, type WalkPlant } from "./order";
 import { progressOf, type WalkEvent } from "./progress";

@@ -4,7 +4,7 @@ import { useMemo, useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { lookAlikesOf } from "@/core/diagnosis/lookAlikes";
-import { inQuestion, testsByWorth } from "@/core/diagnosis/nextTest";
+import { inQuestion, testsByWorth } from "@/core/diagnosis/expectedInformation";
 import { posteriorOf } from "@/core/diagnosis/posterior";
 import { priorsFor, type Circumstances } from "@/core/diagnosis/priors";
 import { canShow, seenSignIds, signIds, tests, type Observations, type SignId } from "@/core/diagnosis/signs";

@@ -91,6 +91,14 @@ describe("a record as lines", () => {
     });
   });
 
+  it("a name given without looking for signs is the keeper's own, and nothing spoke for anything", () => {
+    const own = look("1", "2026-11-02T18:00", {
+      naming: { present: [], absent: [], by: "keeper", likeliest: null },
+    });
+    const [entry] = recordEntries({ ...none, looks: [own] });
+    expect(entry!.details).toContain("Named by you");
+  });
+
   it("keeps what was struck out, with the reason, and leaves out empty notes", () => {
     const struck = look("1", "2026-11-02T18:00", { voidReason: "another plant" });
     const [first, second] = recordEntries({ ...none, looks: [struck], treatments: [treatment] });

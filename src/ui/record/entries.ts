@@ -101,6 +101,8 @@ const places = (spots: Look["spots"]) => spots.map((spot) => spotNames[spot].toL
 
 function tellNaming({ naming }: Look): string {
   if (!naming) return "";
+  // Without a sign looked for, nothing spoke for anything.
+  if (naming.present.length + naming.absent.length === 0) return "Named by you";
   const spokeFor = naming.likeliest ? pestNames[naming.likeliest].toLowerCase() : "none of these";
   const told = (what: string, signs: readonly SignId[]) =>
     signs.length > 0 ? [`${what}: ${signs.map((sign) => signNames[sign]).join("; ")}`] : [];

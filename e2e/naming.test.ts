@@ -101,8 +101,14 @@ describe("naming what is on a plant", () => {
     );
     await (await page.field(label)).sendKeys(text);
     await page.sees("Not saved: This is not a photo that can be read. Choose a JPEG, PNG or WebP file.");
+    // It is told until it has been seen, on every page.
+    await page.open("/today");
+    await page.sees("Not saved: This is not a photo that can be read.");
     await page.press("Seen");
     await page.driver.wait(async () => !(await page.text()).includes("Not saved"), 5000);
+    await page.open("/today");
+    await page.sees("Under the bell jar");
+    expect(await page.text()).not.toContain("Not saved");
   });
 
   it("what was pressed on a plant is still there after a look at its signs", async () => {

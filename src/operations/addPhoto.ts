@@ -1,11 +1,12 @@
 import sharp from "sharp";
+import { PHOTO_LIMIT_MB } from "@/core/facts/deeds";
 import * as facts from "@/db/stores/facts";
 import * as looks from "@/db/stores/looks";
 import * as photos from "@/db/stores/photos";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 
-export const PHOTO_LIMIT_BYTES = 10 * 1024 * 1024;
+export const PHOTO_LIMIT_BYTES = PHOTO_LIMIT_MB * 1024 * 1024;
 const LONGEST_SIDE = 1600;
 /** A picture that unpacks to more than this many pixels is a trap, or at least no use on a phone. */
 const MOST_PIXELS = 100_000_000;

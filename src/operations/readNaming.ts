@@ -5,7 +5,8 @@ import { nearbyPests, seasonNow } from "./nearbyPests";
 import { placesAsTheyStand, type StandingPlace } from "./placesAsTheyStand";
 import type { PlantView } from "./readPlant";
 
-export interface NamingView extends Pick<Circumstances, "season" | "nearby"> {
+export interface NamingView {
+  readonly circumstances: Circumstances;
   readonly openCases: readonly { readonly caseId: string; readonly pest: PestId }[];
   readonly places: readonly StandingPlace[];
 }
@@ -18,8 +19,12 @@ export async function readNaming(
   const scope = scopeOf(context);
   const near = await nearbyPests(scope, [plant.id]);
   return {
-    season: seasonNow(context),
-    nearby: near.of({ ...plant, placeId: place.id }),
+    circumstances: {
+      form: plant.growthForm,
+      meanC: place.meanC,
+      season: seasonNow(context),
+      nearby: near.of({ ...plant, placeId: place.id }),
+    },
     openCases: near.openOn(plant.id),
     places: await placesAsTheyStand(scope),
   };

@@ -5,7 +5,8 @@ import type { ToolId } from "@/core/inspection/tools";
 import type { PestId } from "@/core/pests/pests";
 import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { WalkPlant } from "@/core/walk/order";
-import type { WalkEvent } from "@/core/walk/progress";
+import { genusNamed, type Sensitivity } from "@/core/plants/genera";
+import { madeAtMs, type WalkEvent } from "@/core/walk/progress";
 import type { Day } from "@/core/climate/days";
 import * as walks from "@/db/stores/walks";
 import { scopeOf, type Context } from "./context";
@@ -18,7 +19,10 @@ export interface Stop extends WalkPlant {
   readonly petals: number;
   readonly growthForm: GrowthFormId;
   readonly potCm: number;
-  readonly nearby: Circumstances["nearby"];
+  /** What bears on which pest it has, beside its signs. */
+  readonly circumstances: Circumstances;
+  /** What whoever lifts and turns it must take care of. */
+  readonly sensitivities: readonly Sensitivity[];
   readonly openCases: readonly { readonly caseId: string; readonly pest: PestId }[];
   /** The look before this walk; null when there was none. */
   readonly last: {
@@ -33,7 +37,6 @@ export interface Stop extends WalkPlant {
 
 export interface WalkView {
   readonly walk: Walk;
-  readonly season: Circumstances["season"];
   readonly stops: readonly Stop[];
   readonly events: readonly WalkEvent[];
   readonly places: readonly StandingPlace[];
@@ -50,21 +53,29 @@ export async function readWalk(context: Context, id: string): Promise<WalkView |
     scope,
     members.map((member) => member.plantId),
   );
+  const standing = await placesAsTheyStand(scope);
+  const meanC = new Map(standing.map((place) => [place.id, place.meanC]));
+  const season = seasonNow(context);
   const stops = members.map(
-    ({ plantId, lastOn, lastTool, lastNote, lastPests, everPests, seller, ...member }): Stop => ({
+    ({ plantId, lastOn, lastTool, lastNote, lastPests, everPests, seller, genus, ...member }): Stop => ({
       ...member,
       id: plantId,
       openCases: near.openOn(plantId),
-      nearby: near.of({ id: plantId, seller, placeId: member.placeId }),
+      sensitivities: genusNamed(genus)?.sensitivities ?? [],
+      circumstances: {
+        form: member.growthForm,
+        meanC: meanC.get(member.placeId)!,
+        season,
+        nearby: near.of({ id: plantId, seller, placeId: member.placeId }),
+      },
       last: lastOn && lastTool ? { day: lastOn as Day, tool: lastTool, pests: lastPests, note: lastNote ?? "" } : null,
       scars: everPests,
     }),
   );
   return {
     walk,
-    season: seasonNow(context),
     stops,
-    events: await walks.events(scope, id),
-    places: await placesAsTheyStand(scope),
+    events: (await walks.events(scope, id)).map((event) => ({ ...event, atMs: madeAtMs(event.id) })),
+    places: standing,
   };
 }

@@ -33,7 +33,8 @@ export interface OutboxState {
 }
 
 interface Stored extends DBSchema {
-  entries: { key: string; value: Entry };
+  /** With a message: refused, and not yet seen to be. */
+  entries: { key: string; value: Entry & { readonly message?: string } };
 }
 
 const SOONEST_MS = 1000;
@@ -82,6 +83,7 @@ export const outbox = {
   /** Forgets what the server would not take. */
   dismiss(id: string): void {
     change({ refused: state.refused.filter((one) => one.id !== id) });
+    void stored((db) => db.delete("entries", id));
   },
 };
 
@@ -92,8 +94,10 @@ async function start(): Promise<void> {
   addEventListener("online", () => void send());
   const left = (await stored((db) => db.getAll("entries"))) ?? [];
   const known = new Set(state.waiting.map((entry) => entry.id));
-  const all = [...left.filter((entry) => !known.has(entry.id)), ...state.waiting];
-  change({ waiting: all.toSorted((a, b) => (a.id < b.id ? -1 : 1)), ready: true });
+  const refused = left.flatMap(({ message, ...entry }) => (message === undefined ? [] : [{ ...entry, message }]));
+  const unsent = left.filter((entry) => entry.message === undefined && !known.has(entry.id));
+  const waiting = [...unsent, ...state.waiting].toSorted((a, b) => (a.id < b.id ? -1 : 1));
+  change({ waiting, refused, ready: true });
   await send();
 }
 
@@ -105,7 +109,9 @@ async function send(): Promise<void> {
     for (let entry = state.waiting[0]; entry; entry = state.waiting[0]) {
       const refusal = await sendOne(entry.deed);
       const { id } = entry;
-      await stored((db) => db.delete("entries", id));
+      await stored<unknown>((db) =>
+        refusal === null ? db.delete("entries", id) : db.put("entries", { ...entry, message: refusal }),
+      );
       change({
         waiting: state.waiting.filter((one) => one.id !== id),
         sent: refusal === null ? [...state.sent, entry] : state.sent,

@@ -5,9 +5,9 @@ import type { Posterior } from "./posterior";
 /** From which probability on a pest counts as named, and as worth keeping in mind (HOUSE). */
 export const NAMED_FROM = 0.8;
 const IN_QUESTION_FROM = 0.2;
-/** Two pests are alike when neither is this many times as likely as the other. */
+/** Two pests are alike when neither is this many times as likely as the other (HOUSE). */
 const ALIKE_WITHIN = 3;
-/** A test that tells less than this many bits does not settle anything. */
+/** A test that tells less than this many bits settles nothing and is not proposed (HOUSE). */
 export const SETTLES_FROM_BITS = 0.1;
 
 export type Verdict =

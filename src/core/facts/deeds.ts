@@ -145,6 +145,9 @@ export type OutcomeId = (typeof outcomes)[number];
 export const closeCase = z.object({ id, caseId: id, outcome: z.enum(outcomes), at: localTime, note: text(2000) });
 export type CloseCase = z.output<typeof closeCase>;
 
+/** A photo larger than this is refused, before it is sent and after. */
+export const PHOTO_LIMIT_MB = 10;
+
 export const walkScopes = ["place", "due", "everything", "arrivals"] as const;
 export type WalkScope = (typeof walkScopes)[number];
 

@@ -9,6 +9,9 @@ export interface WalkEvent {
   readonly atMs: number;
 }
 
+/** The moment at which an id of version 7 was made, ms since 1970: looks themselves are told to the minute. Source: RFC 9562, 5.7. */
+export const madeAtMs = (id: string): number => parseInt(id.replaceAll("-", "").slice(0, 12), 16);
+
 export interface Progress<T extends WalkPlant> {
   /** In the order in which it was done; plants that the walk does not hold are left out. */
   readonly done: readonly { readonly plant: T; readonly event: WalkEvent }[];

@@ -89,18 +89,18 @@ export async function addSkip(
   await insert(scope, "Skip", { ...skip, skippedAt: at, recordedAt });
 }
 
-/** Looks and skips of a walk that stand. The time is that of the recording: looks themselves are told to the minute. */
-export function events(scope: Scope, walkId: string): Promise<WalkEvent[]> {
+/** Looks and skips of a walk that stand, in the order in which they were made. */
+export function events(scope: Scope, walkId: string): Promise<Omit<WalkEvent, "atMs">[]> {
   const sql = `
     select k.id, k.plant_id as "plantId", case when exists (
         select 1 from finds f where f.collection_id = k.collection_id and f.look_id = k.id
-      ) then 'found' else 'clean' end as kind, extract(epoch from k.recorded_at)::float8 * 1000 as "atMs"
+      ) then 'found' else 'clean' end as kind
     from looks k where k.collection_id = :c and k.walk_id = :walkId and k.voided_at is null
     union all
-    select s.id, s.plant_id, 'skipped', extract(epoch from s.recorded_at)::float8 * 1000
+    select s.id, s.plant_id, 'skipped'
     from skips s where s.collection_id = :c and s.walk_id = :walkId and s.voided_at is null
     order by 1`;
-  return rows<WalkEvent>(scope, sql, { walkId });
+  return rows<Omit<WalkEvent, "atMs">>(scope, sql, { walkId });
 }
 
 export interface MemberRow extends WalkPlantRow {
@@ -109,6 +109,7 @@ export interface MemberRow extends WalkPlantRow {
   readonly growthForm: GrowthFormId;
   readonly potCm: number;
   readonly seller: string;
+  readonly genus: string;
   /** The last look before this walk. */
   readonly lastOn: string | null;
   readonly lastTool: ToolId | null;
@@ -122,7 +123,7 @@ export interface MemberRow extends WalkPlantRow {
 export function members(scope: Scope, walkId: string): Promise<MemberRow[]> {
   const sql = `
     select m.plant_id as "plantId", m.place_id as "placeId", m.state, m.petals, m.apart, p.code, p.name,
-      p.growth_form as "growthForm", p.pot_cm::float8 as "potCm", p.seller,
+      p.genus, p.growth_form as "growthForm", p.pot_cm::float8 as "potCm", p.seller,
       last.day as "lastOn", last.tool as "lastTool", last.note as "lastNote",
       coalesce(last.pests, '{}') as "lastPests", coalesce(ever.pests, '{}') as "everPests"
     from walk_plants m

@@ -4,6 +4,7 @@ import { Controller, get, type FieldValues, type Path, type UseFormReturn } from
 import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
 import type { SpotId } from "@/core/plants/spots";
 import { toggled } from "../toggled";
+import { FieldProblem } from "./fields";
 import { SpotsPicker } from "../forms/SpotsPicker";
 
 /** Hiding places of a growth form, pressed on its drawing or in the list beside it. */
@@ -37,13 +38,7 @@ export function SpotsField<T extends FieldValues>({
           );
         }}
       />
-      <div
-        id={`field-${name}-problem`}
-        className="text-danger-emphasis fw-semibold"
-        role={message ? "alert" : undefined}
-      >
-        {message}
-      </div>
+      <FieldProblem name={name} message={message} />
     </fieldset>
   );
 }

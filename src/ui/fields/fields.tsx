@@ -20,6 +20,15 @@ function messageOf<T extends FieldValues>(form: UseFormReturn<T>, name: string):
   return error?.message ?? error?.root?.message;
 }
 
+/** What is wrong with a field and what would be right; its control points here. */
+export function FieldProblem({ name, message }: { name: string; message: string | undefined }) {
+  return (
+    <div id={`field-${name}-problem`} className="text-danger-emphasis fw-semibold" role={message ? "alert" : undefined}>
+      {message}
+    </div>
+  );
+}
+
 /** Label, control, hint and problem, tied together for those who cannot see them side by side. */
 function Field<T extends FieldValues>({
   form,
@@ -43,9 +52,7 @@ function Field<T extends FieldValues>({
           {hint}
         </Form.Text>
       )}
-      <div id={`${id}-problem`} className="text-danger-emphasis fw-semibold" role={message ? "alert" : undefined}>
-        {message}
-      </div>
+      <FieldProblem name={name} message={message} />
     </div>
   );
 }
@@ -126,13 +133,7 @@ export function ChecksField<T extends FieldValues>({
           </div>
         ))}
       </div>
-      <div
-        id={`field-${name}-problem`}
-        className="text-danger-emphasis fw-semibold"
-        role={message ? "alert" : undefined}
-      >
-        {message}
-      </div>
+      <FieldProblem name={name} message={message} />
     </fieldset>
   );
 }

@@ -8,7 +8,7 @@ import { inQuestion, testsByWorth } from "@/core/diagnosis/expectedInformation";
 import { posteriorOf } from "@/core/diagnosis/posterior";
 import { priorsFor, type Circumstances } from "@/core/diagnosis/priors";
 import { canShow, seenSignIds, signIds, tests, type Observations, type SignId } from "@/core/diagnosis/signs";
-import { byChance, NAMED_FROM, verdictOf, type Verdict } from "@/core/diagnosis/verdict";
+import { byChance, NAMED_FROM, SETTLES_FROM_BITS, verdictOf, type Verdict } from "@/core/diagnosis/verdict";
 import type { Naming as NamingOnRecord } from "@/core/facts/deeds";
 import { pestIds, type PestId } from "@/core/pests/pests";
 import { percent } from "@/wording/chances";
@@ -18,9 +18,6 @@ import { SignToggle, type Seen } from "../signs/SignToggle";
 
 /** How many of the likely pests stand above the signs. */
 const SHOWN = 4;
-
-/** A test that tells less is not proposed. */
-const WORTH_DOING_BITS = 0.02;
 
 /** The sentence above the signs. */
 function verdictInWords(verdict: Verdict): string {
@@ -122,7 +119,7 @@ export function Naming({
           </Button>
         )}
       </section>
-      {looked > 0 && next && next.bits > WORTH_DOING_BITS && (
+      {looked > 0 && next && next.bits >= SETTLES_FROM_BITS && (
         <section className="naming-test">
           <h2 className="h3">The test that would tell most now: {testNames[next.test].name}</h2>
           <p className="mb-2">{testNames[next.test].how}</p>

@@ -5,24 +5,23 @@ import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
 import type { Naming as NamingOnRecord, RecordLook } from "@/core/facts/deeds";
 import type { PestId } from "@/core/pests/pests";
-import type { Stop, WalkView } from "@/operations/readWalk";
+import type { Stop } from "@/operations/readWalk";
 import { FindDetails, type FindSeen } from "@/ui/naming/FindDetails";
 import { Naming } from "@/ui/naming/Naming";
 import { pestNames } from "@/wording/names";
 import { ScreenHeading } from "./ScreenHeading";
+import { TakeCare } from "./TakeCare";
 
 type Finds = RecordLook["finds"];
 
 /** From "found something" to a find: which pest, how many, where, which stages. Nothing needs typing. */
 export function FindFlow({
   stop,
-  view,
   onBack,
   onNothing,
   onFound,
 }: {
-  stop: Pick<Stop, "code" | "name" | "growthForm" | "nearby" | "placeId">;
-  view: Pick<WalkView, "season" | "places">;
+  stop: Pick<Stop, "code" | "growthForm" | "circumstances" | "sensitivities">;
   onBack: () => void;
   /** Signs were looked at, and it is no pest. */
   onNothing: (naming: NamingOnRecord) => void;
@@ -32,8 +31,6 @@ export function FindFlow({
   const [toTell, setToTell] = useState<readonly PestId[]>([]);
   const [told, setTold] = useState<readonly FindSeen[]>([]);
   const pest = toTell[0];
-  const meanC = view.places.find((place) => place.id === stop.placeId)?.meanC ?? 22;
-  const [circumstances] = useState(() => ({ form: stop.growthForm, meanC, season: view.season, nearby: stop.nearby }));
   const save = (seen: FindSeen) => {
     const all = [...told, seen];
     if (toTell.length > 1) {
@@ -60,6 +57,7 @@ export function FindFlow({
           {pest ? `Found on ${stop.code}` : `What is on ${stop.code}?`}
         </ScreenHeading>
       </div>
+      <TakeCare of={stop.sensitivities} />
       {pest ? (
         <FindDetails
           key={pest}
@@ -72,7 +70,7 @@ export function FindFlow({
       {/* It stays while the find is told, so that going back finds the signs as they were. */}
       <div hidden={pest !== undefined}>
         <Naming
-          circumstances={circumstances}
+          circumstances={stop.circumstances}
           onNamed={(result) => {
             setNaming(result.naming);
             setTold([]);

@@ -1,8 +1,5 @@
 import type { OutboxState } from "@/app/_parts/outbox";
-import type { WalkEvent } from "@/core/walk/progress";
-
-/** The moment at which an id of version 7 was made, ms since 1970. */
-const madeAtMs = (id: string) => parseInt(id.replaceAll("-", "").slice(0, 12), 16);
+import { madeAtMs, type WalkEvent } from "@/core/walk/progress";
 
 /**
  * Every event of a walk as far as this page knows: what the server gave, and what was pressed since or by an earlier page of

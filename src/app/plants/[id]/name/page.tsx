@@ -7,13 +7,14 @@ export const metadata: Metadata = { title: "Name it" };
 
 export default async function NamePage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, nowLocal } = await plantOf(params);
-  const { season, nearby, openCases, places } = await readNaming(context, view);
-  const { id, code, name, growthForm } = view.plant;
-  const { apart } = view.card;
+  const { circumstances, openCases, places } = await readNaming(context, view);
+  const { id, code, growthForm } = view.plant;
+  const { apart, placeId } = view.card;
+  const { sensitivities } = view;
   return (
     <NameIt
-      stop={{ id, code, name, growthForm, apart, placeId: view.place.id, nearby, openCases }}
-      view={{ season, places }}
+      stop={{ id, code, growthForm, apart, placeId, circumstances, sensitivities, openCases }}
+      places={places}
       nowLocal={nowLocal}
     />
   );

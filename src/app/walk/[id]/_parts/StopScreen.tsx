@@ -19,6 +19,7 @@ import { growthFormNames, toolNames } from "@/wording/names";
 import { stateInWords } from "@/wording/states";
 import { skipReasonNames } from "@/wording/walks";
 import { ScreenHeading } from "../../_parts/ScreenHeading";
+import { TakeCare } from "../../_parts/TakeCare";
 import type { LookInput } from "../../_parts/useWalk";
 import { EffortMeter } from "./EffortMeter";
 import { LastTime } from "./LastTime";
@@ -44,11 +45,11 @@ export function StopScreen({
   onFound: (effort: LookInput) => void;
   onSkip: (reason: SkipReason) => void;
 }) {
-  const { walk, season } = view;
+  const { walk } = view;
   const place = view.places.find((one) => one.id === stop.placeId);
-  const meanC = place?.meanC ?? 22;
-  const { growthForm: form, nearby } = stop;
-  const priors = useMemo(() => priorsFor({ form, meanC, season, nearby }), [form, meanC, season, nearby]);
+  const { circumstances } = stop;
+  const { form, meanC } = circumstances;
+  const priors = useMemo(() => priorsFor(circumstances), [circumstances]);
   const order = useMemo(() => placesByRisk(form, priors), [form, priors]);
   const [ticked, setTicked] = useState<readonly SpotId[]>(() => placesOfRound(form, priors, walk.round));
   const [turned, setTurned] = useState(walk.round !== "own");
@@ -91,6 +92,7 @@ export function StopScreen({
             </div>
           </div>
         </div>
+        <TakeCare of={stop.sensitivities} />
         <LastTime stop={stop} />
         <SpotsPicker form={form} order={order} ticked={ticked} onPress={press}>
           <button type="button" className="spot far-side" aria-pressed={turned} onClick={turn}>

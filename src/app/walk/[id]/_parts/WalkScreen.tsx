@@ -105,7 +105,6 @@ export function WalkScreen({ view, timeZone, nowMs }: { view: WalkView; timeZone
           {doing.what === "finding" && (
             <FindFlow
               stop={doing.stop}
-              view={view}
               onBack={looking}
               onNothing={(naming) => {
                 walk.look(doing.stop, { ...doing.effort, naming });

@@ -8,6 +8,7 @@ import { progressOf } from "@/core/walk/progress";
 import { dayAndYear } from "@/wording/dates";
 import { pestNames, spotNames, toolNames } from "@/wording/names";
 import { groupNames } from "@/wording/walks";
+import { TakeCare } from "../../_parts/TakeCare";
 import { walkOf } from "../../_parts/walkOf";
 import { PrintButton } from "./_parts/PrintButton";
 
@@ -63,9 +64,8 @@ export default async function SheetPage({
           </thead>
           <tbody>
             {toGo.map((stop, i) => {
-              const { growthForm: form, nearby } = stop;
               const place = places.get(stop.placeId);
-              const priors = priorsFor({ form, meanC: place?.meanC ?? 22, season: view.season, nearby });
+              const priors = priorsFor(stop.circumstances);
               const before = toGo[i - 1] ?? null;
               return (
                 <Fragment key={stop.id}>
@@ -85,6 +85,7 @@ export default async function SheetPage({
                     </td>
                     <th scope="row">
                       {stop.code} {stop.name}
+                      <TakeCare of={stop.sensitivities} />
                       {stop.scars.length > 0 && (
                         <div className="small fw-normal">
                           had {stop.scars.map((pest) => pestNames[pest].toLowerCase()).join(", ")}
@@ -93,7 +94,7 @@ export default async function SheetPage({
                     </th>
                     <td>{place?.name}</td>
                     <td>
-                      {placesByRisk(form, priors)
+                      {placesByRisk(stop.growthForm, priors)
                         .slice(0, PLACES)
                         .map((spot) => spotNames[spot].toLowerCase())
                         .join("; ")}

@@ -17,17 +17,19 @@ import type { Stop, WalkView } from "@/operations/readWalk";
 /** Names what is on one plant and writes it down as a look with the lamp, at places that can be changed. */
 export function NameIt({
   stop,
-  view,
+  places,
   nowLocal,
 }: {
-  stop: Pick<Stop, "id" | "code" | "name" | "growthForm" | "apart" | "placeId" | "nearby" | "openCases">;
-  view: Pick<WalkView, "season" | "places">;
+  stop: Pick<
+    Stop,
+    "id" | "code" | "growthForm" | "apart" | "placeId" | "circumstances" | "sensitivities" | "openCases"
+  >;
+  places: WalkView["places"];
   nowLocal: string;
 }) {
   const router = useRouter();
   const [found, setFound] = useState<{ lookId: string; finds: RecordLook["finds"] } | null>(null);
-  const meanC = view.places.find((place) => place.id === stop.placeId)?.meanC ?? 22;
-  const priors = priorsFor({ form: stop.growthForm, meanC, season: view.season, nearby: stop.nearby });
+  const priors = priorsFor(stop.circumstances);
   const order = placesByRisk(stop.growthForm, priors);
   const [looked, setLooked] = useState<readonly SpotId[]>(() => placesOfRound(stop.growthForm, priors, "likely"));
   const toPlant = () => router.push(`/plants/${stop.id}`);
@@ -48,7 +50,7 @@ export function NameIt({
         <AfterFind
           {...found}
           stop={stop}
-          places={view.places}
+          places={places}
           onApart={(placeId) =>
             outbox.add({
               kind: "apart",
@@ -78,7 +80,6 @@ export function NameIt({
           )}
           <FindFlow
             stop={stop}
-            view={view}
             onBack={toPlant}
             onNothing={(naming) => save([], naming)}
             onFound={(finds, naming) => save(finds, naming)}

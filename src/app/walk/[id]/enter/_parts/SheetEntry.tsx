@@ -29,8 +29,7 @@ export function SheetEntry({
   const last = done.at(-1);
   const places = new Map(view.places.map((place) => [place.id, place]));
   const effort = (stop: Stop) => {
-    const meanC = places.get(stop.placeId)?.meanC ?? 22;
-    const priors = priorsFor({ form: stop.growthForm, meanC, season: view.season, nearby: stop.nearby });
+    const priors = priorsFor(stop.circumstances);
     const round = view.walk.round === "own" ? "likely" : view.walk.round;
     const spots = placesOfRound(stop.growthForm, priors, round);
     return { tool: view.walk.tool, spots, turned: true, note: "", at };
@@ -39,7 +38,6 @@ export function SheetEntry({
     return (
       <FindFlow
         stop={finding}
-        view={view}
         onBack={() => setFinding(null)}
         onNothing={(naming) => {
           walk.look(finding, { ...effort(finding), finds: [], naming });

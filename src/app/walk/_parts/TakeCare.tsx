@@ -1,0 +1,11 @@
+import type { Sensitivity } from "@/core/plants/genera";
+import { sensitivityNames } from "@/wording/names";
+
+/** What hurts whoever handles the plant; the rest matters to remedies only. */
+const hurts: readonly Sensitivity[] = ["spiny", "milkySap"];
+
+/** What to mind before the plant is lifted, turned or scraped. */
+export function TakeCare({ of }: { of: readonly Sensitivity[] }) {
+  const told = of.filter((one) => hurts.includes(one)).map((one) => sensitivityNames[one]);
+  return told.length > 0 && <p className="fw-semibold mb-1">Take care: {told.join("; ")}.</p>;
+}

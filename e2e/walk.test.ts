@@ -114,7 +114,8 @@ describe("a walk with the telephone in one hand", () => {
     await eventually(async () => (await landed()) === PLANTS, "not every look landed");
     await page.press("End the walk");
     await page.sees("The walk is ended.");
-  });
+    // Some forty presses: a loaded machine takes its time over them.
+  }, 240_000);
 
   it("undo goes back to any depth, a skip has its reason, and leaving keeps everything, on another device too", async () => {
     walk = await begin();

@@ -1,15 +1,49 @@
-/** Which room may import from which: app → operations → db → core, app → ui → core, everything → wording. */
+/** Which room may import from which: app → operations → db → core, app → ui → core, jobs → operations, everything → wording. */
 const onlyTo = (room, allowed, comment) => ({
   name: `${room}-imports`,
   comment,
   severity: "error",
-  from: { path: `^src/${room}/`, pathNot: "\\.test\\.tsx?$" },
+  from: { path: `^src/${room}/`, pathNot: "(\\.test\\.tsx?$|/tests/)" },
   to: { path: "^(src|demo|scripts|e2e)/", pathNot: `^src/(${[room, ...allowed].join("|")})` },
 });
+
+/** The rooms of core, from the tables up: each may import from those below it, never from those above. */
+const levels = [
+  ["fields\\.ts", "assertNever\\.ts", "units/", "climate/", "numerics/", "pests/", "plants/", "remedies/", "mixing/"],
+  ["population/"],
+  ["inspection/"],
+  ["acts/", "diagnosis/", "suitability/"],
+  ["walk/", "clearance/"],
+  ["facts/", "planning/"],
+  ["format/"],
+  ["case/"],
+  ["programmes/"],
+  ["state/"],
+];
+const coreLevels = levels.slice(0, -1).map((rooms, i) => ({
+  name: `core-level-${i}`,
+  comment: `In core ${rooms.join(", ")} know nothing of what is built on them.`,
+  severity: "error",
+  from: { path: `^src/core/(${rooms.join("|")})`, pathNot: "(\\.test\\.ts$|/tests/)" },
+  to: {
+    path: `^src/core/(${levels
+      .slice(i + 1)
+      .flat()
+      .join("|")})`,
+  },
+}));
 
 module.exports = {
   forbidden: [
     onlyTo("core", [], "The core knows nothing of the rooms around it."),
+    ...coreLevels,
+    {
+      name: "facts-know-tables",
+      comment: "The shapes of facts name what stands in tables; they reckon nothing.",
+      severity: "error",
+      from: { path: "^src/core/facts/", pathNot: "\\.test\\.ts$" },
+      to: { path: "^src/core/(clearance|population|planning)/" },
+    },
     onlyTo("wording", ["core/"], "Wording turns the core's codes into sentences."),
     onlyTo("db", ["core/"], "Stores return core types."),
     onlyTo("operations", ["core/", "db/"], "Operations ask stores and core; words are for the screen."),

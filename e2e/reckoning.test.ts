@@ -2,10 +2,10 @@ import { Key } from "selenium-webdriver";
 import type { Driver } from "selenium-webdriver/chrome";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { idOf } from "../demo/loadDemo";
-import { assessFile } from "../src/core/casefile/assess";
-import { drawCase } from "../src/core/casefile/draw";
-import { readCaseFile } from "../src/core/casefile/read";
-import { pClearIf } from "../src/core/casefile/whatIf";
+import { assessFile } from "../src/core/case/assess";
+import { drawCase } from "../src/core/case/draw";
+import { readCaseFile } from "../src/core/format/read";
+import { pClearIf } from "../src/core/case/whatIf";
 import { addDays, type Day } from "../src/core/climate/days";
 import { openApplication, type Application } from "./support/application";
 import type { Page } from "./support/page";
@@ -97,7 +97,7 @@ describe("the engine in the application", () => {
     expect(text).toContain(`Kept to from today on, this plan ends it with ${chance}`);
   });
 
-  it("on the life-cycle bench a treatment is moved with the keys, and the chance follows", async () => {
+  it("in the life cycles a treatment is moved with the keys, and the chance follows", async () => {
     await page.open("/almanac/life-cycle");
     await page.settled();
     const said = async () => /(\d+|under 1|over 99) % likely over on day (\d+)/.exec(await page.text())!;

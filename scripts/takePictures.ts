@@ -44,7 +44,7 @@ const views: readonly (readonly [
   ["hiding-places", "/almanac/hiding-places?form=climbingAroid", laptop, "light"],
   ["ledger", "/ledger", laptop, "light"],
   ["mixing", "/mixing", laptop, "light"],
-  ["life-cycle-bench", "/almanac/life-cycle", laptop, "light"],
+  ["life-cycles", "/almanac/life-cycle", laptop, "light"],
 ];
 
 mkdirSync(folder, { recursive: true });

@@ -1,7 +1,7 @@
 import { spawnSync } from "node:child_process";
 import path from "node:path";
 import { describe, expect, it } from "vitest";
-import { aCaseFile } from "@/core/casefile/tests/aCase";
+import { aCaseFile } from "@/core/format/tests/aCase";
 
 const root = path.resolve(import.meta.dirname, "../..");
 
@@ -24,7 +24,7 @@ describe("the wary command", () => {
   });
 
   it("plan reads a file", () => {
-    const { status, stdout } = wary(["plan", "src/core/casefile/tests/one-scenario.json"]);
+    const { status, stdout } = wary(["plan", "src/core/format/tests/one-scenario.json"]);
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toHaveProperty("approaches");
   });

@@ -1,10 +1,10 @@
 import { open } from "node:fs/promises";
 import { stdin, stdout } from "node:process";
 import type { Readable } from "node:stream";
-import { assessFile } from "@/core/casefile/assess";
-import { planFile } from "@/core/casefile/plan";
-import { MOST_BYTES, readCaseFile, type FileProblem } from "@/core/casefile/read";
-import type { CaseFile } from "@/core/casefile/schema";
+import { assessFile } from "@/core/case/assess";
+import { planFile } from "@/core/case/plan";
+import { MOST_BYTES, readCaseFile, type FileProblem } from "@/core/format/read";
+import type { CaseFile } from "@/core/format/schema";
 
 const USAGE = "usage: npm run --silent wary -- assess|plan FILE   (FILE may be - for standard input)";
 

@@ -1,5 +1,5 @@
-import { caseFileFrom, type Warmth } from "@/core/casefile/fromFacts";
-import type { CaseFileInput } from "@/core/casefile/schema";
+import { caseFileFrom, type Warmth } from "@/core/case/fromFacts";
+import type { CaseFileInput } from "@/core/format/schema";
 import type { Day } from "@/core/climate/days";
 import type { Case, Look, Placement, PlaceTemperature, Plant, Treatment } from "@/core/facts/records";
 

@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
-import { judgeCase, type Judgement, type KeepersWays } from "@/core/casefile/judge";
-import { MODEL_VERSION } from "@/core/casefile/model";
-import { caseFile } from "@/core/casefile/schema";
+import { judgeCase, type Judgement, type KeepersWays } from "@/core/case/judge";
+import { MODEL_VERSION } from "@/core/case/model";
+import { caseFile } from "@/core/format/schema";
 import type { Settings } from "@/core/facts/deeds";
 import type { Plan, PlaceTemperature } from "@/core/facts/records";
 import { mixes } from "@/core/mixing/mixes";

@@ -1,4 +1,5 @@
-import type { Place, PlantCard } from "@/core/facts/records";
+import type { Place } from "@/core/facts/records";
+import type { PlantCard } from "@/core/state/plantCard";
 import { shownState } from "@/core/state/plantState";
 import * as places from "@/db/stores/places";
 import * as plantStates from "@/db/stores/plantStates";

@@ -1,7 +1,7 @@
 import { clearanceRule, type Clearance } from "@/core/clearance/rule";
-import type { CaseFileInput } from "@/core/casefile/schema";
+import type { CaseFileInput } from "@/core/format/schema";
 import type { Day } from "@/core/climate/days";
-import { isId } from "@/core/facts/fields";
+import { isId } from "@/core/fields";
 import type { Case, Closing, Plan, PlaceTemperature, PlanStep, Treatment, Look } from "@/core/facts/records";
 import { pestOf } from "@/core/pests/pests";
 import { eggToAdultDays } from "@/core/pests/stageDurations";

@@ -1,4 +1,5 @@
-import type { Case, Closing, PlanStep, PlantCard } from "@/core/facts/records";
+import type { Case, Closing, PlanStep } from "@/core/facts/records";
+import type { PlantCard } from "@/core/state/plantCard";
 import * as cases from "@/db/stores/cases";
 import * as plans from "@/db/stores/plans";
 import * as plantStates from "@/db/stores/plantStates";

@@ -1,4 +1,4 @@
-import { isId } from "@/core/facts/fields";
+import { isId } from "@/core/fields";
 import * as photos from "@/db/stores/photos";
 import { scopeOf, type Context } from "./context";
 

@@ -1,17 +1,6 @@
-import { isId } from "@/core/facts/fields";
-import type {
-  Case,
-  Closing,
-  Look,
-  Photo,
-  Placement,
-  Place,
-  Plan,
-  Plant,
-  PlantCard,
-  Skip,
-  Treatment,
-} from "@/core/facts/records";
+import { isId } from "@/core/fields";
+import type { Case, Closing, Look, Photo, Placement, Place, Plan, Plant, Skip, Treatment } from "@/core/facts/records";
+import type { PlantCard } from "@/core/state/plantCard";
 import { genusNamed, type Sensitivity } from "@/core/plants/genera";
 import * as cases from "@/db/stores/cases";
 import * as looks from "@/db/stores/looks";

@@ -1,5 +1,6 @@
 import { daysBetween, type Day } from "@/core/climate/days";
-import { doseOf, type Plan, type PlanStep, type PlantCard } from "@/core/facts/records";
+import { doseOf, type Plan, type PlanStep } from "@/core/facts/records";
+import type { PlantCard } from "@/core/state/plantCard";
 import type { MixId } from "@/core/mixing/mixes";
 import { volumeFor } from "@/core/mixing/sprayVolume";
 import type { PestId } from "@/core/pests/pests";

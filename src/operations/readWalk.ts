@@ -1,5 +1,5 @@
 import type { Circumstances } from "@/core/diagnosis/priors";
-import { isId } from "@/core/facts/fields";
+import { isId } from "@/core/fields";
 import type { Walk } from "@/core/facts/records";
 import type { ToolId } from "@/core/inspection/tools";
 import type { PestId } from "@/core/pests/pests";

@@ -1,4 +1,4 @@
-import { MODEL_VERSION } from "@/core/casefile/model";
+import { MODEL_VERSION } from "@/core/case/model";
 import { ask, takePart } from "@/db/queue";
 import * as plantStates from "@/db/stores/plantStates";
 import { openContext, scopeOf, today, type Context } from "./context";

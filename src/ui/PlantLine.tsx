@@ -1,6 +1,6 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
-import type { PlantCard } from "@/core/facts/records";
+import type { PlantCard } from "@/core/state/plantCard";
 import { stateInWords } from "@/wording/states";
 import { Flower } from "./mark/Flower";
 

@@ -20,6 +20,24 @@ export const cautionSentences: Record<CautionId, string> = {
     "Leftovers go by local rules, never down the drain. Waste is bagged into the household bin, never composted.",
   milkySap: "Milky sap burns skin and eyes: gloves and glasses.",
   spines: "Spines: use tongs.",
+  notSodden: "Not on a mix that is wet already: water that does not run through drowns the roots.",
+  peroxideTwice: "Not more than twice a year: it harms what is useful in the mix, too.",
+  localLaw: "Such products are restricted or forbidden in many places: local law goes first.",
+  beesAndOutdoors: "Never outdoors, and never on anything that will flower where bees fly.",
+  neverOnFood: "Never on what will be eaten.",
+  sprayFree: "Sprays and dust kill helpful animals too: two weeks without sprays before, and none while they live.",
+  cleanHands: "Wash your hands, and wipe your tools with alcohol, before the next plant.",
+  coverTheMix: "Take off first what you see, and cover the mix with paper or film: what falls in grows on.",
+  cutLittle: "Cut a third at most, and never a plant of two leaves.",
+  wipeTools: "Wipe the blade with alcohol between two cuts.",
+  binTheMix: "Bin the old mix: never use it again, never compost it.",
+  bleachAlone:
+    "Scrub the pot with diluted bleach and nothing else, never together with alcohol, vinegar or peroxide. Rinse.",
+  waste: "Bag what you cut or tip out and put it into the household bin, away from the plants.",
+  dustMask: "Wear a dust mask and goggles: fine dust harms lungs and eyes.",
+  dustOnlyDry: "It works only while it is dry. Rinse it off after some days.",
+  cardsCatchMore: "Hang cards where no pet, hair or sleeve touches them, and not where helpful animals are let loose.",
+  thirst: "Seedlings and thin-leaved plants wilt first: watch them.",
 };
 
 export const objectionSentences: Record<Objection["code"], string> = {

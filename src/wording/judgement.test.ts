@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Judgement } from "@/core/casefile/judge";
+import type { Judgement } from "@/core/case/judge";
 import { day } from "@/core/climate/days";
 import { expectedCount, percent } from "./chances";
 import { outlookSentences, reachSentence, surenessSentence } from "./judgement";

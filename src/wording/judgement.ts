@@ -1,4 +1,4 @@
-import type { Judgement } from "@/core/casefile/judge";
+import type { Judgement } from "@/core/case/judge";
 import type { Day } from "@/core/climate/days";
 import type { PestId } from "@/core/pests/pests";
 import { percent } from "./chances";

@@ -9,7 +9,7 @@ import type { SpotId } from "@/core/plants/spots";
 import type { ApproachId } from "@/core/planning/approaches";
 import type { Remedy, RemedyId, TechniqueId } from "@/core/remedies/remedies";
 import type { SchoolId } from "@/core/remedies/schools";
-import type { PlantState } from "@/core/state/plantState";
+import type { PlantState } from "@/core/plants/states";
 
 export const pestNames: Record<PestId, string> = {
   spiderMite: "Spider mites",

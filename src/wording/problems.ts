@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { FieldCode } from "@/core/facts/fields";
+import type { FieldCode } from "@/core/fields";
 
 /** Codes of what an operation refuses; the same codes as its outcome carries. */
 export const problemSentences = {

@@ -1,4 +1,4 @@
-import type { PlantState } from "@/core/state/plantState";
+import type { PlantState } from "@/core/plants/states";
 import { stateNames } from "./names";
 
 /** The state of a plant in words: "getting surer, 3 of 5 petals, set apart". */

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { z } from "zod";
 import { day } from "@/core/climate/days";
 import * as deeds from "@/core/facts/deeds";
-import { decimal, localTime, orNothing, requiredText, text, whole } from "@/core/facts/fields";
+import { decimal, localTime, orNothing, requiredText, text, whole } from "@/core/fields";
 import { pestIds } from "@/core/pests/pests";
 import { pestOf } from "@/core/pests/pests";
 import { repeatBounds } from "@/core/planning/bounds";

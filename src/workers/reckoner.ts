@@ -1,8 +1,8 @@
 import { expose } from "comlink";
-import { compareFor, datesFor, type DatedComparison, type PlanQuestion } from "@/core/casefile/ask";
-import { drawCase, type DatedDose } from "@/core/casefile/draw";
-import { caseFile, type CaseFileInput } from "@/core/casefile/schema";
-import { pClearIf, type Supposition } from "@/core/casefile/whatIf";
+import { compareFor, datesFor, type DatedComparison, type PlanQuestion } from "@/core/case/ask";
+import { drawCase, type DatedDose } from "@/core/case/draw";
+import { caseFile, type CaseFileInput } from "@/core/format/schema";
+import { pClearIf, type Supposition } from "@/core/case/whatIf";
 import type { Day } from "@/core/climate/days";
 import type { Dose } from "@/core/planning/approaches";
 

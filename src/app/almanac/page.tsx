@@ -19,13 +19,13 @@ export default function AlmanacPage() {
   return (
     <>
       <h1>Almanac</h1>
-      <Panel title="The life-cycle bench">
+      <Panel title="Life cycles">
         <p>
           Try a plan before you adopt it: drag a treatment along the time line and see what it leaves. It is the
           shortest way to see why one spray is never enough.
         </p>
         <Link className="btn btn-primary" href="/almanac/life-cycle">
-          To the bench
+          To the life cycles
         </Link>
       </Panel>
       <Panel title="Hiding places">

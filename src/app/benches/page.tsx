@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { readBenches } from "@/operations/readBenches";
-import type { PlantCard } from "@/core/facts/records";
+import type { PlantCard } from "@/core/state/plantCard";
 import { currentContext } from "../_parts/context";
 import { BenchRow, type BenchPlant } from "./_parts/BenchRow";
 

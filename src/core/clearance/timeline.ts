@@ -1,7 +1,8 @@
+import type { InspectionEvent, TreatmentEvent } from "../population/events";
 import { layoutOf, spread, type Layout } from "../population/layout";
 import type { LastingSteps, Surroundings } from "../population/passage";
 import { stepFor } from "../population/step";
-import type { CaseHistory, InspectionEvent, TreatmentEvent } from "./history";
+import type { CaseHistory } from "./history";
 import { reaches, type Scenario } from "./scenarios";
 
 /** An inspection on its step, with the chance to see one animal by type. */
@@ -69,14 +70,16 @@ export function placeInspection(
 
 export function placeTreatment(
   layout: Layout,
-  { kill, reach }: TreatmentEvent,
+  { kill, reach, touch }: TreatmentEvent,
   step: number,
   index: number,
 ): PlacedTreatment {
   const dies = reaches.map(({ escape, column }) =>
     spread(layout, (stage, site) => {
-      const hit = reach[layout.pest.stages[stage]!.where]?.[site as 0 | 1] ?? 0;
-      return kill[stage]![column] * (1 - Math.min(1, (1 - hit) * escape));
+      const there = touch ? touch[stage] : reach[layout.pest.stages[stage]!.where];
+      const hit = there?.[site as 0 | 1] ?? 0;
+      // Where the hand did not go nothing is hit, however thorough the hand is.
+      return hit > 0 ? kill[stage]![column] * (1 - Math.min(1, (1 - hit) * escape)) : 0;
     }),
   );
   return { kind: "treatment", step, index, dies };

@@ -10,7 +10,7 @@ import { techniqueIds } from "../remedies/remedies";
 import { schools, type SchoolId } from "../remedies/schools";
 import { spoonSets } from "../units/spoons";
 import { rounds } from "../walk/places";
-import { dayField, decimal, id, localTime, orNothing, requiredText, text, whole } from "./fields";
+import { dayField, decimal, id, localTime, orNothing, requiredText, text, whole } from "../fields";
 
 /**
  * The shape of every deed: what a form sends, an operation takes and an import reads. Ids are made by whoever records

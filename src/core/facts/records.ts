@@ -6,7 +6,6 @@ import type { PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import type { SpotId } from "../plants/spots";
 import type { TechniqueId } from "../remedies/remedies";
-import type { PlantState } from "../state/plantState";
 import type { Round } from "../walk/places";
 import type { AdoptPlan, Naming, OutcomeId, PlaceKind, SkipReason, WalkScope } from "./deeds";
 
@@ -149,18 +148,6 @@ export interface PlaceTemperature {
   readonly placeId: string;
   readonly since: Day;
   readonly meanC: number;
-}
-
-/** What stands beside every plant in a list. */
-export interface PlantCard {
-  readonly id: string;
-  readonly code: string;
-  readonly name: string;
-  readonly placeId: string;
-  readonly state: PlantState;
-  readonly petals: number;
-  readonly apart: boolean;
-  readonly lookDueOn: Day;
 }
 
 /** A round of looks. */

@@ -1,7 +1,7 @@
 import { remedyOf } from "../remedies/remedies";
 import { schools, type SchoolId } from "../remedies/schools";
 import { approaches, type Approach, type ApproachId, type Dose } from "./approaches";
-import { wetted } from "./effort";
+import { wetted } from "../acts/effort";
 import { endOf } from "./score";
 import { scored, searchSchedules, type Schedule, type SearchRequest } from "./search";
 

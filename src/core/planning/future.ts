@@ -1,10 +1,10 @@
+import { applicationEvents, type Application } from "../acts/contact";
 import type { PlacedEvent } from "../clearance/timeline";
 import { placeInspection, placeTreatment, stepAt } from "../clearance/timeline";
 import { applyBackward, nobody, pGone, type Reckoning } from "../clearance/reckon";
 import type { PerSite } from "../population/layout";
 import { backward, passages, type LastingSteps, type Passage } from "../population/passage";
 import { ratesOf, stepBackward } from "../population/step";
-import { applicationEvents, type Application } from "../remedies/application";
 
 /** A treatment to come. Days since the case's day 0. */
 export interface ComingDose {

@@ -9,7 +9,7 @@ import { spotsOf } from "../plants/growthForms";
 import { remedyOf } from "../remedies/remedies";
 import { approaches, approachOf, type Approach } from "./approaches";
 import { burdenOf, compare, compareAll } from "./compare";
-import { minutesFor } from "./effort";
+import { minutesFor } from "../acts/effort";
 import { layOut, pGoneUnseen } from "./future";
 import { looksUntilSure, pClearAfter } from "./lookWorth";
 import { outlookOf } from "./mend";

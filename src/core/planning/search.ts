@@ -1,5 +1,5 @@
+import type { Application } from "../acts/contact";
 import { remedyOf } from "../remedies/remedies";
-import type { Application } from "../remedies/application";
 import type { Approach, Dose } from "./approaches";
 import type { ComingDose } from "./future";
 import { endOf, type Scorer } from "./score";

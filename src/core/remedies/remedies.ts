@@ -65,6 +65,23 @@ export const cautionIds = [
   "leftovers",
   "milkySap",
   "spines",
+  "notSodden",
+  "peroxideTwice",
+  "localLaw",
+  "beesAndOutdoors",
+  "neverOnFood",
+  "sprayFree",
+  "cleanHands",
+  "coverTheMix",
+  "cutLittle",
+  "wipeTools",
+  "binTheMix",
+  "bleachAlone",
+  "waste",
+  "dustMask",
+  "dustOnlyDry",
+  "cardsCatchMore",
+  "thirst",
 ] as const;
 export type CautionId = (typeof cautionIds)[number];
 

@@ -1,9 +1,6 @@
 import { addDays, type Day } from "../climate/days";
 import { isAtRisk, type Exposure } from "../exposure/exposure";
-
-/** How a plant stands; one mark each. A plant set apart carries its state under a bell jar. */
-export const plantStates = ["clear", "overdue", "new", "atRisk", "infested", "surer"] as const;
-export type PlantState = (typeof plantStates)[number];
+import type { PlantState } from "../plants/states";
 
 /** Everything the state of one plant is derived from. */
 export interface PlantFacts {

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { plantStates, type PlantState } from "../state/plantState";
+import { plantStates, type PlantState } from "../plants/states";
 import { groupOf, isBorder, walkGroups, walkOrder, type FoundOnWalk, type WalkPlant } from "./order";
 
 const places = ["east", "west", "top", "middle", "pantry"];

@@ -1,4 +1,4 @@
-import type { PlantState } from "../state/plantState";
+import type { PlantState } from "../plants/states";
 
 /** The groups of a walk, in the order that spreads least (common practice): what is clean is touched first. */
 export const walkGroups = ["clean", "atRisk", "newHere", "inCase", "isolated"] as const;

@@ -2,7 +2,7 @@ import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
 import type { Day } from "@/core/climate/days";
 import { scopeOf, type Context } from "@/operations/context";
-import { freshCollection, openCaseOn, plantOn } from "@/operations/tests/bench";
+import { freshCollection, openCaseOn, plantOn } from "@/operations/tests/builders";
 import type { Scope } from "../connection";
 import * as cases from "./cases";
 import * as facts from "./facts";

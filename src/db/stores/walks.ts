@@ -1,6 +1,6 @@
 import type { Skip, Walk } from "@/core/facts/records";
 import type { WalkEvent } from "@/core/walk/progress";
-import type { PlantState } from "@/core/state/plantState";
+import type { PlantState } from "@/core/plants/states";
 import type { PestId } from "@/core/pests/pests";
 import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { ToolId } from "@/core/inspection/tools";

@@ -19,7 +19,7 @@ import { recordTreatment } from "../recordTreatment";
 import { setApart } from "../setApart";
 import { voidFact } from "../voidFact";
 import * as looks from "@/db/stores/looks";
-import { aFind, aLook, aPlant, aTreatment, freshCollection, NOW, openCaseOn, plantOn, wall } from "./bench";
+import { aFind, aLook, aPlant, aTreatment, freshCollection, NOW, openCaseOn, plantOn, wall } from "./builders";
 
 let context: Context;
 let shelf: string;

@@ -11,7 +11,7 @@ import { recordTreatment } from "../recordTreatment";
 import { refreshPlantStates } from "../refreshPlantStates";
 import { setApart } from "../setApart";
 import { voidFact } from "../voidFact";
-import { aFind, aLook, aTreatment, freshCollection, plantOn, wall } from "./bench";
+import { aFind, aLook, aTreatment, freshCollection, plantOn, wall } from "./builders";
 
 const step = fc.record({
   plant: fc.nat({ max: 2 }),

@@ -1,8 +1,8 @@
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
-import { assessFile } from "@/core/casefile/assess";
-import { MODEL_VERSION } from "@/core/casefile/model";
-import { readCaseFile } from "@/core/casefile/read";
+import { assessFile } from "@/core/case/assess";
+import { MODEL_VERSION } from "@/core/case/model";
+import { readCaseFile } from "@/core/format/read";
 import type { Day } from "@/core/climate/days";
 import { spotsOf } from "@/core/plants/growthForms";
 import * as assessments from "@/db/stores/assessments";
@@ -17,7 +17,7 @@ import { recordLook } from "../recordLook";
 import { recordTreatment } from "../recordTreatment";
 import { setApart } from "../setApart";
 import { voidFact } from "../voidFact";
-import { aFind, aLook, aTreatment, daysAgo, freshCollection, openCaseOn, plantOn, wall } from "./bench";
+import { aFind, aLook, aTreatment, daysAgo, freshCollection, openCaseOn, plantOn, wall } from "./builders";
 
 let context: Context;
 let shelf: string;

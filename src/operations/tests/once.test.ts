@@ -14,7 +14,7 @@ import { recordLook } from "../recordLook";
 import { recordTreatment } from "../recordTreatment";
 import { setApart } from "../setApart";
 import { voidFact } from "../voidFact";
-import { aFind, aLook, aPlant, aTreatment, freshCollection, openCaseOn, plantOn, wall } from "./bench";
+import { aFind, aLook, aPlant, aTreatment, freshCollection, openCaseOn, plantOn, wall } from "./builders";
 
 let context: Context;
 let shelf: string;

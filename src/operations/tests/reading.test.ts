@@ -14,7 +14,7 @@ import { readToday } from "../readToday";
 import { recordLook } from "../recordLook";
 import { recordTreatment } from "../recordTreatment";
 import { setApart } from "../setApart";
-import { aLook, aTreatment, daysAgo, freshCollection, openCaseOn, plantOn, wall } from "./bench";
+import { aLook, aTreatment, daysAgo, freshCollection, openCaseOn, plantOn, wall } from "./builders";
 
 const allSpots = [...spotsOf("trailingVine")];
 

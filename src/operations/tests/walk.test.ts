@@ -21,7 +21,7 @@ import { setApart } from "../setApart";
 import { skipPlant } from "../skipPlant";
 import { startWalk } from "../startWalk";
 import { voidFact } from "../voidFact";
-import { aFind, aLook, freshCollection, openCaseOn, plantOn, wall } from "./bench";
+import { aFind, aLook, freshCollection, openCaseOn, plantOn, wall } from "./builders";
 
 let context: Context;
 let shelf: string;

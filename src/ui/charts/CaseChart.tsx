@@ -11,7 +11,7 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
-import type { DatedPicture } from "@/core/casefile/draw";
+import type { DatedPicture } from "@/core/case/draw";
 import { addDays, dayNumber, type Day } from "@/core/climate/days";
 import { expectedCount, percent } from "@/wording/chances";
 import { shortDay } from "@/wording/dates";

@@ -1,4 +1,4 @@
-import type { DatedPicture } from "@/core/casefile/draw";
+import type { DatedPicture } from "@/core/case/draw";
 import type { Day } from "@/core/climate/days";
 import { expectedCount, percent } from "@/wording/chances";
 import { shortDay } from "@/wording/dates";

@@ -1,4 +1,4 @@
-import type { PlantState } from "@/core/state/plantState";
+import type { PlantState } from "@/core/plants/states";
 import { stateInWords } from "@/wording/states";
 
 interface Props {

@@ -1,17 +1,17 @@
 import type { Metadata } from "next";
-import { LifeCycleBench } from "./_parts/LifeCycleBench";
+import { LifeCycles } from "./_parts/LifeCycles";
 
-export const metadata: Metadata = { title: "Life-cycle bench" };
+export const metadata: Metadata = { title: "Life cycles" };
 
 export default function LifeCyclePage() {
   return (
     <>
-      <h1>The life-cycle bench</h1>
+      <h1>Life cycles</h1>
       <p>
         A case of your making: nothing here is written down. On day 0 a look with a lamp finds animals and leaves them.
         Drag the treatments along the time line.
       </p>
-      <LifeCycleBench />
+      <LifeCycles />
     </>
   );
 }

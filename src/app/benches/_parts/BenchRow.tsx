@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useSyncExternalStore, type MouseEvent } from "react";
-import type { PlantCard } from "@/core/facts/records";
+import type { PlantCard } from "@/core/state/plantCard";
 import { Flower } from "@/ui/mark/Flower";
 import { stateInWords } from "@/wording/states";
 

@@ -4,9 +4,10 @@ import { toolIds } from "../../inspection/tools";
 import { pestIds, pestOf, type PestId } from "../../pests/pests";
 import { spotsOf, type GrowthFormId } from "../../plants/growthForms";
 import { shelteredShare } from "../../plants/spotWeights";
-import { applicationEvents } from "../../remedies/application";
+import { applicationEvents } from "../../acts/contact";
 import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "../../remedies/remedies";
-import type { CaseEvent, CaseHistory, InspectionEvent } from "../history";
+import type { InspectionEvent, PopulationEvent } from "../../population/events";
+import type { CaseHistory } from "../history";
 
 export const FORM: GrowthFormId = "clumpingFoliage";
 
@@ -32,7 +33,7 @@ export function treat(pest: PestId, atDays: number, remedy: RemedyId, technique:
 export function historyOf(
   pest: PestId,
   meanC: number | readonly number[],
-  events: readonly CaseEvent[],
+  events: readonly PopulationEvent[],
   { form = FORM, timeStepDays = 0.25 }: { form?: GrowthFormId; timeStepDays?: number } = {},
 ): CaseHistory {
   return {
@@ -61,7 +62,7 @@ export const anyCase = fc
     asOf: fc.integer({ min: 51, max: 70 }),
   })
   .map(({ pest, meanC, found, removed, treatments, looks, asOf }) => {
-    const events: CaseEvent[] = [
+    const events: PopulationEvent[] = [
       fullLook(pest, 0, found, { removed }),
       ...treatments.flatMap(([at, remedy]) => treat(pest, at, remedy, remedyOf(remedy).techniques[0]!)),
       ...looks.map(([at, tool]) => fullLook(pest, at, 0, { tool })),
@@ -82,7 +83,7 @@ export const usualCase = fc
   })
   .map(({ pest, meanC, found, remedy, every, times, looks }) => {
     const last = (times - 1) * every;
-    const events: CaseEvent[] = [
+    const events: PopulationEvent[] = [
       fullLook(pest, 0, found),
       ...Array.from({ length: times }, (_, i) => treat(pest, i * every, remedy, "sprayAndSwab")).flat(),
       ...Array.from({ length: looks }, (_, i) => fullLook(pest, last + 7 * (i + 1), 0, { tool: "lamp" })),

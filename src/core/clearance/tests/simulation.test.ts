@@ -2,7 +2,8 @@ import { describe, expect, it } from "vitest";
 import { pestIds, type PestId } from "../../pests/pests";
 import { byStage } from "../../population/layout";
 import { expectedByStage, followEach, reckon } from "../reckon";
-import type { CaseEvent, CaseHistory } from "../history";
+import type { PopulationEvent } from "../../population/events";
+import type { CaseHistory } from "../history";
 import { logProbability } from "../anchor";
 import type { Scenario } from "../scenarios";
 import { fullLook, historyOf, treat } from "./cases";
@@ -20,7 +21,13 @@ interface Trial {
 }
 
 /** A lasting effect on some stages of a pest, by their ids. */
-function lasting(pest: PestId, from: number, until: number, hazards: Record<string, number>, layFactor = 1): CaseEvent {
+function lasting(
+  pest: PestId,
+  from: number,
+  until: number,
+  hazards: Record<string, number>,
+  layFactor = 1,
+): PopulationEvent {
   const { stages } = historyOf(pest, 20, []).pest;
   const dailyHazard = stages.map((stage) => hazards[stage.id] ?? 0);
   return { kind: "lasting", atDays: from, untilDays: until, effect: { dailyHazard, layFactor } };

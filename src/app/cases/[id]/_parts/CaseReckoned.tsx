@@ -1,8 +1,8 @@
 "use client";
 
 import dynamic from "next/dynamic";
-import type { DatedDose } from "@/core/casefile/draw";
-import type { CaseFileInput } from "@/core/casefile/schema";
+import type { DatedDose } from "@/core/case/draw";
+import type { CaseFileInput } from "@/core/format/schema";
 import type { Day } from "@/core/climate/days";
 import type { Mark } from "@/ui/charts/CaseChart";
 import { Panel } from "@/ui/Panel";

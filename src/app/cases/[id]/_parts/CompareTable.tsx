@@ -1,10 +1,10 @@
 "use client";
 
 import { Fragment, useState } from "react";
-import type { DatedComparison, DatedSchedule } from "@/core/casefile/ask";
+import type { DatedComparison, DatedSchedule } from "@/core/case/ask";
 import { volumeFor } from "@/core/mixing/sprayVolume";
 import { approachOf, type Dose } from "@/core/planning/approaches";
-import { minutesFor } from "@/core/planning/effort";
+import { minutesFor } from "@/core/acts/effort";
 import { remedyOf } from "@/core/remedies/remedies";
 import { schools } from "@/core/remedies/schools";
 import { mixFor } from "@/core/suitability/mixFor";

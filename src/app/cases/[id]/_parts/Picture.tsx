@@ -1,6 +1,6 @@
 "use client";
 
-import type { DatedPicture } from "@/core/casefile/draw";
+import type { DatedPicture } from "@/core/case/draw";
 import type { Day } from "@/core/climate/days";
 import { CaseChart, type Mark } from "@/ui/charts/CaseChart";
 import { ChartLegend } from "@/ui/charts/ChartLegend";

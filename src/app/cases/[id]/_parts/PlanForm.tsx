@@ -6,7 +6,7 @@ import { useEffect, useState } from "react";
 import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
 import { adoptPlanAction } from "@/app/_parts/actions";
-import type { CaseFileInput } from "@/core/casefile/schema";
+import type { CaseFileInput } from "@/core/format/schema";
 import { isDay, type Day } from "@/core/climate/days";
 import { adoptPlan, type AdoptPlan } from "@/core/facts/deeds";
 import { mixes, mixesOf, type MixId } from "@/core/mixing/mixes";

@@ -2,8 +2,8 @@
 
 import { useState } from "react";
 import Form from "react-bootstrap/Form";
-import type { CaseFileInput } from "@/core/casefile/schema";
-import type { Supposition } from "@/core/casefile/whatIf";
+import type { CaseFileInput } from "@/core/format/schema";
+import type { Supposition } from "@/core/case/whatIf";
 import { Panel } from "@/ui/Panel";
 import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/chances";

@@ -1,4 +1,4 @@
-import type { DatedComparison, DatedSchedule } from "@/core/casefile/ask";
+import type { DatedComparison, DatedSchedule } from "@/core/case/ask";
 import { addDays, type Day } from "@/core/climate/days";
 import type { AdoptPlan } from "@/core/facts/deeds";
 import { approachIds, approachOf, type ApproachId, type Dose } from "@/core/planning/approaches";

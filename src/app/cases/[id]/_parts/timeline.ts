@@ -1,4 +1,4 @@
-import type { DatedDose } from "@/core/casefile/draw";
+import type { DatedDose } from "@/core/case/draw";
 import { addDays, type Day } from "@/core/climate/days";
 import { doseOf } from "@/core/facts/records";
 import { mixes } from "@/core/mixing/mixes";

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { deed } from "@/app/_parts/deed";
 import { isSameOrigin } from "@/app/_parts/sameOrigin";
-import { id } from "@/core/facts/fields";
+import { id } from "@/core/fields";
 import { addPhoto, PHOTO_LIMIT_BYTES } from "@/operations/addPhoto";
 
 const address = z.object({ id, lookId: id });

@@ -1,0 +1,138 @@
+import { Key } from "selenium-webdriver";
+import type { Driver } from "selenium-webdriver/chrome";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { idOf } from "../demo/loadDemo";
+import { openApplication, type Application } from "./support/application";
+import { phone } from "./support/browser";
+import type { Page } from "./support/page";
+import { written } from "./support/rows";
+
+/** What happens around the work: a sitting gone through, a connection lost, keys, the night theme. */
+describe("at the shelf", () => {
+  let app: Application;
+  let page: Page;
+  beforeAll(async () => {
+    app = await openApplication(phone);
+    page = app.page;
+  });
+  afterAll(() => app.close());
+
+  const connection = (offline: boolean) =>
+    (page.driver as Driver).setNetworkConditions({
+      offline,
+      latency: 0,
+      download_throughput: -1,
+      upload_throughput: -1,
+    });
+
+  it("a sitting goes through its plants one by one, the latest first, and says when it is done", async () => {
+    await page.open("/today");
+    await page.sees("2 plants, about 165 mL in all.");
+    await page.press("Cautions and amounts");
+    await page.sees("Dry the plant with a fan for 3–5 hours");
+    await page.press("Begin");
+    await page.sees("2 to go");
+    expect(await page.heading()).toBe("L10 Split-leaf, young");
+    await page.press("Treated");
+    await page.sees("1 to go");
+    expect(await page.heading()).toBe("L08 Painted croton");
+    await page.press("Treated");
+    await page.sees("Soap wash, mild (5 mL per litre): done");
+    await page.press("To today");
+    await page.arrives(/^\/today$/);
+    await page.sees("Found, and no plan yet");
+    expect(await page.text()).not.toContain("Begin");
+  });
+
+  it("a lost connection loses nothing: the form stays, and pressing again records it once", async () => {
+    const plant = `/plants/${idOf("plant", "R05")}`;
+    await page.open(`${plant}/look`);
+    await page.press("All of them");
+    await page.fill("Note", "Wall side too.");
+    const before = await written(app.databaseUrl);
+    await connection(true);
+    await page.press("Nothing found");
+    await page.sees("It could not be sent. What you typed is still here");
+    expect(await page.valueOf("Note")).toBe("Wall side too.");
+    expect(await written(app.databaseUrl)).toEqual(before);
+    await connection(false);
+    await page.press("Nothing found");
+    await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
+    await page.sees("Wall side too.");
+    expect((await page.text()).match(/Wall side too/g)).toHaveLength(1);
+  });
+
+  it("the loud find is one press from being set apart", async () => {
+    await page.open("/today");
+    await page.sees("Infested and not yet set apart");
+    await page.press("Set apart");
+    await page.sees("Set apart L04 Lemon from a pip");
+    await page.press("Under a bag, where it stands");
+    await page.press("Set apart");
+    await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
+    await page.sees("infested, set apart");
+    await page.open("/today");
+    await page.sees("Under the bell jar");
+    expect(await page.text()).not.toContain("Infested and not yet set apart");
+  });
+
+  it("oil for an oil-shy kind is refused before anything is planned", async () => {
+    await page.open(`/plants/${idOf("plant", "B01")}/look`);
+    await page.press("All of them");
+    await page.press("Found something");
+    await page.select("Pest", "Soft scale");
+    await page.press("Save the find");
+    await page.arrives(/^\/cases\//);
+    await page.press("Make a plan");
+    await page.press("Smothering oil");
+    await page.sees("Not on this plant. This kind does not bear oil");
+    await page.press("Adopt this plan");
+    await page.sees("Not on this plant. This kind does not bear oil: it marks or kills the leaves.");
+    expect(new URL(await page.driver.getCurrentUrl()).pathname).toMatch(/\/plan$/);
+  });
+
+  it("g and a letter goes to a room, ? lists the keys, and typing in a field is only typing", async () => {
+    await page.open("/today");
+    const keys = (...all: string[]) =>
+      page.driver
+        .actions()
+        .sendKeys(...all)
+        .perform();
+    await keys("g", "b");
+    await page.arrives(/^\/benches$/);
+    await keys("g", "m");
+    await page.arrives(/^\/mixing$/);
+    await keys("?");
+    const list = await page.driver.wait(
+      async () => (await page.driver.findElements({ css: "[role=dialog]" }))[0],
+      5000,
+    );
+    expect(await list!.getText()).toContain("Benches");
+    await keys(Key.ESCAPE);
+    await page.driver.wait(async () => (await page.driver.findElements({ css: "[role=dialog]" })).length === 0, 5000);
+    await (await page.field("Finished mix, mL")).sendKeys("gb?");
+    expect(await page.valueOf("Finished mix, mL")).toBe("500gb?");
+    expect(new URL(await page.driver.getCurrentUrl()).pathname).toBe("/mixing");
+  });
+
+  it("the night theme stays until it is turned off", async () => {
+    const theme = () => page.driver.executeScript("return document.documentElement.dataset.bsTheme");
+    await page.open("/settings");
+    const before = await theme();
+    await page.press("Night");
+    expect(await theme()).not.toBe(before);
+    await page.open("/today");
+    expect(await theme()).not.toBe(before);
+  });
+
+  it("answers only to its local address", async () => {
+    const { port } = new URL(await page.driver.getCurrentUrl());
+    const { request } = await import("node:http");
+    const status = await new Promise((resolve) =>
+      request({ host: "127.0.0.1", port, path: "/today", headers: { host: "elsewhere.example" } }, (response) =>
+        resolve(response.statusCode),
+      ).end(),
+    );
+    expect(status).toBe(421);
+  });
+});

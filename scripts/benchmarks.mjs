@@ -1,0 +1,20 @@
+// `npm run bench`: prints how fast it is here. Nothing of the keeper's is touched: databases are its own and go again.
+import { checkNode, ensureBrowser, ensureNodePackages, root } from "./lib/packages.mjs";
+import { startPostgres } from "./lib/postgres.mjs";
+import { atEnd, finish, main, run } from "./lib/process.mjs";
+import { ensureBuild } from "./lib/build.mjs";
+
+main(async () => {
+  checkNode();
+  await ensureNodePackages();
+  await ensureBuild();
+  const database = await startPostgres("benchmarks");
+  atEnd(database.stop);
+  const env = { ...process.env, DATABASE_URL: database.url };
+  const tsx = ["--expose-gc", "--import", "tsx"];
+  const engine = await run(process.execPath, [...tsx, "scripts/benchmarks/engine.ts"], { cwd: root, show: true });
+  const pages = await run(process.execPath, [...tsx, "scripts/benchmarks/pages.ts"], { cwd: root, env, show: true });
+  await ensureBrowser();
+  const walk = await run(process.execPath, [...tsx, "scripts/benchmarks/walk.ts"], { cwd: root, env, show: true });
+  await finish(engine.code || pages.code || walk.code);
+});

@@ -1,0 +1,58 @@
+// How long the pages take to answer, with the demo and with a large collection. Prints a table.
+import { cpus } from "node:os";
+import { loadDemo, idOf } from "../../demo/loadDemo";
+import { now } from "../../src/clock";
+import { connect } from "../../src/db/connection";
+import { startServer } from "../lib/startServer";
+import { buildLargeCollection } from "./largeCollection";
+import { withDatabase } from "./withDatabase";
+
+const PORT = 3197;
+const WARM_UP = 10;
+const REQUESTS = 100;
+const LARGE = { plants: 2000, shelves: 80, weeks: 104, openCases: 40 };
+
+/** The 50th and 95th percentile of the times to a whole answer, one request after the other, in ms. */
+async function time(path: string): Promise<{ p50: number; p95: number }> {
+  const times: number[] = [];
+  for (let i = 0; i < WARM_UP + REQUESTS; i++) {
+    const begin = performance.now();
+    const response = await fetch(`http://127.0.0.1:${PORT}${path}`);
+    if (!response.ok) throw new Error(`${path} answered ${response.status}`);
+    await response.arrayBuffer();
+    if (i >= WARM_UP) times.push(performance.now() - begin);
+  }
+  times.sort((a, b) => a - b);
+  return { p50: times[Math.floor(REQUESTS * 0.5)]!, p95: times[Math.floor(REQUESTS * 0.95)]! };
+}
+
+async function measure(what: string, url: string, limitMs: number, caseId: string): Promise<void> {
+  const stopServer = await startServer(PORT, url);
+  try {
+    for (const path of ["/today", "/benches", `/cases/${caseId}`]) {
+      const { p50, p95 } = await time(path);
+      const page = path.startsWith("/cases") ? "a case" : path;
+      const verdict = p95 < limitMs ? "ok" : "TOO SLOW";
+      console.log(
+        `${what.padEnd(28)} ${page.padEnd(10)} p50 ${p50.toFixed(0).padStart(4)} ms   p95 ${p95.toFixed(0).padStart(4)} ms   limit ${limitMs} ms   ${verdict}`,
+      );
+      if (p95 >= limitMs) process.exitCode = 1;
+    }
+  } finally {
+    await stopServer();
+  }
+}
+
+console.log(`Pages, ${REQUESTS} requests each, one at a time; ${cpus().length} cores (${cpus()[0]?.model.trim()}).`);
+await withDatabase("wary_benchmark_demo", async (url) => {
+  await loadDemo(connect(url), now());
+  await measure("demo, 48 plants", url, 150, idOf("case", "R01", "mealybug"));
+});
+await withDatabase("wary_benchmark_large", async (url) => {
+  const begin = performance.now();
+  const { caseId } = await buildLargeCollection(connect(url), now(), LARGE);
+  console.log(
+    `Built ${LARGE.plants} plants with ${LARGE.plants * LARGE.weeks} looks in ${((performance.now() - begin) / 1000).toFixed(0)} s.`,
+  );
+  await measure(`${LARGE.plants} plants, two years`, url, 400, caseId);
+});

@@ -1,0 +1,164 @@
+import { describe, expect, it } from "vitest";
+import { ln } from "../numerics/exponential";
+import { pestIds, pestOf, type PestId } from "../pests/pests";
+import { shareOn } from "../plants/spotWeights";
+import type { LastingEvent, TreatmentEvent } from "../population/events";
+import { remedyOf } from "../remedies/remedies";
+import { act, actKindIds, cautionsOfAct, costsOfAct, eventsOfAct, subjectsOf, type Act, type ActKindId } from "./acts";
+import type { Target } from "./kind";
+
+const on = (pest: PestId, form: Target["form"] = "trailingVine"): Target => ({
+  pest: pestOf(pest),
+  weights: pest,
+  form,
+});
+const stage = (pest: PestId, id: string) => pestOf(pest).stages.findIndex((one) => one.id === id);
+
+/** One act of each kind, as it is written down. */
+const examples: { readonly [K in ActKindId]: Extract<Act, { kind: K }> } = {
+  contact: { kind: "contact", mix: "soapMild", technique: "spray", volumeMl: 60, spots: ["axil", "underside"] },
+  drench: { kind: "drench", remedy: "bti", volumeMl: 400 },
+  mechanical: { kind: "mechanical", way: "shower", tool: null, percent: null, spots: ["underside"] },
+  systemic: { kind: "systemic", remedy: "throughTheRoots", given: "" },
+  release: { kind: "release", predator: "predatoryMites", sachets: 2 },
+  trap: { kind: "trap", cards: 1, days: 28 },
+  dust: { kind: "dust", dryDays: 5 },
+  culture: { kind: "culture", way: "sandCap", days: 90 },
+};
+
+describe("every kind of act", () => {
+  it.each(actKindIds)("%s reads its own parameters, has cautions before it, and costs time", (kind) => {
+    const example = examples[kind];
+    expect(act.parse(example)).toEqual(example);
+    expect(cautionsOfAct(example).length).toBeGreaterThan(0);
+    expect(costsOfAct(example, 12).minutes).toBeGreaterThan(0);
+    expect(subjectsOf(kind)).toContain("plant");
+  });
+
+  it.each(actKindIds)("%s gives chances and rates that are some, for every stage of every pest", (kind) => {
+    for (const pest of pestIds) {
+      const { stages } = pestOf(pest);
+      for (const event of eventsOfAct(examples[kind], on(pest), 3)) {
+        if (event.kind === "lasting") {
+          expect(event.untilDays).toBeGreaterThan(event.atDays);
+          expect(event.atDays).toBeGreaterThanOrEqual(3);
+          expect(event.effect.dailyHazard).toHaveLength(stages.length);
+          expect(Math.min(...event.effect.dailyHazard)).toBeGreaterThanOrEqual(0);
+        } else {
+          expect(event.atDays).toBe(3);
+          expect(event.kill).toHaveLength(stages.length);
+          const shares = Object.values(event.reach).flat();
+          for (const share of [...shares, ...event.kill.flatMap((k) => Object.values(k) as number[])]) {
+            expect(share).toBeGreaterThanOrEqual(0);
+            expect(share).toBeLessThanOrEqual(1);
+          }
+        }
+      }
+    }
+  });
+
+  it.each<[string, object]>([
+    ["a kind that is none", { kind: "prayer" }],
+    ["a prune without the share that was taken", { ...examples.mechanical, way: "prune" }],
+    ["more cut off than is left", { ...examples.mechanical, way: "prune", percent: 95 }],
+    ["a squash without what it was looked for with", { ...examples.mechanical, way: "squash" }],
+    ["no card", { ...examples.trap, cards: 0 }],
+    ["a card that hangs for ever", { ...examples.trap, days: 9999 }],
+    ["a drench of nothing", { ...examples.drench, volumeMl: 0 }],
+    ["a remedy of another kind", { ...examples.drench, remedy: "throughTheRoots" }],
+    ["a spot that is none", { ...examples.contact, spots: ["attic"] }],
+  ])("refuses %s", (_why, wrong) => {
+    expect(act.safeParse(wrong).success).toBe(false);
+  });
+
+  it("only what works on a room is done to a place", () => {
+    expect(actKindIds.filter((kind) => subjectsOf(kind).includes("place"))).toEqual(["release", "trap", "culture"]);
+  });
+
+  it("asks for the width of a pot", () => {
+    expect(() => costsOfAct(examples.contact, 0)).toThrow(RangeError);
+  });
+});
+
+const treatment = (done: Act, target: Target) => eventsOfAct(done, target, 0)[0] as TreatmentEvent;
+const lasting = (done: Act, target: Target) => eventsOfAct(done, target, 0) as readonly LastingEvent[];
+
+// The figures of this block are our own estimates (HOUSE), as the trade's own facts give them.
+describe("what acts do", () => {
+  it("a contact act is its remedy and technique on the spots named", () => {
+    const done = treatment({ ...examples.contact, spots: ["underside"] }, on("spiderMite"));
+    const [open] = shareOn("trailingVine", "spiderMite", ["underside"]);
+    expect(done.reach.foliage![0]).toBeCloseTo(0.95 * open, 12);
+    expect(done.reach.foliage![1]).toBe(0);
+    expect(cautionsOfAct(examples.contact)).toEqual(remedyOf("soap").cautions);
+  });
+
+  it("Bti kills .8 of the gnat larvae that a watering reaches, and nothing else", () => {
+    const { kill, reach } = treatment(examples.drench, on("fungusGnat"));
+    expect(kill[stage("fungusGnat", "larva")]!.likely).toBe(0.8);
+    expect(kill.filter(({ likely }) => likely > 0)).toHaveLength(1);
+    expect(reach).toEqual({ soil: [0.9, 0.9] });
+    expect(treatment(examples.drench, on("rootMealybug")).kill.every(({ likely }) => likely === 0)).toBe(true);
+  });
+
+  it("peroxide kills .7 of the gnat larvae", () => {
+    const { kill } = treatment({ ...examples.drench, remedy: "peroxide" }, on("fungusGnat"));
+    expect(kill[stage("fungusGnat", "larva")]!.likely).toBe(0.7);
+  });
+
+  it("a shower dislodges .6 of those that move on open spots and .2 on sheltered ones", () => {
+    const everywhere = {
+      ...examples.mechanical,
+      spots: ["underside", "upperSide", "vein", "stem", "flower", "axil", "newLeaf"],
+    };
+    const { kill, reach } = treatment(everywhere as Act, on("spiderMite"));
+    expect(kill[stage("spiderMite", "adult")]!.likely * reach.foliage![0]).toBeCloseTo(0.6, 12);
+    expect(kill[stage("spiderMite", "adult")]!.likely * reach.foliage![1]).toBeCloseTo(0.2, 12);
+    expect(kill[stage("spiderMite", "egg")]!.likely).toBe(0);
+  });
+
+  it("squashing kills what is seen and no more: with the eye alone hardly a mite", () => {
+    const all = { ...examples.mechanical, way: "squash", spots: ["underside", "upperSide", "vein", "stem", "flower"] };
+    const with_ = (tool: string) => treatment({ ...all, tool } as Act, on("spiderMite")).touch!;
+    const adult = stage("spiderMite", "adult");
+    expect(with_("eye")[adult]![0]).toBeCloseTo(0.1 * 0.98, 12);
+    expect(with_("loupe")[adult]![0]).toBeCloseTo(0.7 * 0.98, 12);
+    expect(with_("loupe")[stage("spiderMite", "egg")]).toEqual([0, 0]);
+  });
+
+  it("what is cut off takes its share of the animals on and in the leaves, none of those in the mix", () => {
+    const prune = { ...examples.mechanical, way: "prune", percent: 30 } as Act;
+    const { kill } = treatment(prune, on("thrips"));
+    expect(kill.map(({ likely }) => likely)).toEqual([0.3, 0.3, 0, 0.3, 0.3]);
+  });
+
+  it("unpotted and washed, .9 of root mealybugs go, and of mealybugs those below and at the neck", () => {
+    const unpot = { ...examples.mechanical, way: "unpot" } as Act;
+    expect(treatment(unpot, on("rootMealybug")).reach.soil).toEqual([0.9, 0.9]);
+    const { reach } = treatment(unpot, on("mealybug"));
+    // Weights of the sheltered spots of a trailing vine: axil .20, newest leaf .08, neck .08, roots .04, pot .05.
+    expect(reach.foliage![1]).toBeCloseTo((0.6 * 0.08 + 0.9 * 0.09) / 0.45, 12);
+  });
+
+  it("a systemic kills .9 of the feeding mealybugs it reaches over a week, after twelve days; eggs and mites not", () => {
+    const [event] = lasting(examples.systemic, on("mealybug"));
+    expect([event!.atDays, event!.untilDays]).toEqual([12, 19]);
+    const rate = event!.effect.dailyHazard[stage("mealybug", "nymph")]!;
+    expect(1 - Math.exp(-7 * rate)).toBeCloseTo(0.9 * 0.95, 12);
+    expect(event!.effect.dailyHazard[stage("mealybug", "egg")]).toBe(0);
+    expect(lasting(examples.systemic, on("spiderMite"))).toEqual([]);
+  });
+
+  it("a sticky card takes .08 of the flying adults a day, for as long as it hangs", () => {
+    const [event] = lasting(examples.trap, on("fungusGnat"));
+    expect(event!.effect.dailyHazard[stage("fungusGnat", "adult")]).toBeCloseTo(-ln(0.92), 15);
+    expect(event!.untilDays).toBe(28);
+    expect(lasting(examples.trap, on("mealybug"))).toEqual([]);
+  });
+
+  it("a sand cap takes .8 of the gnats' laying", () => {
+    const [event] = lasting(examples.culture, on("fungusGnat"));
+    expect(event!.effect.layFactor).toBe(0.2);
+    expect(lasting(examples.culture, on("aphid"))).toEqual([]);
+  });
+});

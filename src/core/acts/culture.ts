@@ -1,0 +1,21 @@
+import { z } from "zod";
+import { whole } from "../fields";
+import { cultureIds, cultures } from "../remedies/lasting";
+import { actKind } from "./kind";
+
+const MINUTES = 5;
+
+/** A change in how it is grown that gnats do not like, kept up for so many days. */
+export const culture = actKind({
+  kind: "culture",
+  shape: z.object({ kind: z.literal("culture"), way: z.enum(cultureIds), days: whole(1, 365) }),
+  doneTo: ["plant", "place"],
+  events: ({ way, days }, { pest }, atDays) => {
+    if (pest.id !== "fungusGnat") return [];
+    const { layFactor, larvaHazard } = cultures[way];
+    const dailyHazard = pest.stages.map(({ id }) => (id === "egg" || id === "larva" ? larvaHazard : 0));
+    return [{ kind: "lasting", atDays, untilDays: atDays + days, effect: { dailyHazard, layFactor } }];
+  },
+  cautions: () => ["thirst"],
+  costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
+});

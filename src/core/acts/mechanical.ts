@@ -1,0 +1,113 @@
+import { z } from "zod";
+import { assertNever } from "../assertNever";
+import { decimal, orNothing } from "../fields";
+import { seeChances } from "../inspection/see";
+import { toolIds } from "../inspection/tools";
+import { shareOn } from "../plants/spotWeights";
+import { spotIds } from "../plants/spots";
+import type { PerSite } from "../population/layout";
+import type { CautionId, KillRange } from "../remedies/remedies";
+import { techniques } from "../remedies/remedies";
+import { actKind, type ActEvent, type Target } from "./kind";
+
+export const mechanicalWays = ["squash", "pickOff", "wipe", "shower", "prune", "unpot"] as const;
+export type MechanicalWay = (typeof mechanicalWays)[number];
+
+/** Of the animals seen, so many are hit (HOUSE). */
+const HIT_OF_SEEN = 0.98;
+/** A cloth rubs off so many of the animals it touches (HOUSE). */
+const RUBBED_OFF = 0.9;
+/** A shower dislodges so many of those that move, on open and on sheltered spots (HOUSE). */
+const SHOWERED: PerSite = [0.6, 0.2];
+/** Unpotted and washed: what goes with the old mix, and what goes of the neck (HOUSE). */
+const WASHED_ROOTS = 0.9;
+const WASHED_NECK = 0.6;
+
+const minutesAt12cm: Readonly<Record<MechanicalWay, number>> = {
+  squash: 10,
+  pickOff: 10,
+  wipe: 12,
+  shower: 6,
+  prune: 8,
+  unpot: 30,
+};
+
+const cautions: Readonly<Record<MechanicalWay, readonly CautionId[]>> = {
+  squash: ["cleanHands"],
+  pickOff: ["cleanHands"],
+  wipe: ["cleanHands", "testLeaf"],
+  shower: ["coverTheMix", "dryCrown"],
+  prune: ["cutLittle", "wipeTools", "waste"],
+  unpot: ["protectYourself", "binTheMix", "bleachAlone", "waste"],
+};
+
+const always = (chance: number): KillRange => ({ low: chance, likely: chance, high: chance });
+
+const shape = z
+  .object({
+    kind: z.literal("mechanical"),
+    way: z.enum(mechanicalWays),
+    /** With what it was looked for, where the eye must guide the hand; null otherwise. */
+    tool: orNothing(z.enum(toolIds)),
+    /** The share of the plant that was cut off, per cent; null unless pruned. */
+    percent: orNothing(decimal(1, 90)),
+    spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
+  })
+  .refine((act) => act.way !== "prune" || act.percent !== null, { path: ["percent"], params: { code: "required" } })
+  .refine((act) => !guidedByEye(act.way) || act.tool !== null, { path: ["tool"], params: { code: "required" } });
+
+type Mechanical = z.output<typeof shape>;
+
+/** Whether only what is seen is hit. */
+function guidedByEye(way: MechanicalWay): boolean {
+  return way === "squash" || way === "pickOff";
+}
+
+/** Hands and water: squashed, picked off, wiped, showered, cut off, or unpotted, washed and put into new mix. */
+export const mechanical = actKind({
+  kind: "mechanical",
+  shape,
+  doneTo: ["plant"],
+  events: eventsOf,
+  cautions: ({ way }) => cautions[way],
+  costs: ({ way }, potCm) => ({ minutes: Math.max(1, Math.round((minutesAt12cm[way] * potCm) / 12)), volumeMl: 0 }),
+});
+
+function eventsOf({ way, tool, percent, spots }: Mechanical, target: Target, atDays: number): readonly ActEvent[] {
+  const { pest, weights, form } = target;
+  const [open, sheltered] = shareOn(form, weights, spots);
+  const kill = pest.stages.map(() => always(1));
+  switch (way) {
+    case "squash":
+    case "pickOff": {
+      const seen = seeChances(pest, weights, form, { tool: tool ?? "eye", spots });
+      const touch = seen.map(([o, s]) => [o * HIT_OF_SEEN, s * HIT_OF_SEEN] as const);
+      return [{ kind: "treatment", atDays, kill, reach: {}, touch }];
+    }
+    case "wipe": {
+      const { open: reachedOpen, sheltered: reachedSheltered } = techniques.wipe;
+      const reach = { foliage: [reachedOpen * open, reachedSheltered * sheltered] as const };
+      return [{ kind: "treatment", atDays, kill: pest.stages.map(() => always(RUBBED_OFF)), reach }];
+    }
+    case "shower": {
+      const moving = pest.stages.map((stage) => always(stage.mobile ? 1 : 0));
+      const reach = { foliage: [SHOWERED[0] * open, SHOWERED[1] * sheltered] as const };
+      return [{ kind: "treatment", atDays, kill: moving, reach }];
+    }
+    case "prune": {
+      const cut = pest.stages.map((stage) =>
+        always(stage.where === "foliage" || stage.where === "tissue" ? (percent ?? 0) / 100 : 0),
+      );
+      const all = [1, 1] as const;
+      return [{ kind: "treatment", atDays, kill: cut, reach: { foliage: all, tissue: all } }];
+    }
+    case "unpot": {
+      const [inMix, below] = shareOn(form, weights, ["mixTop", "roots", "pot"]);
+      const [, neck] = shareOn(form, weights, ["neck"]);
+      const foliage = [WASHED_ROOTS * inMix, WASHED_ROOTS * below + WASHED_NECK * neck] as const;
+      return [{ kind: "treatment", atDays, kill, reach: { foliage, soil: [WASHED_ROOTS, WASHED_ROOTS] } }];
+    }
+    default:
+      return assertNever(way);
+  }
+}

@@ -1,0 +1,95 @@
+import { addDays, type Day } from "../climate/days";
+import type { ApproachId, Dose } from "../planning/approaches";
+import { compare, type Comparison } from "../planning/compare";
+import { scorerOf } from "../planning/score";
+import { scored, searchSchedules, type Schedule, type SearchRequest } from "../planning/search";
+import type { SchoolId } from "../remedies/schools";
+import { assessFile } from "./assess";
+import { calendarOf, type CaseCalendar } from "./calendar";
+import type { CaseFile } from "../format/schema";
+
+/** What a keeper asks of a plan. */
+export interface PlanQuestion {
+  /** The first day on which a treatment is possible; it may lie in the past, for what is written down late. */
+  readonly first: Day;
+  readonly workDays: readonly number[];
+  /** The probability to be reached, 0–1. */
+  readonly target: number;
+}
+
+/** A schedule in days of the calendar. */
+export interface DatedSchedule {
+  readonly dates: readonly Day[];
+  readonly pOver: number;
+  readonly by: Day;
+}
+
+export interface DatedComparison extends Pick<Comparison, "fewest" | "soonest" | "gentlest"> {
+  readonly without: { readonly pOver: number; readonly by: Day };
+  readonly plans: readonly (DatedSchedule & {
+    readonly approach: ApproachId;
+    readonly reaches: boolean;
+    readonly soonest: DatedSchedule | null;
+  })[];
+  readonly schools: readonly (DatedSchedule & { readonly school: SchoolId; readonly reaches: boolean })[];
+}
+
+/** A case as of the first day of a plan: what came after it is left out. */
+function asked(file: CaseFile, { first, workDays, target }: PlanQuestion) {
+  const asOf = addDays(first, 1);
+  const assessed = assessFile(asOf < file.asOf ? { ...file, asOf } : file);
+  if (!assessed.ok) throw new RangeError(assessed.problems.map((p) => `${p.path}: ${p.message}`).join("; "));
+  const calendar = calendarOf(file, workDays);
+  const scorer = scorerOf(assessed.reckoning);
+  const request: SearchRequest = { scorer, fromDay: calendar.of(first), worksOn: calendar.worksOn, target };
+  return { request, calendar };
+}
+
+function dated({ days, pOver, overByDay }: Schedule, calendar: CaseCalendar): DatedSchedule {
+  return { dates: days.map(calendar.day), pOver, by: calendar.day(overByDay) };
+}
+
+/**
+ * Compares approaches and schools on a case, from a day on. A generator that yields the share done; `barred` names those
+ * that may not be used on this plant. Throws RangeError where no find lies before the end of that day.
+ */
+export function* compareFor(
+  file: CaseFile,
+  question: PlanQuestion,
+  barred: readonly string[],
+): Generator<number, DatedComparison> {
+  const { request, calendar } = asked(file, question);
+  const done = yield* compare({ ...request, mayUse: ({ id }) => !barred.includes(id) });
+  const { without, plans, schools, fewest, soonest, gentlest } = done;
+  return {
+    without: { pOver: without.pOver, by: calendar.day(without.byDay) },
+    plans: plans.map(({ approach, schedule, reaches, soonest: other }) => ({
+      approach,
+      reaches,
+      ...dated(schedule, calendar),
+      soonest: other && dated(other, calendar),
+    })),
+    schools: schools.map(({ school, schedule, reaches }) => ({ school, reaches, ...dated(schedule, calendar) })),
+    fewest,
+    soonest,
+    gentlest,
+  };
+}
+
+/** One dose: the schedule recommended for it, and lists of days scored. A list of no days scores as doing nothing. */
+export function datesFor(
+  file: CaseFile,
+  question: PlanQuestion,
+  dose: Dose,
+  lists: readonly (readonly Day[])[],
+): { recommended: DatedSchedule & { reaches: boolean }; scores: readonly (DatedSchedule | null)[] } {
+  const { request, calendar } = asked(file, question);
+  const approach = { id: "chosen", then: dose };
+  const { fewest, best } = searchSchedules(approach, request);
+  return {
+    recommended: { ...dated(fewest ?? best, calendar), reaches: fewest !== null },
+    scores: lists.map((days) =>
+      days.length > 0 ? dated(scored(approach, request, days.map(calendar.of)), calendar) : null,
+    ),
+  };
+}

@@ -1,0 +1,67 @@
+import { UnseeableFind } from "../clearance/anchor";
+import { expectedByStage, reckon, type Reckoning } from "../clearance/reckon";
+import { byReach } from "../clearance/scenarios";
+import { expand, type ExpandedCase } from "../format/expand";
+import type { FileProblem } from "../format/read";
+import type { CaseFile } from "../format/schema";
+
+/** What `assess` says of a case. */
+export interface Assessment {
+  /** Probability that no animal is left. */
+  readonly pClear: number;
+  /** Expected numbers by stage as of the moment asked about, the mean over the scenarios. */
+  readonly expected: Readonly<Record<string, number>>;
+  /** Posterior weights of the scenarios: reach ×2, ×1, ×½ (slowest) by eggs ×0.6, ×1, ×1.3; they sum to 1. */
+  readonly weights: readonly number[];
+  /** Probability that no animal is left, in each scenario. */
+  readonly scenarioPClear: readonly number[];
+  /** Posterior weights of reach ×2, ×1, ×½; only where all scenarios were asked for. */
+  readonly reach?: readonly number[];
+}
+
+export type Assessed =
+  | {
+      readonly ok: true;
+      readonly assessment: Assessment;
+      readonly reckoning: Reckoning;
+      readonly expanded: ExpandedCase;
+    }
+  | { readonly ok: false; readonly problems: readonly FileProblem[] };
+
+/**
+ * Judges a case file that has been read without problems. A find that could not have been made the way the file says is a
+ * problem of the file.
+ */
+export function assessFile(file: CaseFile): Assessed {
+  const expanded = expand(file);
+  try {
+    const reckoning = reckon(expanded.history, expanded.asOfDays, expanded.scenarios);
+    return { ok: true, assessment: assessmentOf(reckoning), reckoning, expanded };
+  } catch (error) {
+    if (!(error instanceof UnseeableFind)) throw error;
+    // The file may have more events than the history has lost or gained on the way: count back to the file's own.
+    const path = `events[${fileIndex(file, expanded, error.event)}].found`;
+    return { ok: false, problems: [{ path, message: "nothing could have been seen that way, yet something was" }] };
+  }
+}
+
+/** The answer of a reckoning in the form that is printed and kept. */
+export function assessmentOf(reckoning: Reckoning): Assessment {
+  const stages = reckoning.timeline.layout.pest.stages;
+  const expected = expectedByStage(reckoning);
+  const { pClear, weights, scenarioPClear } = reckoning;
+  return {
+    pClear,
+    expected: Object.fromEntries(stages.map((stage, i) => [stage.id, expected[i]!])),
+    weights,
+    scenarioPClear,
+    ...(weights.length > 1 && { reach: byReach(weights) }),
+  };
+}
+
+/** A remedy by name may become several events of the history: finds the file's event from the history's. */
+function fileIndex(file: CaseFile, { history }: ExpandedCase, event: number): number {
+  const inspections = history.events.slice(0, event + 1).filter((e) => e.kind === "inspection").length;
+  let seen = 0;
+  return file.events.findIndex((e) => e.type === "inspection" && ++seen === inspections);
+}

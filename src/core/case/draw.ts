@@ -1,0 +1,32 @@
+import type { Day } from "../climate/days";
+import type { Dose } from "../planning/approaches";
+import { pictureOf, type PictureDay } from "../planning/picture";
+import { assessFile } from "./assess";
+import { calendarOf } from "./calendar";
+import type { CaseFile } from "../format/schema";
+
+/** A treatment to come, on a day of the calendar. */
+export interface DatedDose {
+  readonly day: Day;
+  readonly dose: Dose;
+}
+
+/** A case over time, ready to be drawn: a point for the end of each day. */
+export interface DatedPicture {
+  readonly stages: readonly string[];
+  readonly points: readonly (Omit<PictureDay, "day"> & { readonly day: Day })[];
+}
+
+/** Draws a case from its first find to the end of `until`, with treatments to come; those before its `asOf` are left out. */
+export function drawCase(file: CaseFile, coming: readonly DatedDose[], until: Day): DatedPicture {
+  const assessed = assessFile(file);
+  if (!assessed.ok) throw new RangeError(assessed.problems.map((p) => `${p.path}: ${p.message}`).join("; "));
+  const calendar = calendarOf(file, []);
+  const now = assessed.expanded.asOfDays;
+  const doses = coming
+    .map(({ day, dose }) => ({ atDays: calendar.of(day), dose }))
+    .filter(({ atDays }) => atDays >= now)
+    .toSorted((a, b) => a.atDays - b.atDays);
+  const { stages, days } = pictureOf(assessed.reckoning, doses, calendar.of(until));
+  return { stages, points: days.map((point) => ({ ...point, day: calendar.day(point.day) })) };
+}

@@ -1,0 +1,86 @@
+import { addDays, type Day } from "../climate/days";
+import { approachOf, type ApproachId, type Dose } from "../planning/approaches";
+import { compareAll } from "../planning/compare";
+import { scorerOf } from "../planning/score";
+import type { Schedule } from "../planning/search";
+import { assessFile } from "./assess";
+import type { FileProblem } from "../format/read";
+import type { CaseFile } from "../format/schema";
+
+/** A schedule as it is printed: days of the calendar. */
+interface PrintedSchedule {
+  readonly dates: readonly Day[];
+  readonly treatments: number;
+  /** Probability that nothing is left on `overBy`, one egg-to-adult time after the last treatment. */
+  readonly pOver: number;
+  readonly overBy: Day;
+}
+
+/** What `plan` says of a case. */
+export interface PlanAnswer {
+  readonly asOf: string;
+  readonly target: number;
+  readonly without: { readonly pOver: number; readonly by: Day };
+  readonly fewest: ApproachId | null;
+  readonly soonest: ApproachId | null;
+  readonly gentlest: ApproachId | null;
+  readonly approaches: readonly (PrintedSchedule & {
+    readonly approach: ApproachId;
+    readonly first?: Dose;
+    readonly then: Dose;
+    readonly reaches: boolean;
+    readonly soonest?: PrintedSchedule;
+  })[];
+  readonly commonPractice: readonly (PrintedSchedule & { readonly school: string; readonly reaches: boolean })[];
+}
+
+/** The probability that a plan is to reach unless the keeper says otherwise. */
+export const USUAL_TARGET = 0.9;
+
+export type Planned =
+  | { readonly ok: true; readonly answer: PlanAnswer }
+  | { readonly ok: false; readonly problems: readonly FileProblem[] };
+
+/** The recommended schedules from the moment asked about on, for a case file read without problems. */
+export function planFile(file: CaseFile): Planned {
+  const assessed = assessFile(file);
+  if (!assessed.ok) return assessed;
+  const { reckoning, expanded } = assessed;
+  const printed = ({ days, pOver, overByDay }: Schedule): PrintedSchedule => ({
+    dates: days.map((day) => addDays(expanded.dayZero as Day, day)),
+    treatments: days.length,
+    pOver,
+    overBy: addDays(expanded.dayZero as Day, overByDay),
+  });
+  const comparison = compareAll({
+    scorer: scorerOf(reckoning),
+    fromDay: Math.ceil(expanded.asOfDays),
+    worksOn: () => true,
+    target: USUAL_TARGET,
+    mayUse: () => true,
+  });
+  const { without, plans, schools, fewest, soonest, gentlest } = comparison;
+  return {
+    ok: true,
+    answer: {
+      asOf: file.asOf,
+      target: USUAL_TARGET,
+      without: { pOver: without.pOver, by: addDays(expanded.dayZero as Day, without.byDay) },
+      fewest,
+      soonest,
+      gentlest,
+      approaches: plans.map((plan) => {
+        const { first, then } = approachOf(plan.approach);
+        return {
+          approach: plan.approach,
+          ...(first && { first }),
+          then,
+          reaches: plan.reaches,
+          ...printed(plan.schedule),
+          ...(plan.soonest && { soonest: printed(plan.soonest) }),
+        };
+      }),
+      commonPractice: schools.map(({ school, schedule, reaches }) => ({ school, reaches, ...printed(schedule) })),
+    },
+  };
+}

@@ -1,0 +1,269 @@
+import { readFileSync } from "node:fs";
+import path from "node:path";
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { assessFile } from "../../case/assess";
+import { expand } from "../expand";
+import { planFile } from "../../case/plan";
+import { MOST_BYTES, readCaseFile } from "../read";
+import { caseFileSchema, type CaseFile, type CaseFileInput } from "../schema";
+import { aCaseFile } from "./aCase";
+
+const here = (name: string) => readFileSync(path.resolve(import.meta.dirname, name), "utf8");
+const reading = (file: unknown) => readCaseFile(JSON.stringify(file));
+
+function fileOf(input: unknown): CaseFile {
+  const read = reading(input);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  return read.file;
+}
+
+function assess(input: unknown) {
+  const assessed = assessFile(fileOf(input));
+  if (!assessed.ok) throw new Error(JSON.stringify(assessed.problems));
+  return assessed.assessment;
+}
+
+const problems = (input: unknown) => {
+  const read = reading(input);
+  return read.ok ? [] : read.problems.map(({ path, message }) => `${path}: ${message}`);
+};
+
+describe("agrees with an independent program", () => {
+  // Source: two cases reckoned by a program written separately from the same mathematics.
+  it.each(["one-scenario", "found-again"])("%s", (name) => {
+    const expected = JSON.parse(here(`${name}.answer.json`)) as ReturnType<typeof assess>;
+    const read = readCaseFile(here(`${name}.json`));
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    const assessed = assessFile(read.file);
+    if (!assessed.ok) throw new Error(JSON.stringify(assessed.problems));
+    const { pClear, expected: numbers, weights, scenarioPClear } = assessed.assessment;
+    expect(pClear).toBeCloseTo(expected.pClear, 6);
+    for (const [stage, n] of Object.entries(expected.expected)) expect(numbers[stage]).toBeCloseTo(n, 6);
+    expect(weights).toEqual(expected.weights.map((weight) => expect.closeTo(weight, 6) as number));
+    expect(scenarioPClear).toEqual(expected.scenarioPClear.map((p) => expect.closeTo(p, 6) as number));
+  });
+});
+
+describe("a case file", () => {
+  it("is read, with its defaults", () => {
+    const { timeStepDays: _dt, scenarios: _s, ...short } = aCaseFile();
+    expect(fileOf(short)).toMatchObject({ timeStepDays: 0.25, scenarios: "all" });
+  });
+
+  it("the order of its keys does not matter, and the same file gives the same answer to the last bit", () => {
+    const shuffled = (value: unknown, order: () => number): unknown => {
+      if (Array.isArray(value)) return value.map((item) => shuffled(item, order));
+      if (typeof value !== "object" || value === null) return value;
+      const entries = Object.entries(value).map((entry) => [order(), entry] as const);
+      return Object.fromEntries(entries.toSorted((a, b) => a[0] - b[0]).map(([, [k, v]]) => [k, shuffled(v, order)]));
+    };
+    const answer = JSON.stringify(assess(aCaseFile()));
+    fc.assert(
+      fc.property(fc.infiniteStream(fc.double({ min: 0, max: 1, noNaN: true })), (stream) => {
+        expect(JSON.stringify(assess(shuffled(aCaseFile(), () => stream.next().value as number)))).toBe(answer);
+      }),
+      { numRuns: 10 },
+    );
+  });
+
+  it("a pest by its name is the pest of the table", () => {
+    const { pest } = expand(fileOf(aCaseFile())).history;
+    const whole = { ...pest, stages: pest.stages.map((stage) => ({ ...stage })) } as CaseFileInput["pest"];
+    expect(assess(aCaseFile({ pest: whole }))).toEqual(assess(aCaseFile()));
+  });
+
+  it("days before the first reading are as warm as it, days after the last as warm as that", () => {
+    const means = (from: string, dailyMeanC: number[]) =>
+      expand(fileOf(aCaseFile({ temperature: { from, dailyMeanC } }))).history.dailyMeanC;
+    expect(means("2026-02-27", [1, 2, 3, 4])).toEqual([3, 4]);
+    expect(means("2026-03-03", [7, 8])).toEqual([7, 7, 7, 8]);
+    expect(means("2020-01-01", [5, 6])).toEqual([6]);
+  });
+
+  it("a moment counts in its own zone, and day 0 is a day in UTC", () => {
+    const events = aCaseFile().events;
+    const moved = events.map((event, i) => (i === 1 ? { ...event, at: "2026-03-01T21:00:00+02:00" } : event));
+    expect(assess(aCaseFile({ events: moved as CaseFileInput["events"] }))).toEqual(assess(aCaseFile()));
+  });
+});
+
+describe("a bad file", () => {
+  const [first, second, third, fourth, fifth] = aCaseFile().events as unknown as [
+    Record<string, unknown>,
+    Record<string, unknown>,
+    Record<string, unknown>,
+    Record<string, unknown>,
+    Record<string, unknown>,
+  ];
+  const withEvent = (i: number, event: unknown) =>
+    aCaseFile({ events: aCaseFile().events.map((e, k) => (k === i ? event : e)) as CaseFileInput["events"] });
+  it.each<[string, unknown, string[]]>([
+    ["another format", { ...aCaseFile(), format: "csv" }, ["format: must be wary-petal.case"]],
+    ["another version", { ...aCaseFile(), version: 2 }, ["version: must be 1"]],
+    ["an unknown field", { ...aCaseFile(), colour: "red" }, ["colour: is not a field of the format"]],
+    [
+      "an unknown pest",
+      { ...aCaseFile(), pest: "lion" },
+      ["pest: must be one of spiderMite, thrips, mealybug, rootMealybug, softScale, armouredScale, fungusGnat, aphid"],
+    ],
+    ["a negative count", withEvent(0, { ...first, found: -1 }), ["events[0].found: must be at least 0"]],
+    [
+      "a day that is none",
+      withEvent(0, { ...first, at: "2026-02-30" }),
+      ["events[0].at: must be a day (2026-03-01) or a moment (2026-03-01T18:00:00Z)"],
+    ],
+    ["a chance above 1", withEvent(2, { ...third, kill: { adult: 1.5 } }), ["events[2].kill.adult: must be at most 1"]],
+    [
+      "a stage the pest has not",
+      withEvent(2, { ...third, kill: { pupa: 0.5 } }),
+      ["events[2].kill.pupa: is not a stage of mealybug"],
+    ],
+    [
+      "a spot the plant has not",
+      withEvent(0, { ...first, look: { with: "lamp", spots: ["areole"] } }),
+      ["events[0].look.spots[0]: trailingVine has no areole"],
+    ],
+    [
+      "both ways to tell a look",
+      withEvent(4, { ...fifth, look: { with: "lamp", spots: ["axil"] } }),
+      ["events[4]: needs either look or see"],
+    ],
+    [
+      "neither way to tell a treatment",
+      withEvent(1, { type: "treatment", at: second["at"] }),
+      ["events[1]: needs either remedy and technique, or kill and reach"],
+    ],
+    [
+      "both ways to tell a treatment",
+      withEvent(1, { ...third, remedy: "soap", technique: "spray" }),
+      ["events[1]: needs either remedy and technique, or kill and reach"],
+    ],
+    [
+      "an effect that ends before it begins",
+      withEvent(3, { ...fourth, until: "2026-03-01" }),
+      ["events[3].until: must lie after at"],
+    ],
+    [
+      "low above high",
+      withEvent(2, { ...third, kill: { egg: { low: 0.9, likely: 0.5, high: 0.8 } } }),
+      ["events[2].kill.egg: must go up from low to likely to high"],
+    ],
+    [
+      "an event before the first",
+      withEvent(2, { ...third, at: "2026-02-01" }),
+      ["events[2].at: lies before the day of the first event"],
+    ],
+    [
+      "nothing found",
+      withEvent(0, { ...first, found: 0 }),
+      ["events: no inspection has found anything up to asOf: there is no case"],
+    ],
+    [
+      "asked before the find",
+      aCaseFile({ asOf: "2026-02-20" }),
+      ["events: no inspection has found anything up to asOf: there is no case"],
+    ],
+    ["words for a number", { ...aCaseFile(), temperature: "warm" }, ["temperature: must be number"]],
+    ["no events", { ...aCaseFile(), events: [] }, ["events: needs at least 1"]],
+    [
+      "spots that cannot be weighed",
+      aCaseFile({ plant: { shelteredShare: 0.4, mixPerDay: 0.2 } }),
+      [
+        "events[0].look.spots: spots can be weighed only where plant.growthForm is given",
+        "events[1].spots: spots can be weighed only where plant.growthForm is given",
+      ],
+    ],
+  ])("%s", (_why, file, expected) => {
+    expect(problems(file)).toEqual(expected);
+  });
+
+  it("a pest that makes no sense: every problem at once", () => {
+    const stage = { id: "egg", degreeDays: 50, substages: 4, dailyDeath: 0.1, where: "foliage" };
+    const pest = { id: "odd", lowerC: 20, upperC: 10, stages: [stage, stage] };
+    expect(problems({ ...aCaseFile(), pest, events: [{ ...fifth, found: 2, see: { egg: [0.5, 0.5] } }] })).toEqual([
+      "pest.upperC: must be more than lowerC",
+      "pest.stages[1].id: names egg twice",
+      "pest.stages: needs a stage that lays (femaleEggs)",
+    ]);
+    expect(problems({ ...aCaseFile(), pest: { ...pest, stages: [{ ...stage, substages: 2.5 }] } })).toContain(
+      "pest.stages[0].substages: must be whole",
+    );
+  });
+
+  it("a find that could not have been made", () => {
+    const file = fileOf(withEvent(0, { type: "inspection", at: "2026-03-01", found: 3, see: { egg: [0, 0] } }));
+    expect(assessFile(file)).toEqual({
+      ok: false,
+      problems: [{ path: "events[0].found", message: "nothing could have been seen that way, yet something was" }],
+    });
+  });
+
+  it.each([
+    ["not JSON", "{", /^file: |not JSON/],
+    ["empty", "", /not JSON/],
+    ["nested absurdly deep", "[".repeat(200_000), /nested more than/],
+    ["deep but closed", `${"[".repeat(50)}${"]".repeat(50)}`, /nested more than/],
+    ["too long", " ".repeat(MOST_BYTES + 1), /at most/],
+    ["a list", "[]", /must be object/],
+    ["nothing", "null", /must be object/],
+  ])("%s is refused, not swallowed", (_why, text, expected) => {
+    const read = readCaseFile(text);
+    expect(read.ok).toBe(false);
+    if (!read.ok) expect(read.problems[0]!.message).toMatch(expected);
+  });
+
+  it("whatever is put in the place of one value: an answer or a list of problems, never a crash", () => {
+    const places: (readonly (string | number)[])[] = [
+      ["pest"],
+      ["plant"],
+      ["temperature"],
+      ["timeStepDays"],
+      ["events"],
+      ["events", 0, "found"],
+      ["events", 0, "look"],
+      ["events", 1, "spots"],
+      ["events", 2, "kill"],
+      ["events", 2, "reach"],
+      ["events", 3, "dailyHazard"],
+      ["asOf"],
+    ];
+    fc.assert(
+      fc.property(fc.constantFrom(...places), fc.jsonValue(), (place, value) => {
+        const file = JSON.parse(JSON.stringify(aCaseFile())) as Record<string, never>;
+        const last = place.at(-1)!;
+        const owner = place.slice(0, -1).reduce<Record<string | number, unknown>>((at, key) => at[key] as never, file);
+        owner[last] = value;
+        const read = reading(file);
+        if (!read.ok) expect(read.problems.length).toBeGreaterThan(0);
+        else expect(assessFile(read.file)).toHaveProperty("ok");
+      }),
+      { numRuns: 300 },
+    );
+  });
+});
+
+describe("the published schema", () => {
+  it("is the one that files are read with", () => {
+    const published = JSON.parse(here("../../../../docs/case-file.schema.json")) as object;
+    expect(published).toEqual(JSON.parse(JSON.stringify(caseFileSchema())));
+  });
+});
+
+describe("plans from a file", () => {
+  it("name days of the calendar from the moment asked about on, and the schools beside", () => {
+    const planned = planFile(fileOf(aCaseFile({ asOf: "2026-03-02" })));
+    if (!planned.ok) throw new Error("no plan");
+    const { answer } = planned;
+    expect(answer.approaches.length).toBeGreaterThan(8);
+    for (const plan of [...answer.approaches, ...answer.commonPractice]) {
+      expect(plan.dates[0]).toBe("2026-03-02");
+      expect(plan.dates).toHaveLength(plan.treatments);
+      expect(plan.reaches).toBe(plan.pOver >= answer.target);
+      expect(plan.overBy > plan.dates.at(-1)!).toBe(true);
+    }
+    const best = answer.approaches.find((plan) => plan.approach === answer.fewest)!;
+    for (const plan of answer.approaches.filter((p) => p.reaches))
+      expect(plan.treatments).toBeGreaterThanOrEqual(best.treatments);
+  });
+});

@@ -1,0 +1,14 @@
+import type { Day } from "../climate/days";
+import type { PlantState } from "../plants/states";
+
+/** What stands beside every plant in a list. */
+export interface PlantCard {
+  readonly id: string;
+  readonly code: string;
+  readonly name: string;
+  readonly placeId: string;
+  readonly state: PlantState;
+  readonly petals: number;
+  readonly apart: boolean;
+  readonly lookDueOn: Day;
+}

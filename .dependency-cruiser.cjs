@@ -1,15 +1,31 @@
-/** Which room may import from which: app → operations → db → core, app → ui → core, jobs → operations, everything → wording. */
+/** Which room may import from which: app → operations → db → core, app → ui → core, app → jobs → operations, demo → operations. */
 const onlyTo = (room, allowed, comment) => ({
   name: `${room}-imports`,
   comment,
   severity: "error",
   from: { path: `^src/${room}/`, pathNot: "(\\.test\\.tsx?$|/tests/)" },
-  to: { path: "^(src|demo|scripts|e2e)/", pathNot: `^src/(${[room, ...allowed].join("|")})` },
+  to: {
+    path: "^(src|demo|scripts|e2e)/",
+    pathNot: [`^src/(${[`${room}/`, ...allowed].join("|")})`, ...(allowed.includes("../demo/") ? ["^demo/"] : [])],
+  },
 });
+/** Days and wall times of a place: the one converter, beside the rooms that stand with a foot in the outside world. */
+const ZONES = "zones\\.ts";
 
 /** The rooms of core, from the tables up: each may import from those below it, never from those above. */
 const levels = [
-  ["fields\\.ts", "assertNever\\.ts", "units/", "climate/", "numerics/", "pests/", "plants/", "remedies/", "mixing/"],
+  [
+    "fields\\.ts",
+    "assertNever\\.ts",
+    "groupBy\\.ts",
+    "units/",
+    "climate/",
+    "numerics/",
+    "pests/",
+    "plants/",
+    "remedies/",
+    "mixing/",
+  ],
   ["population/"],
   ["inspection/"],
   ["acts/", "diagnosis/", "suitability/"],
@@ -45,14 +61,15 @@ module.exports = {
       to: { path: "^src/core/(clearance|population|planning)/" },
     },
     onlyTo("wording", ["core/"], "Wording turns the core's codes into sentences."),
-    onlyTo("db", ["core/"], "Stores return core types."),
-    onlyTo("operations", ["core/", "db/"], "Operations ask stores and core; words are for the screen."),
-    onlyTo("ui", ["core/", "wording/", "workers/"], "Shared parts have no data access."),
+    onlyTo("db", ["core/", ZONES], "Stores return core types."),
+    onlyTo("operations", ["core/", "db/", ZONES], "Operations ask stores and core; words are for the screen."),
+    onlyTo("ui", ["core/", "wording/", "workers/", ZONES], "Shared parts have no data access."),
     onlyTo(
       "app",
-      ["core/", "operations/", "ui/", "wording/", "clock\\.ts", "env\\.ts"],
+      ["core/", "operations/", "jobs/", "ui/", "wording/", "clock\\.ts", "env\\.ts", ZONES, "../demo/"],
       "Routes never reach past the operations.",
     ),
+    onlyTo("jobs", ["operations/", "clock\\.ts", "env\\.ts"], "Jobs are operations that nobody waits for."),
     onlyTo("workers", ["core/"], "Workers are thin doors to core."),
     onlyTo("cli", ["core/", "wording/", "clock\\.ts"], "The command is a thin door to core."),
     {

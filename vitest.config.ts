@@ -11,7 +11,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: "unit",
-          include: ["src/{app,core,wording,ui,cli}/**/*.test.{ts,tsx}", "scripts/**/*.test.ts"],
+          include: ["src/{app,core,wording,ui,cli}/**/*.test.{ts,tsx}", "src/*.test.ts", "scripts/**/*.test.ts"],
           // Some reckon for a second; a loaded machine makes that several.
           testTimeout: 60_000,
         },
@@ -20,7 +20,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: "database",
-          include: ["src/{db,operations}/**/*.test.ts", "demo/**/*.test.ts"],
+          include: ["src/{db,operations,jobs}/**/*.test.ts", "demo/**/*.test.ts"],
           globalSetup: ["src/db/testing/database.ts"],
           fileParallelism: false,
           testTimeout: 30_000,

@@ -1,4 +1,4 @@
-import { usualSettings, type Settings } from "../src/core/facts/deeds";
+import { usualSettings, type Settings } from "../src/core/facts/settings";
 import type { GrowthFormId } from "../src/core/plants/growthForms";
 
 /**
@@ -10,21 +10,22 @@ export const settings = {
   name: "The Lamp House",
   timeZone: "Europe/Lisbon",
   alcoholPercent: 96,
+  owns: ["lamp", "loupe"],
 } satisfies Settings;
 
 export const places = [
-  { key: "lampRoom", name: "Lamp room", kind: "room", parent: null, meanC: 20 },
-  { key: "ledgeEast", name: "Lamp-room ledge, east", kind: "shelf", parent: "lampRoom", meanC: 21 },
-  { key: "ledgeWest", name: "Lamp-room ledge, west", kind: "shelf", parent: "lampRoom", meanC: 21 },
-  { key: "stairs", name: "Stairwell", kind: "room", parent: null, meanC: 20 },
-  { key: "rackTop", name: "Lit rack, top", kind: "shelf", parent: "stairs", meanC: 24 },
-  { key: "rackMiddle", name: "Lit rack, middle", kind: "shelf", parent: "stairs", meanC: 23 },
-  { key: "rackBottom", name: "Lit rack, bottom", kind: "shelf", parent: "stairs", meanC: 22 },
-  { key: "shed", name: "Boat shed", kind: "room", parent: null, meanC: 9 },
-  { key: "shedBench", name: "Boat-shed bench", kind: "shelf", parent: "shed", meanC: 9 },
-  { key: "bath", name: "Bathroom", kind: "room", parent: null, meanC: 22 },
-  { key: "bathSill", name: "Bathroom sill", kind: "shelf", parent: "bath", meanC: 22 },
-  { key: "pantry", name: "Oil pantry", kind: "isolation", parent: null, meanC: 20 },
+  { key: "lampRoom", name: "Lamp room", kind: "room", parent: null, celsius: 20 },
+  { key: "ledgeEast", name: "Lamp-room ledge, east", kind: "shelf", parent: "lampRoom", celsius: 21 },
+  { key: "ledgeWest", name: "Lamp-room ledge, west", kind: "shelf", parent: "lampRoom", celsius: 21 },
+  { key: "stairs", name: "Stairwell", kind: "room", parent: null, celsius: 20 },
+  { key: "rackTop", name: "Lit rack, top", kind: "shelf", parent: "stairs", celsius: 24 },
+  { key: "rackMiddle", name: "Lit rack, middle", kind: "shelf", parent: "stairs", celsius: 23 },
+  { key: "rackBottom", name: "Lit rack, bottom", kind: "shelf", parent: "stairs", celsius: 22 },
+  { key: "shed", name: "Boat shed", kind: "room", parent: null, celsius: 9 },
+  { key: "shedBench", name: "Boat-shed bench", kind: "shelf", parent: "shed", celsius: 9 },
+  { key: "bath", name: "Bathroom", kind: "room", parent: null, celsius: 22 },
+  { key: "bathSill", name: "Bathroom sill", kind: "shelf", parent: "bath", celsius: 22 },
+  { key: "pantry", name: "Oil pantry", kind: "isolation", parent: null, celsius: 20 },
 ] as const;
 
 export type PlaceKey = (typeof places)[number]["key"];

@@ -5,7 +5,7 @@ import type { MixId } from "../src/core/mixing/mixes";
 import type { PestId } from "../src/core/pests/pests";
 import type { SpotId } from "../src/core/plants/spots";
 import type { TechniqueId } from "../src/core/remedies/remedies";
-import type { OutcomeId } from "../src/core/facts/deeds";
+import type { OutcomeId } from "../src/core/facts/kinds/closing";
 
 /** Signs that were looked for when it was named. */
 interface SignsSeen {

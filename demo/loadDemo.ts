@@ -1,84 +1,114 @@
-import { type Sequelize } from "sequelize";
+import { type Sequelize, type Transaction } from "sequelize";
 import { v5 as uuidv5 } from "uuid";
 import { addDays, daysBetween, type Day } from "../src/core/climate/days";
 import { genusNamed } from "../src/core/plants/genera";
 import type { PestId } from "../src/core/pests/pests";
 import { spotsOf, type GrowthFormId } from "../src/core/plants/growthForms";
+import { connect } from "../src/db/connection";
 import * as collections from "../src/db/stores/collections";
 import { addPlace } from "../src/operations/addPlace";
-import { addPlant } from "../src/operations/addPlant";
+import { addPlant } from "../src/operations/addPlants";
 import { adoptPlan } from "../src/operations/adoptPlan";
 import { archivePlant } from "../src/operations/archivePlant";
 import { closeCase } from "../src/operations/closeCase";
-import { dayOf, instantOf, localTimeOf, type Context } from "../src/operations/context";
+import { today, type Context } from "../src/operations/context";
 import { movePlant } from "../src/operations/movePlant";
-import { expectOk } from "../src/operations/outcome";
+import { expectOk, inBatch } from "../src/operations/outcome";
 import { readPlant } from "../src/operations/readPlant";
+import { recordAct } from "../src/operations/recordAct";
 import { recordLook } from "../src/operations/recordLook";
-import { recordTreatment } from "../src/operations/recordTreatment";
 import { setApart } from "../src/operations/setApart";
+import { instantOf } from "../src/zones";
 import { places, plants, settings, SKIPS } from "./collection";
 import { arrival, happenings, roundSpots, type Happening } from "./history";
 
 /** The same name gives the same id at every load, so that the demo is the same collection wherever it is loaded. */
 const NAMESPACE = "8d2f0a3e-5f0c-4a4e-9f0a-6f1f5d1f7c11";
 export const idOf = (...parts: readonly (string | number)[]) => uuidv5(parts.join("/"), NAMESPACE);
+export const DEMO_ID = idOf("collection");
+
+/** Who wrote the demo's record. */
+const ACTOR = "The light-keeper";
 
 const WEEKS = 10;
 /** The last round was six days ago, so that some looks fall due tomorrow and those it skipped are overdue. */
 const LAST_ROUND_AGO = 6;
 const LOCK_KEY = 725_114_011;
 
-/** Loads the demo collection through the operations, in one transaction: it is there whole or not at all. */
-export async function loadDemo(
-  sequelize: Sequelize,
-  now: Date,
-): Promise<{ plants: number; looks: number; cases: number }> {
+/**
+ * Loads the demo collection through the operations, in one transaction: it is there whole or not at all. One that is there
+ * already stays as it is.
+ */
+export function loadDemo(databaseUrl: string, now: Date): Promise<{ plants: number; looks: number; cases: number }> {
+  return inTurn(databaseUrl, async (sequelize, transaction) => {
+    if (await collections.find(sequelize, DEMO_ID, transaction)) return { plants: 0, looks: 0, cases: 0 };
+    return load(sequelize, now, transaction);
+  });
+}
+
+/** Puts the demo back to its first day: what was written down in it is gone. */
+export async function resetDemo(databaseUrl: string, now: Date): Promise<void> {
+  await inTurn(databaseUrl, async (sequelize, transaction) => {
+    await collections.remove(sequelize, DEMO_ID, transaction);
+    await load(sequelize, now, transaction);
+  });
+}
+
+/** Removes the demo with everything in it. */
+export function removeDemo(databaseUrl: string): Promise<void> {
+  return inTurn(databaseUrl, (sequelize, transaction) => collections.remove(sequelize, DEMO_ID, transaction));
+}
+
+function inTurn<T>(
+  databaseUrl: string,
+  work: (sequelize: Sequelize, transaction: Transaction) => Promise<T>,
+): Promise<T> {
+  const sequelize = connect(databaseUrl);
   return sequelize.transaction(async (transaction) => {
     await sequelize.query("select pg_advisory_xact_lock(:key)", { replacements: { key: LOCK_KEY }, transaction });
-    if (await collections.oldest(sequelize, transaction)) return { plants: 0, looks: 0, cases: 0 };
-    const collection = { id: idOf("collection"), ...settings };
-    const context: Context = { sequelize, collection, now, transaction };
-    const first = at(context, WEEKS * 7 + 1, "10:00");
-    await collections.add(sequelize, collection, first.now, transaction);
-    await addEverything(first);
-
-    let looks = 0;
-    for (let ago = WEEKS * 7; ago >= 0; ago--) {
-      if (ago % 7 === LAST_ROUND_AGO && ago < WEEKS * 7) looks += await walkRound(at(context, ago, "18:00"), ago);
-      for (const [index, happening] of happenings.entries()) {
-        if (happening.ago !== ago) continue;
-        // Within a day things happen in the order of the table, a minute apart.
-        await happen(at(context, ago, `20:${String(index).padStart(2, "0")}`), happening, index);
-        looks += Number(happening.deed === "find" || happening.deed === "look");
-      }
-    }
-    const cases = new Set(happenings.flatMap((h) => (h.deed === "find" ? [h.plant + h.pest] : []))).size;
-    return { plants: plants.length + 1, looks, cases };
+    return work(sequelize, transaction);
   });
+}
+
+async function load(sequelize: Sequelize, now: Date, transaction: Transaction) {
+  const collection = { id: DEMO_ID, ...settings, isDemo: true };
+  const context: Context = { sequelize, collection, actor: ACTOR, now };
+  const first = at(context, WEEKS * 7 + 1, "10:00");
+  await collections.add(sequelize, collection, first.now, transaction);
+  return inBatch(context, transaction, live);
+}
+
+/** Ten weeks in the Lamp House, one after the other. */
+async function live(context: Context) {
+  await addEverything(at(context, WEEKS * 7 + 1, "10:00"));
+  let looks = 0;
+  for (let ago = WEEKS * 7; ago >= 0; ago--) {
+    if (ago % 7 === LAST_ROUND_AGO && ago < WEEKS * 7) looks += await walkRound(at(context, ago, "18:00"), ago);
+    for (const [index, happening] of happenings.entries()) {
+      if (happening.ago !== ago) continue;
+      // Within a day things happen in the order of the table, a minute apart.
+      await happen(at(context, ago, `20:${String(index).padStart(2, "0")}`), happening, index);
+      looks += Number(happening.deed === "find" || happening.deed === "look");
+    }
+  }
+  const cases = new Set(happenings.flatMap((h) => (h.deed === "find" ? [h.plant + h.pest] : []))).size;
+  return { plants: plants.length + 1, looks, cases };
 }
 
 /** The context `ago` days back at a wall time; today's deeds that would lie ahead happen now. */
 function at(context: Context, ago: number, time: string): Context {
-  const then = instantOf(context, `${addDays(dayOf(context, context.now), -ago)}T${time}`);
+  const then = instantOf(`${addDays(today(context), -ago)}T${time}`, context.collection.timeZone);
   return { ...context, now: then < context.now ? then : context.now };
 }
 
 async function addEverything(context: Context): Promise<void> {
   for (const { key, parent, ...place } of places) {
-    expectOk(await addPlace(context, { ...place, id: idOf("place", key), parentId: parent && idOf("place", parent) }));
+    const ids = { id: idOf("place", key), readingId: idOf("reading", key), parentId: parent && idOf("place", parent) };
+    expectOk(await addPlace(context, { ...place, ...ids }));
   }
   for (const [code, name, genus, place, potCm, seller, extra] of plants) {
-    await add(context, {
-      code,
-      name,
-      genus,
-      potCm,
-      seller,
-      place,
-      inFlower: extra?.inFlower ?? false,
-      acquiredOn: null,
-    });
+    const inFlower = extra?.inFlower ?? false;
+    await add(context, { code, name, genus, potCm, seller, place, inFlower, acquiredOn: null });
   }
 }
 
@@ -144,7 +174,7 @@ async function look(
     await recordLook(context, {
       id: idOf("look", code, ...key),
       plantId: idOf("plant", code),
-      at: localTimeOf(context, context.now),
+      at: context.now,
       tool: what.tool,
       spots: roundSpots.filter((spot) => there.includes(spot)),
       note: what.note,
@@ -159,7 +189,7 @@ const caseId = (code: string, pest: string) => idOf("case", code, pest);
 async function happen(context: Context, what: Happening, index: number): Promise<void> {
   const plantId = idOf("plant", what.plant);
   const id = idOf(what.deed, what.plant, index);
-  const time = localTimeOf(context, context.now);
+  const moment = context.now;
   switch (what.deed) {
     case "find": {
       const count = what.count ?? null;
@@ -176,15 +206,16 @@ async function happen(context: Context, what: Happening, index: number): Promise
     case "apart":
     case "bag": {
       const placeId = what.deed === "apart" ? idOf("place", "pantry") : null;
-      return void expectOk(await setApart(context, { id, plantId, placeId, bagId: idOf("bag", what.plant), at: time }));
+      const bagId = idOf("bag", what.plant);
+      return void expectOk(await setApart(context, { id, plantId, placeId, bagId, at: moment }));
     }
     case "back": {
       const view = await readPlant(context, plantId);
-      return void expectOk(await movePlant(context, { id, plantId, placeId: view!.before!.id, at: time }));
+      return void expectOk(await movePlant(context, { id, plantId, placeId: view!.before!.id, at: moment }));
     }
     case "plan": {
       const { mix, technique } = what;
-      const start = dayOf(context, context.now);
+      const start = today(context);
       const dates = Array.from({ length: what.times }, (_, i) => addDays(start, i * what.everyDays));
       const plan = { id, caseId: caseId(what.plant, what.pest), mix, technique, basis: "own" as const, dates };
       return void expectOk(await adoptPlan(context, plan));
@@ -192,15 +223,13 @@ async function happen(context: Context, what: Happening, index: number): Promise
     case "treat":
       return treat(context, what, id);
     case "close": {
-      const closing = { id, caseId: caseId(what.plant, what.pest), outcome: what.outcome, at: time, note: what.note };
+      const closing = { id, caseId: caseId(what.plant, what.pest), outcome: what.outcome, at: moment, note: what.note };
       expectOk(await closeCase(context, closing));
       if (what.outcome === "givenUp") expectOk(await archivePlant(context, { plantId, archived: true }));
       return;
     }
-    case "arrive": {
-      const acquiredOn = dayOf(context, context.now);
-      return add(context, { ...arrival, place: "pantry", inFlower: false, acquiredOn });
-    }
+    case "arrive":
+      return add(context, { ...arrival, place: "pantry", inFlower: false, acquiredOn: today(context) });
   }
 }
 
@@ -215,21 +244,21 @@ function named({ signs }: Extract<Happening, { deed: "find" | "look" }>, found: 
 /** A treatment carries out the step of the plan that was due nearest to it. */
 async function treat(context: Context, what: Extract<Happening, { deed: "treat" }>, id: string): Promise<void> {
   const view = (await readPlant(context, idOf("plant", what.plant)))!;
-  const plan = view.plans.findLast((p) => p.caseId === caseId(what.plant, what.pest))!;
-  const day = dayOf(context, context.now);
-  const open = plan.steps.filter((step) => step.kind === "treat" && step.doneOn === null);
-  const step = open.toSorted((a, b) => Math.abs(daysBetween(a.dueOn, day)) - Math.abs(daysBetween(b.dueOn, day)))[0];
-  const there = spotsOf(view.plant.growthForm);
+  const { found, plan } = view.open.find((one) => one.found.pest === what.pest)!;
+  const day = today(context);
+  const left = plan!.steps.filter((step) => step.dose !== null && step.doneOn === null);
+  const step = left.toSorted((a, b) => Math.abs(daysBetween(a.dueOn, day)) - Math.abs(daysBetween(b.dueOn, day)))[0]!;
+  const { mix, technique } = step.dose!;
+  const spots = spotsOf(view.plant.growthForm).filter((spot) => spot !== "roots" && spot !== "pot");
   expectOk(
-    await recordTreatment(context, {
+    await recordAct(context, {
       id,
-      caseId: plan.caseId,
-      stepId: step?.id ?? null,
-      mix: plan.mix,
-      technique: plan.technique,
-      volumeMl: what.volumeMl,
-      spots: there.filter((spot) => spot !== "roots" && spot !== "pot"),
-      at: localTimeOf(context, context.now),
+      plantId: view.plant.id,
+      placeId: null,
+      caseId: found.id,
+      stepId: step.id,
+      act: { kind: "contact", mix, technique, volumeMl: what.volumeMl, spots },
+      at: context.now,
       note: what.note ?? "",
       alreadyDone: false,
     }),

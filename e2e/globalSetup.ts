@@ -16,7 +16,7 @@ export default async function setup(project: TestProject): Promise<() => Promise
   } as TestProject);
   const sequelize = connect(url);
   await migrate(sequelize);
-  await loadDemo(sequelize, now());
+  await loadDemo(url, now());
   await disconnect(url);
   return dropDatabase;
 }

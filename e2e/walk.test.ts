@@ -2,10 +2,8 @@ import { v7 as uuidv7 } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Driver } from "selenium-webdriver/chrome";
 import pg from "pg";
-import { disconnect } from "../src/db/connection";
 import { addPlace } from "../src/operations/addPlace";
-import { addPlant } from "../src/operations/addPlant";
-import { openContext } from "../src/operations/context";
+import { addPlant } from "../src/operations/addPlants";
 import { expectOk } from "../src/operations/outcome";
 import { openApplication, type Application } from "./support/application";
 import { openBrowser, phone } from "./support/browser";
@@ -21,10 +19,10 @@ describe("a walk with the telephone in one hand", () => {
     app = await openApplication(phone);
     page = app.page;
     // Two shelves of ten vines each, in a room of their own.
-    const context = await openContext(app.databaseUrl, new Date());
+    const context = await app.context();
     const place = async (name: string, kind: "room" | "shelf", parentId: string | null) => {
       const id = uuidv7();
-      expectOk(await addPlace(context, { id, name, kind, parentId, meanC: 22 }));
+      expectOk(await addPlace(context, { id, name, kind, parentId, readingId: uuidv7(), celsius: 22 }));
       return id;
     };
     const room = await place("Gallery", "room", null);
@@ -36,10 +34,7 @@ describe("a walk with the telephone in one hand", () => {
       expectOk(await addPlant(context, { ...ids, ...plant, ...rest, growthForm: "trailingVine" }));
     }
   });
-  afterAll(async () => {
-    await disconnect(app.databaseUrl);
-    await app.close();
-  });
+  afterAll(() => app.close());
 
   const begin = async () => {
     await page.open("/walk");
@@ -192,7 +187,7 @@ describe("a walk with the telephone in one hand", () => {
     await eventually(async () => (await landed()) === 6, "what an earlier page kept did not land");
     const { n } = await ask<{ n: number }>(
       `select count(*)::int as n from looks where plant_id in (select plant_id from looks where walk_id = '${walk.split("/").at(-1)}')
-         and looked_at > now() - interval '1 day' and walk_id is null`,
+         and happened_at > now() - interval '1 day' and walk_id is null`,
     );
     expect(n).toBe(0);
 

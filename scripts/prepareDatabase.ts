@@ -3,8 +3,10 @@ import { loadDemo } from "../demo/loadDemo";
 import { now } from "../src/clock";
 import { connect, disconnect } from "../src/db/connection";
 import { migrate } from "../src/db/migrate";
-import * as collections from "../src/db/stores/collections";
 import { databaseUrl } from "../src/env";
+import { contextOf, openCollections } from "../src/operations/context";
+import { deriveStale } from "../src/operations/deriveStale";
+import { judgeStale } from "../src/operations/judgeStale";
 
 async function prepare(): Promise<void> {
   const url = databaseUrl();
@@ -12,9 +14,15 @@ async function prepare(): Promise<void> {
   try {
     const applied = await migrate(sequelize);
     if (applied.length > 0) console.log(`Database brought up to date: ${applied.join(", ")}.`);
-    if ((await collections.oldest(sequelize)) === null) {
-      const counts = await loadDemo(sequelize, now());
+    if ((await openCollections(url)).length === 0) {
+      const counts = await loadDemo(url, now());
       console.log(`Demo collection loaded: ${counts.plants} plants, ${counts.looks} looks, ${counts.cases} cases.`);
+    }
+    // What a newer version derives otherwise is derived before anybody looks.
+    for (const collection of await openCollections(url)) {
+      const context = contextOf(url, collection, { actor: "start", now: now() });
+      await deriveStale(context);
+      if (applied.length > 0) await judgeStale(context);
     }
   } finally {
     await disconnect(url);

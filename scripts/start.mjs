@@ -29,7 +29,7 @@ main(async () => {
 });
 
 async function privateDatabase() {
-  const database = await startPostgres("postgres");
+  const database = await startPostgres("postgres", { keep: true });
   atEnd(database.stop);
   return database.url;
 }

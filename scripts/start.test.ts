@@ -2,6 +2,7 @@ import { spawn } from "node:child_process";
 import { once } from "node:events";
 import { createServer, type AddressInfo } from "node:net";
 import path from "node:path";
+import getPort from "get-port";
 import { describe, expect, it } from "vitest";
 
 const script = path.resolve(import.meta.dirname, "start.mjs");
@@ -13,15 +14,6 @@ async function start(env: Record<string, string>): Promise<{ code: number; said:
   child.stderr.on("data", (chunk) => (said += chunk));
   const [code] = (await once(child, "close")) as [number];
   return { code, said };
-}
-
-async function freePort(): Promise<number> {
-  const probe = createServer().listen(0, "127.0.0.1");
-  await once(probe, "listening");
-  const { port } = probe.address() as AddressInfo;
-  probe.close();
-  await once(probe, "close");
-  return port;
 }
 
 /** What a keeper can mend is said in one sentence, with exit code 1 and no stack of calls. */
@@ -46,7 +38,7 @@ describe("npm start, where it cannot", () => {
     ["an address that is none", "mysql://somewhere/else", "DATABASE_URL must be set to a postgres:// address"],
     ["a server that is not there", `postgres://x:y@127.0.0.1:1/z`, "ECONNREFUSED"],
   ])("%s", async (_why, url, named) => {
-    const { code, said } = await start({ PORT: String(await freePort()), DATABASE_URL: url });
+    const { code, said } = await start({ PORT: String(await getPort({ host: "127.0.0.1" })), DATABASE_URL: url });
     expect(code).toBe(1);
     expect(said).toContain("The database could not be brought up to date.");
     expect(said).toContain(named);

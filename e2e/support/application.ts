@@ -1,7 +1,8 @@
-import { once } from "node:events";
-import { createServer, type AddressInfo } from "node:net";
+import getPort from "get-port";
 import pg from "pg";
 import { inject } from "vitest";
+import { disconnect } from "../../src/db/connection";
+import { contextOf, openCollections, type Context } from "../../src/operations/context";
 import { startServer } from "../../scripts/lib/startServer";
 import { laptop, openBrowser, type Browser, type Size } from "./browser";
 import { Page } from "./page";
@@ -10,16 +11,9 @@ export interface Application {
   readonly page: Page;
   readonly browser: Browser;
   readonly databaseUrl: string;
+  /** The demo, to write something down in it beside the browser. */
+  readonly context: () => Promise<Context>;
   readonly close: () => Promise<void>;
-}
-
-async function freePort(): Promise<number> {
-  const probe = createServer().listen(0, "127.0.0.1");
-  await once(probe, "listening");
-  const { port } = probe.address() as AddressInfo;
-  probe.close();
-  await once(probe, "close");
-  return port;
 }
 
 async function asAdmin(sql: string): Promise<void> {
@@ -30,7 +24,7 @@ async function asAdmin(sql: string): Promise<void> {
 
 /** The built application with a demo collection of its own, and a browser in front of it. */
 export async function openApplication(size: Size = laptop): Promise<Application> {
-  const port = await freePort();
+  const port = await getPort({ host: "127.0.0.1" });
   const template = new URL(inject("databaseUrl")).pathname.slice(1);
   const name = `${template}_${port}`;
   await asAdmin(`create database ${name} template ${template}`);
@@ -41,7 +35,12 @@ export async function openApplication(size: Size = laptop): Promise<Application>
     page: new Page(browser.driver, `http://127.0.0.1:${port}`),
     browser,
     databaseUrl,
+    context: async () => {
+      const demo = (await openCollections(databaseUrl)).find(({ isDemo }) => isDemo)!;
+      return contextOf(databaseUrl, demo, { actor: "test", now: new Date() });
+    },
     close: async () => {
+      await disconnect(databaseUrl);
       await browser.close();
       await stopServer();
       await asAdmin(`drop database ${name} with (force)`);

@@ -1,6 +1,7 @@
 // How fast the engine is here, and how much memory an assessment takes. Prints a table.
 import { cpus } from "node:os";
 import { assessFile } from "../../src/core/case/assess";
+import { coursesOn } from "../../src/core/case/course";
 import { compareFor } from "../../src/core/case/ask";
 import { TRIAL_DAY, trialFile } from "../../src/core/case/trial";
 import { drawCase } from "../../src/core/case/draw";
@@ -87,7 +88,12 @@ report(
 );
 
 const early = caseFile.parse(longCase(10));
-const question = { first: addDays("2026-01-05" as Day, 10), workDays: [1, 2, 3, 4, 5, 6, 7], target: 0.9 };
+const question = {
+  first: addDays("2026-01-05" as Day, 10),
+  workDays: [1, 2, 3, 4, 5, 6, 7],
+  target: 0.9,
+  courses: coursesOn([], addDays("2026-01-05" as Day, 10)),
+};
 const compareAll = () => {
   for (const run = compareFor(early, question, []); !run.next().done;);
 };

@@ -1,16 +1,19 @@
 import { v7 as uuidv7 } from "uuid";
-import type { Sequelize } from "sequelize";
-import { usualSettings, type Settings } from "../../src/core/facts/deeds";
+import { QueryTypes, type Sequelize } from "sequelize";
+import { usualSettings } from "../../src/core/facts/settings";
+import { recordAct as recordActShape } from "../../src/core/facts/kinds/act";
+import { recordLook as recordLookShape } from "../../src/core/facts/kinds/look";
 import { addDays } from "../../src/core/climate/days";
 import * as collections from "../../src/db/stores/collections";
-import * as plantsStore from "../../src/db/stores/plants";
 import { addPlace } from "../../src/operations/addPlace";
 import { adoptPlan } from "../../src/operations/adoptPlan";
-import { localTimeOf, scopeOf, today, type Context } from "../../src/operations/context";
+import { today, type Collection, type Context } from "../../src/operations/context";
 import { expectOk } from "../../src/operations/outcome";
 import { recordLook } from "../../src/operations/recordLook";
-import { recordTreatment } from "../../src/operations/recordTreatment";
-import { refreshPlantStates } from "../../src/operations/refreshPlantStates";
+import { deriveStale } from "../../src/operations/deriveStale";
+import { judgeStale } from "../../src/operations/judgeStale";
+import { recordAct } from "../../src/operations/recordAct";
+import { withOffset } from "../../src/zones";
 
 export interface LargeSize {
   readonly plants: number;
@@ -31,25 +34,32 @@ export async function buildLargeCollection(
     name: "Large",
     timeZone: "Europe/Lisbon",
     alcoholPercent: 96,
-  } satisfies Settings & { id: string };
-  const context: Context = { sequelize, collection, now };
+    isDemo: false,
+  } satisfies Collection;
+  const context: Context = { sequelize, collection, actor: "benchmark", now };
   await collections.add(sequelize, collection, new Date(now.getTime() - size.weeks * 7 * 86_400_000));
   const room = uuidv7();
-  expectOk(await addPlace(context, { id: room, name: "Glasshouse", kind: "room", parentId: null, meanC: 22 }));
+  const first = { ...context, now: new Date(now.getTime() - size.weeks * 7 * 86_400_000) };
+  const place = { readingId: uuidv7(), celsius: 22 };
+  expectOk(await addPlace(first, { ...place, id: room, name: "Glasshouse", kind: "room", parentId: null }));
   for (let i = 0; i < size.shelves; i++) {
-    expectOk(
-      await addPlace(context, { id: uuidv7(), name: `Shelf ${i + 1}`, kind: "shelf", parentId: room, meanC: 22 }),
-    );
+    const shelf = { ...place, celsius: null, name: `Shelf ${i + 1}`, kind: "shelf" as const, parentId: room };
+    expectOk(await addPlace(first, { ...shelf, id: uuidv7(), readingId: uuidv7() }));
   }
   await fill(sequelize, collection.id, now, size);
-  const scope = scopeOf(context);
-  const ids = await plantsStore.inUse(scope);
-  await sequelize.transaction((transaction) => refreshPlantStates(context, scopeOf(context, transaction), ids));
+  await deriveStale(context);
+  const ids = (
+    await sequelize.query<{ id: string }>("select id from plants where collection_id = :c order by code", {
+      replacements: { c: collection.id },
+      type: QueryTypes.SELECT,
+    })
+  ).map(({ id }) => id);
 
   const caseIds: string[] = [];
   for (let i = 0; i < size.openCases; i++) {
     caseIds.push(await runningCase(context, ids[Math.floor((i * ids.length) / size.openCases)]!));
   }
+  await judgeStale(context);
   await sequelize.query("analyze");
   return { context, caseId: caseIds[0]! };
 }
@@ -64,7 +74,7 @@ async function fill(sequelize: Sequelize, collectionId: string, now: Date, size:
     { replacements },
   );
   await sequelize.query(
-    `insert into placements (collection_id, id, plant_id, place_id, placed_at, recorded_at)
+    `insert into placements (collection_id, id, plant_id, place_id, happened_at, recorded_at)
      select :c, gen_random_uuid(), p.id, s.id, p.added_at, p.added_at
      from (select id, added_at, row_number() over (order by code) as n from plants where collection_id = :c) p
      join (select id, row_number() over (order by position) - 1 as n from places where collection_id = :c and kind = 'shelf') s
@@ -72,7 +82,7 @@ async function fill(sequelize: Sequelize, collectionId: string, now: Date, size:
     { replacements },
   );
   await sequelize.query(
-    `insert into looks (collection_id, id, plant_id, tool, spots, note, looked_at, recorded_at)
+    `insert into looks (collection_id, id, plant_id, tool, spots, note, happened_at, recorded_at)
      select :c, gen_random_uuid(), p.id, 'lamp', '{axil,underside,newLeaf}', '', t.at, t.at
      from (select id, row_number() over (order by code) as n from plants where collection_id = :c) p
      cross join generate_series(1, :weeks) w
@@ -86,14 +96,22 @@ async function runningCase(context: Context, plantId: string): Promise<string> {
   const caseId = uuidv7();
   const find = { id: uuidv7(), caseId, pest: "mealybug", severity: "light", count: 5, removed: false } as const;
   const found = back(10);
-  const at = localTimeOf(found, found.now);
-  expectOk(
-    await recordLook(found, { id: uuidv7(), plantId, at, tool: "lamp", spots: ["axil"], note: "", finds: [find] }),
-  );
+  const at = withOffset(found.now, found.collection.timeZone);
+  const look = recordLookShape.parse({
+    id: uuidv7(),
+    plantId,
+    at,
+    tool: "lamp",
+    spots: ["axil"],
+    note: "",
+    finds: [find],
+  });
+  expectOk(await recordLook(found, look));
   const dates = [0, 7, 14, 21].map((days) => addDays(today(found), days));
   const mix = { mix: "alcoholHalf", technique: "dab" } as const;
   expectOk(await adoptPlan(found, { id: uuidv7(), caseId, ...mix, basis: "own", dates }));
-  const treatment = { id: uuidv7(), caseId, stepId: null, ...mix, volumeMl: 5, spots: ["axil" as const], note: "" };
-  expectOk(await recordTreatment(found, { ...treatment, at, alreadyDone: false }));
+  const act = { kind: "contact", ...mix, volumeMl: 5, spots: ["axil"] };
+  const done = { id: uuidv7(), plantId, placeId: null, caseId, stepId: null, act, at, note: "", alreadyDone: false };
+  expectOk(await recordAct(found, recordActShape.parse(done)));
   return caseId;
 }

@@ -5,7 +5,7 @@ import path from "node:path";
 import { bin, root } from "./packages.mjs";
 import { must, say } from "./process.mjs";
 
-const SOURCES = ["src", "public", "next.config.ts", "tsconfig.json", "package-lock.json"];
+const SOURCES = ["src", "demo", "public", "next.config.ts", "tsconfig.json", "package-lock.json"];
 const TESTS = /\.test\.tsx?$/;
 
 /** @param {string} file @returns {string[]} */

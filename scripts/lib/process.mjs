@@ -56,11 +56,14 @@ export async function must(sentence, command, args, options) {
 }
 
 const PATIENCE_MS = 10_000;
+/** Nothing that is closed at the end may take longer than this; the database writes down what it has. */
+const CLOSING_MS = 30_000;
 
 /** Asks a child to end, and waits until it has; one that will not is killed.
  * @param {import("node:child_process").ChildProcess} child @returns {Promise<void>} */
-function ended(child) {
+export function endOf(child) {
   return new Promise((resolve) => {
+    if (child.exitCode !== null || child.signalCode !== null) return resolve();
     const force = setTimeout(() => child.kill("SIGKILL"), PATIENCE_MS);
     child.once("exit", () => {
       clearTimeout(force);
@@ -76,8 +79,11 @@ export async function finish(code) {
   if (closing) return;
   closing = true;
   // A package manager cut off in the middle is left to put its tools down before the next start finds them.
-  await Promise.all([...children].map(ended));
-  for (const close of closers.reverse()) await close().catch((error) => console.error(String(error)));
+  await Promise.all([...children].map(endOf));
+  for (const close of closers.reverse()) {
+    const tooLong = new Promise((resolve) => setTimeout(resolve, CLOSING_MS).unref());
+    await Promise.race([close(), tooLong]).catch((error) => console.error(String(error)));
+  }
   process.exit(code);
 }
 
@@ -89,7 +95,15 @@ export function main(script) {
   const parent = process.ppid;
   setInterval(() => process.ppid !== parent && finish(143), 1000).unref();
   script().catch((error) => {
-    console.error(error instanceof Stop ? error.message : error);
+    console.error(error instanceof Stop ? error.message : (ofTheDisk(error) ?? error));
     return finish(1);
   });
+}
+
+/** What is wrong with the disk, as a sentence; null for anything else.
+ * @param {NodeJS.ErrnoException} error */
+function ofTheDisk({ code, path: file }) {
+  if (code === "EACCES" || code === "EPERM" || code === "EROFS")
+    return `${file} cannot be written to: give this user the right to, or keep the project elsewhere.`;
+  return code === "ENOSPC" ? `There is no room left on the disk of ${file}.` : null;
 }

@@ -1,7 +1,9 @@
 // Serves the built application on loopback, in this process.
+import { fork } from "node:child_process";
 import http from "node:http";
+import path from "node:path";
 import { root } from "./packages.mjs";
-import { Stop } from "./process.mjs";
+import { endOf, Stop } from "./process.mjs";
 
 /** Throws when the port is taken.
  * @param {number} port @returns {Promise<void>} */
@@ -15,28 +17,54 @@ export function checkPort(port) {
   });
 }
 
-/** Starts answering on 127.0.0.1; resolves once it does.
+/** Starts answering on 127.0.0.1, and the process that does its jobs; resolves once it answers. Who may ask is decided within
+ * the application.
  * @param {number} port @param {string} databaseUrl @returns {Promise<() => Promise<void>>} closes it again */
 export async function serve(port, databaseUrl) {
   Object.assign(process.env, { DATABASE_URL: databaseUrl, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" });
   const { default: next } = await import("next");
-  const app = next({ dev: false, dir: root, hostname: "127.0.0.1", port });
+  // Nothing here speaks another protocol than HTTP: Next would answer upgrades on a server it is given, and this one never
+  // listens. On the one that does, Node takes a request to upgrade for a plain one.
+  const httpServer = http.createServer();
+  const app = next({ dev: false, dir: root, hostname: "127.0.0.1", port, httpServer });
   await app.prepare();
   const handle = app.getRequestHandler();
-  // A page on the web can point a name of its own at this machine; only the local names are answered.
-  const names = new Set([`127.0.0.1:${port}`, `localhost:${port}`]);
-  const server = http.createServer((request, response) => {
-    if (names.has(request.headers.host ?? "")) void handle(request, response);
-    else
-      response.writeHead(421, { "content-type": "text/plain" }).end("Wary Petal answers only to its local address.\n");
-  });
+  const server = http.createServer((request, response) => void handle(request, response));
   await new Promise((resolve, reject) => {
     server.on("error", reject);
     server.listen(port, "127.0.0.1", () => resolve(undefined));
   });
+  const endJobs = doJobs();
   return async () => {
+    const closed = new Promise((resolve) => server.close(resolve));
     server.closeAllConnections();
-    await new Promise((resolve) => server.close(resolve));
+    await Promise.all([closed, endJobs()]);
     await app.close();
+  };
+}
+
+const JOBS_AGAIN_MS = 2000;
+
+/** Runs the jobs in a process of their own, and again when it dies: without them pages still work, only less is reckoned
+ * beforehand. @returns {() => Promise<void>} ends it */
+function doJobs() {
+  /** @type {import("node:child_process").ChildProcess | null} */
+  let jobs = null;
+  let ended = false;
+  /** @type {NodeJS.Timeout | undefined} */
+  let again;
+  const begin = () => {
+    jobs = fork(path.join(root, "src/jobs/main.ts"), { cwd: root, execArgv: ["--import", "tsx"] });
+    jobs.on("error", (error) => console.error(`No jobs are run: ${error.message}`));
+    jobs.once("exit", () => {
+      jobs = null;
+      if (!ended) again = setTimeout(begin, JOBS_AGAIN_MS);
+    });
+  };
+  begin();
+  return async () => {
+    ended = true;
+    clearTimeout(again);
+    if (jobs) await endOf(jobs);
   };
 }

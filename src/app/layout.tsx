@@ -1,37 +1,53 @@
 import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource-variable/bricolage-grotesque";
 import type { Metadata, Viewport } from "next";
+import { headers } from "next/headers";
 import type { ReactNode } from "react";
 import { FlowerSprite } from "@/ui/mark/FlowerSprite";
-import { SendLater } from "./_parts/SendLater";
+import { CollectionProvider } from "@/ui/shell/Collection";
+import { DemoBanner } from "@/ui/shell/DemoBanner";
 import { Keys } from "@/ui/shell/Keys";
-import { CornerSettings, Rail } from "@/ui/shell/Rail";
-import { themeScript } from "@/ui/shell/themeScript";
+import { Corner, Rail } from "@/ui/shell/Rail";
+import { Theme } from "@/ui/shell/Theme";
+import { contextIfAny } from "./_parts/context";
+import { SendLater } from "./_parts/SendLater";
 import "@/ui/theme.scss";
 
 export const metadata: Metadata = { title: { default: "Wary Petal", template: "%s · Wary Petal" } };
 export const viewport: Viewport = { width: "device-width", initialScale: 1 };
 
-export default function Layout({ children }: { children: ReactNode }) {
+/** The collection that is shown, for the shell; a page whose collection cannot be read says so itself. */
+async function shown() {
+  const collection = (await contextIfAny().catch(() => null))?.collection;
+  if (!collection) return null;
+  const { id, name, timeZone, isDemo } = collection;
+  return { id, name, timeZone, isDemo };
+}
+
+export default async function Layout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get("x-nonce") ?? undefined;
+  const collection = await shown();
   return (
-    <html lang="en" data-bs-theme="light" suppressHydrationWarning>
-      <head>
-        <script dangerouslySetInnerHTML={{ __html: themeScript }} />
-      </head>
+    <html lang="en" suppressHydrationWarning>
       <body>
-        <a href="#main" className="visually-hidden-focusable">
-          To the content
-        </a>
-        <FlowerSprite />
-        <div className="shell">
-          <Rail />
-          <CornerSettings />
-          <main id="main" className="ground">
-            <SendLater />
-            {children}
-          </main>
-        </div>
-        <Keys />
+        <Theme nonce={nonce}>
+          <CollectionProvider shown={collection}>
+            <a href="#main" className="visually-hidden-focusable">
+              To the content
+            </a>
+            <FlowerSprite />
+            <div className="shell">
+              <Rail />
+              <Corner />
+              <main id="main" className="ground">
+                <DemoBanner />
+                <SendLater />
+                {children}
+              </main>
+            </div>
+            <Keys />
+          </CollectionProvider>
+        </Theme>
       </body>
     </html>
   );

@@ -2,7 +2,7 @@ import { open } from "node:fs/promises";
 import { stdin, stdout } from "node:process";
 import type { Readable } from "node:stream";
 import { assessFile } from "@/core/case/assess";
-import { planFile } from "@/core/case/plan";
+import { planFile } from "@/core/case/planFile";
 import { MOST_BYTES, readCaseFile, type FileProblem } from "@/core/format/read";
 import type { CaseFile } from "@/core/format/schema";
 

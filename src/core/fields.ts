@@ -3,29 +3,41 @@ import { isDay, type Day } from "./climate/days";
 
 /** Codes of what can be wrong beyond Zod's own checks; `wording` has the sentences. */
 export type FieldCode =
-  "not_a_number" | "not_a_day" | "not_a_time" | "control_characters" | "required" | "not_ascending" | "no_such_zone";
+  | "not_a_number"
+  | "not_a_day"
+  | "not_a_time"
+  | "day_out_of_range"
+  | "control_characters"
+  | "required"
+  | "not_ascending"
+  | "no_such_zone";
 
-const custom = (code: FieldCode) => ({ params: { code } });
+export const custom = (code: FieldCode) => ({ params: { code } });
 
-/** An id made where the fact was recorded (UUID). */
-export const id = z.uuid();
+/** An id made where the fact was recorded (UUID), in small letters as the database writes it. */
+export const id = z.string().toLowerCase().pipe(z.uuid());
 
-/** Whether `value`, from an address say, can be an id at all. @example isId("L01") // false */
-export const isId = (value: string) => id.safeParse(value).success;
+/** What an address names, as an id; null where it can be none. @example idIn("L01") // null */
+export function idIn(value: string): string | null {
+  return id.safeParse(value).data ?? null;
+}
 
-// Line feeds and tabs may be typed; other control characters cannot be stored or shown.
-const controls = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/;
+/**
+ * Characters that cannot be stored or that show something else than what is there: controls but for line feeds and tabs,
+ * marks that turn the direction of writing, line separators, halves of characters.
+ */
+
+const unshowable = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u200e\u200f\u2028-\u202e\u2066-\u2069\ufeff]/;
+const showable = (value: string) => !unshowable.test(value) && value.isWellFormed();
+
+/** Letters, digits, signs; what fills a place without showing anything does not count. */
+const visible = /(?![\u115f\u1160\u2800\u3164\uffa0])[\p{L}\p{N}\p{P}\p{S}]/u;
 
 /** Free text, trimmed, of at most `max` characters; may be empty. */
-export const text = (max: number) =>
-  z
-    .string()
-    .trim()
-    .max(max)
-    .refine((value) => !controls.test(value), custom("control_characters"));
+export const text = (max: number) => z.string().trim().max(max).refine(showable, custom("control_characters"));
 
-/** Text that must not be empty. */
-export const requiredText = (max: number) => text(max).refine((value) => value.length > 0, custom("required"));
+/** Text in which something must be seen. */
+export const requiredText = (max: number) => text(max).refine((value) => visible.test(value), custom("required"));
 
 /** A number typed by hand, with a point or a comma, between `min` and `max` inclusive. */
 export const decimal = (min: number, max: number) =>
@@ -43,20 +55,31 @@ export const decimal = (min: number, max: number) =>
 /** A whole number typed by hand. */
 export const whole = (min: number, max: number) => decimal(min, max).pipe(z.number().int());
 
+/** The days that are taken at all: an heirloom may be old, and no plan reaches so far. */
+const FIRST_DAY = "1850-01-01";
+const LAST_DAY = "2199-12-31";
+
 /** A calendar day, `YYYY-MM-DD`. */
 export const dayField = z
   .string()
-  .refine(isDay, custom("not_a_day"))
+  .refine(isDay, { ...custom("not_a_day"), abort: true })
+  .refine((value) => value >= FIRST_DAY && value <= LAST_DAY, custom("day_out_of_range"))
   .transform((value) => value as Day);
 
 /** The field, or null for one left empty. What is wrong with a filled one is told by the field's own check, which stands first. */
 export const orNothing = <T extends z.ZodType>(field: T) =>
   z.union([field, z.null(), z.literal("").transform(() => null)]);
 
-/** A time on the wall of the collection, `YYYY-MM-DDTHH:mm`. */
-export const localTime = z
+/** Before this nobody kept records here, and clocks of devices that have lost the time begin here. */
+const FIRST_MOMENT = Date.parse("1970-01-02T00:00:00Z");
+const LAST_MOMENT = Date.parse("2199-12-31T00:00:00Z");
+
+/** An instant with the offset of where it was told: `2026-11-24T23:30:00-08:00`. */
+export const moment = z
   .string()
-  .refine(
-    (value) => /^\d{4}-\d{2}-\d{2}T([01]\d|2[0-3]):[0-5]\d$/.test(value) && isDay(value.slice(0, 10)),
-    custom("not_a_time"),
-  );
+  .refine((value) => z.iso.datetime({ offset: true }).safeParse(value).success, {
+    ...custom("not_a_time"),
+    abort: true,
+  })
+  .transform((value) => new Date(value))
+  .refine((at) => at.getTime() >= FIRST_MOMENT && at.getTime() <= LAST_MOMENT, custom("day_out_of_range"));

@@ -1,23 +1,36 @@
 import { Sequelize, type Transaction } from "sequelize";
 import { initModels } from "./models";
 
-/** The collection and the transaction a store works in. */
+/** What a store works in: the collection, the transaction, and who writes when. */
 export interface Scope {
   readonly sequelize: Sequelize;
   readonly transaction: Transaction | undefined;
   readonly collectionId: string;
   /** IANA name of the zone in which a day of this collection is a day. */
   readonly timeZone: string;
+  readonly now: Date;
+  /** The name under which facts are written down. */
+  readonly actor: string;
 }
 
 // One pool for the whole process, but every bundled copy of the model modules must be initialised on it.
 const shared = globalThis as typeof globalThis & { waryPools?: Map<string, Sequelize> };
 const initialised = new WeakSet<Sequelize>();
 
+/** How long a page waits for a connection before it says that the database does not answer, ms. */
+const ACQUIRE_MS = 4000;
+
 /** The connection pool for `url`, made once per process. */
 export function connect(url: string): Sequelize {
   const pools = (shared.waryPools ??= new Map());
-  const sequelize = pools.get(url) ?? new Sequelize(url, { dialect: "postgres", logging: false, pool: { max: 10 } });
+  const sequelize =
+    pools.get(url) ??
+    new Sequelize(url, {
+      dialect: "postgres",
+      logging: false,
+      pool: { max: 10, acquire: ACQUIRE_MS },
+      dialectOptions: { connectionTimeoutMillis: ACQUIRE_MS, keepAlive: true },
+    });
   pools.set(url, sequelize);
   if (!initialised.has(sequelize)) {
     initModels(sequelize);

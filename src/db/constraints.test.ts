@@ -12,21 +12,32 @@ describe("constraints", () => {
   const look = uuidv7();
   const sql = (text: string) => sequelize.query(text.replaceAll("$c", `'${c}'`).replaceAll("$new", `'${uuidv7()}'`));
   const walk = uuidv7();
-  const onWalk = `insert into looks (collection_id, id, plant_id, walk_id, tool, spots, note, looked_at, recorded_at)
+  const onWalk = `insert into looks (collection_id, id, plant_id, walk_id, tool, spots, note, happened_at, recorded_at)
     values ($c, $new, '${plant}', '${walk}', 'eye', '{axil}', '', now(), now())`;
   const aWalk = (id: string, scope: string, placeId: string | null) =>
     `insert into walks values ($c, '${id}', '${scope}', ${placeId ? `'${placeId}'` : "null"}, 'lamp', 'likely', now(), null, now())`;
   const aSkip = `insert into skips values ($c, $new, '${walk}', '${plant}', 'noTime', now(), now())`;
   const aPhoto = (width: number, bytes: string) =>
-    `insert into photos values ($c, $new, '${look}', 'image/jpeg', ${width}, 10, ${bytes}, now())`;
-  const aCase = `insert into cases values ($c, $new, '${plant}', 'aphid', '${look}', true, now(), now())`;
+    `insert into photos (collection_id, id, look_id, plant_id, media_type, width, height, bytes, happened_at, recorded_at)
+     values ($c, $new, '${look}', '${plant}', 'image/jpeg', ${width}, 10, ${bytes}, now(), now())`;
+  const aCase = `insert into cases (collection_id, id, plant_id, pest, aliases, opened_at, finds)
+    values ($c, $new, '${plant}', 'aphid', '{}', now(), array[now()])`;
+  const anAct = (plantId: string | null, placeId: string | null, act = '{"kind":"trap"}') =>
+    `insert into acts (collection_id, id, plant_id, place_id, act, note, happened_at, recorded_at)
+     values ($c, $new, ${plantId ? `'${plantId}'` : "null"}, ${placeId ? `'${placeId}'` : "null"}, '${act}', '', now(), now())`;
+  const aReading = (celsius: number, source = "about") =>
+    `insert into readings (collection_id, id, place_id, celsius, source, happened_at, recorded_at)
+     values ($c, $new, '${place}', ${celsius}, '${source}', now(), now())`;
   const aPlant = (id: string, code: string, pot = 12) =>
     `insert into plants values ($c, '${id}', '${code}', 'n', '', 'fern', ${pot}, null, '', false, now())`;
 
   beforeAll(async () => {
     await migrate(sequelize);
-    await sql(`insert into collections values ($c, 'n', 'UTC', 7, 'metric', 'metric', 96, now())`);
-    await sql(`insert into places (collection_id, id, name, kind, mean_c) values ($c, '${place}', 'p', 'shelf', 20)`);
+    await sql(
+      `insert into collections (id, name, time_zone, look_every_days, units, spoons, alcohol_percent, created_at, owns)
+       values ($c, 'n', 'Etc/UTC', 7, 'metric', 'metric', 96, now(), '{lamp}')`,
+    );
+    await sql(`insert into places (collection_id, id, name, kind) values ($c, '${place}', 'p', 'shelf')`);
     await sql(aPlant(plant, "P1"));
     await sql(`insert into looks values ($c, '${look}', '${plant}', 'eye', '{axil}', '', now(), now())`);
     await sql(aCase);
@@ -54,9 +65,15 @@ describe("constraints", () => {
     ["a struck-out fact without a reason", `update looks set voided_at = now() where id = '${look}'`, "check"],
     [
       "a find of no animal",
-      `insert into finds values ($c, $new, '${look}', (select id from cases where collection_id = $c), 'aphid', 'light', 0, false)`,
-      "live_count",
+      `insert into finds values ($c, $new, '${look}', $new, 'aphid', 'light', 0, false)`,
+      "count",
     ],
+    ["an act on nothing", anAct(null, null), "check"],
+    ["an act on a plant and a place", anAct(plant, place), "check"],
+    ["an act of no kind", anAct(plant, null, "{}"), "act"],
+    ["a reading hotter than a desert", aReading(60), "celsius"],
+    ["a reading of a guess", aReading(20, "guess"), "source"],
+    ["a lamp of another kind", `update collections set owns = '{candle}' where id = $c`, "owns"],
     ["a second look of a plant on one walk", onWalk, "looks_one_per_walk"],
     ["a second skip of a plant on one walk", aSkip, "skips_one_per_walk"],
     ["a walk of one place without the place", aWalk(uuidv7(), "place", null), "check"],

@@ -1,45 +1,71 @@
 import { QueryTypes } from "sequelize";
+import type { z } from "zod";
 import type { Scope } from "./connection";
-import { model, type ModelName } from "./models";
+import { model } from "./models";
 
-/** Rows of a query written by hand. `:c` is the collection and `:tz` its time zone; the rest are named replacements. */
-export async function rows<T extends object>(
+/**
+ * Rows of a query written by hand, read through the shape that stands beside it: what the database gives is checked like
+ * everything else that comes from outside. `:c` is the collection; the rest are named replacements.
+ */
+export async function rows<S extends z.ZodType>(
   scope: Scope,
+  shape: S,
   sql: string,
   replacements: Record<string, unknown> = {},
-): Promise<T[]> {
-  return scope.sequelize.query<T>(sql, {
+): Promise<z.output<S>[]> {
+  const found = await scope.sequelize.query<object>(sql, {
     type: QueryTypes.SELECT,
-    replacements: { c: scope.collectionId, tz: scope.timeZone, ...replacements },
+    replacements: { c: scope.collectionId, ...replacements },
+    transaction: scope.transaction,
+  });
+  return found.map((row) => shape.parse(row));
+}
+
+/** The first row of a query, or null when there is none. */
+export async function first<S extends z.ZodType>(
+  scope: Scope,
+  shape: S,
+  sql: string,
+  replacements: Record<string, unknown> = {},
+): Promise<z.output<S> | null> {
+  return (await rows(scope, shape, sql, replacements))[0] ?? null;
+}
+
+/** Whether a query gives any row. */
+export async function any(scope: Scope, sql: string, replacements: Record<string, unknown> = {}): Promise<boolean> {
+  const found = await scope.sequelize.query(`select exists (${sql}) as found`, {
+    type: QueryTypes.SELECT,
+    replacements: { c: scope.collectionId, ...replacements },
+    transaction: scope.transaction,
+  });
+  return (found[0] as { found: boolean }).found;
+}
+
+/** Carries out a statement written by hand. */
+export async function run(scope: Scope, sql: string, replacements: Record<string, unknown> = {}): Promise<void> {
+  await scope.sequelize.query(sql, {
+    replacements: { c: scope.collectionId, ...replacements },
     transaction: scope.transaction,
   });
 }
 
-/** Adds one row; the collection is filled in. */
-export async function insert(scope: Scope, name: ModelName, values: Record<string, unknown>): Promise<void> {
-  await insertAll(scope, name, [values]);
+/** Ids as PostgreSQL writes an array, for `= any (cast(:ids as uuid[]))`: a list of thousands is one value. */
+export function idList(ids: readonly string[]): string {
+  return `{${ids.join(",")}}`;
 }
 
 /** Adds rows in one statement; the collection is filled in. No rows, no statement. */
-export async function insertAll(scope: Scope, name: ModelName, values: Record<string, unknown>[]): Promise<void> {
+export async function insert(scope: Scope, table: string, values: readonly Record<string, unknown>[]): Promise<void> {
   if (values.length === 0) return;
-  await model(scope.sequelize, name).bulkCreate(
+  await model(scope.sequelize, table).bulkCreate(
     values.map((row) => ({ collectionId: scope.collectionId, ...row })),
     { transaction: scope.transaction },
   );
 }
 
 /** Changes the row with this id; throws when it is not there, since callers have looked it up. */
-export async function update(
-  scope: Scope,
-  name: ModelName,
-  id: string,
-  values: Record<string, unknown>,
-): Promise<void> {
+export async function update(scope: Scope, table: string, id: string, values: Record<string, unknown>): Promise<void> {
   const where = { collectionId: scope.collectionId, id };
-  const [count] = await model(scope.sequelize, name).update(values, { where, transaction: scope.transaction });
-  if (count !== 1) throw new Error(`${name} ${id} is not in collection ${scope.collectionId}`);
+  const [count] = await model(scope.sequelize, table).update(values, { where, transaction: scope.transaction });
+  if (count !== 1) throw new Error(`${table} ${id} is not in collection ${scope.collectionId}`);
 }
-
-/** SQL for the day of an instant in the collection's zone, `YYYY-MM-DD`. */
-export const dayOf = (column: string) => `(${column} at time zone :tz)::date::text`;

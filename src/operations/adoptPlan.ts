@@ -1,47 +1,88 @@
 import { v7 as uuidv7 } from "uuid";
+import { coursesOn } from "@/core/case/course";
+import { promiseOf } from "@/core/case/ask";
+import { doseOf } from "@/core/case/plans";
 import { addDays, type Day } from "@/core/climate/days";
-import type { AdoptPlan } from "@/core/facts/deeds";
-import { genusNamed } from "@/core/plants/genera";
+import type { AdoptPlan } from "@/core/facts/kinds/programme";
+import { checkCaseFile } from "@/core/format/read";
+import { labelObjections } from "@/core/planning/course";
 import { objections } from "@/core/suitability/suitability";
+import { scopeOf, today, type Context } from "./context";
 import * as facts from "@/db/stores/facts";
-import * as plans from "@/db/stores/plans";
-import { lockOpenCase } from "./checks";
-import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
-import { refreshPlantStates } from "./refreshPlantStates";
+import { bearerOf, checkHorizon, lockOpenCase, pastMoment } from "./parts/checks";
+import { fileOfCase, waysOf } from "./parts/judgements";
+import { caseOnRecord } from "./parts/caseOnRecord";
+import type { KeptRecord } from "./parts/plantRecords";
+import type { Case } from "@/core/case/cases";
 
 /** Looks that a plan asks for after its last treatment: a week and two weeks later (common practice). */
 const LOOKS_AFTER_DAYS = [7, 14] as const;
 
 /**
- * Adopts a plan for a case: its treatments, and a look a week and two weeks after the last. The plan adopted last is the
- * one in force; those before it stay on record.
+ * Adopts a plan for a case: its treatments, each with its own dose, and a look a week and two weeks after the last. The plan
+ * adopted last is the one in force; those before it stay on record. What the plant does not bear, and dates that go against a
+ * remedy's label with what has been put on already, are refused. What the plan promises is reckoned here, before anything is
+ * locked, and not taken from whoever asks.
  */
-export function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outcome<{ id: string }>> {
+export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outcome<{ id: string }>> {
+  const pOver = await promise(context, deed);
   return perform(context, deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "plans", deed.id)) return { id: deed.id };
-    const { found, plant } = await lockOpenCase(scope, deed.caseId);
-    const first = deed.dates[0]!;
-    if (first < found.openedOn) refuse("dates", "before_case");
-    const bearer = { sensitivities: genusNamed(plant.genus)?.sensitivities ?? [], inFlower: plant.inFlower };
-    for (const { mix, technique } of deed.knockDown ? [deed, deed.knockDown] : [deed]) {
-      const against = objections(bearer, mix, technique);
+    if (await facts.isRecorded(scope, "programme", deed.id)) return { id: deed.id };
+    const { found, record } = await lockOpenCase(scope, deed.caseId);
+    if (deed.dates[0]! < found.openedOn) refuse("dates", "before_case");
+    for (const date of deed.dates) checkHorizon(context, "dates", date);
+    for (const { mix, technique } of [deed, ...(deed.knockDown ? [deed.knockDown] : [])]) {
+      const against = objections(bearerOf(record.plant), mix, technique);
       if (against.some((o) => o.level === "refuse")) refuse("mix", "advised_against", { objections: against });
     }
+    const treatments = treatmentsOf(deed);
+    const label = labelObjections(
+      treatments.map(({ day, dose }) => ({ day, ...doseOf(dose) })),
+      coursesOn(record.acts, today(context)),
+    );
+    if (label.length > 0) refuse("dates", "against_label", { label });
 
-    const { dates, knockDown = null, pOver = null, ...plan } = deed;
-    const step = (kind: "treat" | "look", dueOn: Day) => ({
-      id: uuidv7({ msecs: context.now.getTime() }),
-      kind,
-      dueOn,
-    });
-    const last = dates.at(-1)!;
+    const id = () => uuidv7({ msecs: context.now.getTime() });
+    const last = deed.dates.at(-1)!;
     const steps = [
-      ...dates.map((date) => step("treat", date)),
-      ...LOOKS_AFTER_DAYS.map((days) => step("look", addDays(last, days))),
+      ...treatments.map(({ day, dose }) => ({ id: id(), kind: "treat" as const, dueOn: day, dose })),
+      ...LOOKS_AFTER_DAYS.map((days) => ({ id: id(), kind: "look" as const, dueOn: addDays(last, days), dose: null })),
     ];
-    await plans.add(scope, { ...plan, knockDown, pOver, adoptedAt: context.now }, steps, context.now);
-    await refreshPlantStates(context, scope, [plant.id]);
+    const { plantId, pest } = found;
+    const programme = { id: deed.id, programme: "casePlan" as const, plantId, caseId: found.id, pest, pOver, steps };
+    await facts.add(scope, "programme", [{ ...programme, basis: deed.basis, at: pastMoment(context, context.now) }]);
+    scope.touch([plantId]);
     return { id: deed.id };
   });
 }
+
+function treatmentsOf({ dates, mix, technique, knockDown }: AdoptPlan) {
+  return dates.map((day, i) => ({ day, dose: i === 0 && knockDown ? knockDown : { mix, technique } }));
+}
+
+/** The probability that the plan ends the case; null for a case that cannot be reckoned, and for what is refused anyway. */
+async function promise(context: Context, deed: AdoptPlan): Promise<number | null> {
+  const open = await caseOnRecord(scopeOf(context), deed.caseId);
+  return open && promiseFor(context, deed, open.found, open.record);
+}
+
+function promiseFor(context: Context, deed: AdoptPlan, found: Case, record: KeptRecord): number | null {
+  const first = deed.dates[0]!;
+  const day = today(context);
+  const asOf: Day = first < day ? first : day;
+  if (first < found.openedOn || deed.dates.at(-1)! > addDays(day, LONGEST_DAYS)) return null;
+  const file = fileOfCase(record, found, asOf, context.collection.timeZone);
+  const read = file && checkCaseFile(file);
+  if (!read?.ok) return null;
+  const { planTarget: target, workDays } = waysOf(context.collection);
+  const question = { first: asOf, workDays, target, courses: coursesOn(record.acts, day) };
+  return promiseOf(
+    read.file,
+    question,
+    treatmentsOf(deed).map((step) => ({ day: step.day, dose: doseOf(step.dose) })),
+  );
+}
+
+/** A plan that ends later than this is not scored, days. */
+const LONGEST_DAYS = 400;

@@ -1,22 +1,27 @@
-import type { ChangeSettings } from "@/core/facts/deeds";
+import type { Settings } from "@/core/facts/settings";
 import * as collections from "@/db/stores/collections";
-import * as plants from "@/db/stores/plants";
+import * as plantStates from "@/db/stores/plantStates";
 import type { Context } from "./context";
-import { perform, type Outcome } from "./outcome";
-import { refreshPlantStates } from "./refreshPlantStates";
+import { deriveStale } from "./deriveStale";
+import { perform, refuse, type Outcome } from "./outcome";
+
+/** So many batches of plants are derived anew while the keeper waits; the others follow in a job. */
+const WHILE_WAITING = 10;
 
 /** Changes the collection's settings; a new looking rhythm or time zone moves every plant's next look. */
-export function changeSettings(context: Context, deed: ChangeSettings): Promise<Outcome<{ id: string }>> {
-  return perform(context, context.collection.id, async (scope) => {
-    const { id } = context.collection;
-    await collections.change(scope.sequelize, id, deed, scope.transaction);
-    const changed: Context = { ...context, collection: { id, ...deed } };
-    const moved =
-      deed.lookEveryDays !== context.collection.lookEveryDays || deed.timeZone !== context.collection.timeZone;
-    if (moved) {
-      const local = { ...scope, timeZone: deed.timeZone };
-      await refreshPlantStates(changed, local, await plants.inUse(local));
-    }
-    return { id };
+export async function changeSettings(context: Context, deed: Settings): Promise<Outcome<{ id: string }>> {
+  const { collection, sequelize } = context;
+  const moved = deed.lookEveryDays !== collection.lookEveryDays || deed.timeZone !== collection.timeZone;
+  const outcome = await perform(context, collection.id, async (scope) => {
+    if (deed.timeZone !== collection.timeZone && !(await collections.knowsZone(sequelize, deed.timeZone)))
+      refuse("timeZone", "no_such_zone");
+    await collections.change(sequelize, collection.id, deed, scope.transaction);
+    if (moved) await plantStates.markAll(scope);
+    return { id: collection.id };
   });
+  if (outcome.ok && moved) {
+    let left = WHILE_WAITING;
+    await deriveStale({ ...context, collection: { ...collection, ...deed } }, () => left-- > 0);
+  }
+  return outcome;
 }

@@ -1,21 +1,22 @@
-import type { CloseCase } from "@/core/facts/deeds";
-import * as cases from "@/db/stores/cases";
+import type { CloseCase } from "@/core/facts/kinds/closing";
 import * as facts from "@/db/stores/facts";
-import { lockOpenCase, pastInstant } from "./checks";
 import { dayOf, type Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
-import { refreshPlantStates } from "./refreshPlantStates";
+import { lockOpenCase, momentOn } from "./parts/checks";
 
 /** Closes a case. Whether it is clear is the keeper's decision; the application shows what speaks against it. */
 export function closeCase(context: Context, deed: CloseCase): Promise<Outcome<{ id: string }>> {
   return perform(context, deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "closings", deed.id)) return { id: deed.id };
-    const { found, plant } = await lockOpenCase(scope, deed.caseId);
-    const at = pastInstant(context, deed.at);
-    if (dayOf(context, at) < found.openedOn) refuse("at", "before_case");
-    await cases.addClosing(scope, { ...deed, at }, context.now);
-    await cases.setOpen(scope, found.id, false);
-    await refreshPlantStates(context, scope, [plant.id]);
+    if (await facts.isRecorded(scope, "closing", deed.id)) return { id: deed.id };
+    const { found, record } = await lockOpenCase(scope, deed.caseId);
+    const at = momentOn(context, record.plant, deed.at, false);
+    // A closing before the last find would leave that find open.
+    const last = found.finds.at(-1)!;
+    if (dayOf(context, at) < dayOf(context, last)) refuse("at", "before_last_find");
+    const { plantId, pest, id: caseId } = found;
+    const closedAt = at < last ? last : at;
+    await facts.add(scope, "closing", [{ ...deed, caseId, plantId, pest, at: closedAt }]);
+    scope.touchBeside([plantId]);
     return { id: deed.id };
   });
 }

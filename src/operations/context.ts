@@ -1,56 +1,54 @@
-import { TZDate } from "@date-fns/tz";
-import { format } from "date-fns";
 import type { Sequelize, Transaction } from "sequelize";
 import type { Day } from "@/core/climate/days";
 import { connect, type Scope } from "@/db/connection";
 import * as collections from "@/db/stores/collections";
+import { dayIn } from "@/zones";
 
-/** What every operation is given: where it works, for which collection, and what time it is. */
+export type { Collection } from "@/db/stores/collections";
+
+/** What every operation is given: where it works, for which collection, who asks, and what time it is. */
 export interface Context {
   readonly sequelize: Sequelize;
   readonly collection: collections.Collection;
+  /** The name under which facts are written down. */
+  readonly actor: string;
   readonly now: Date;
-  /** Set by a caller that has opened a transaction of its own, such as the import of a whole collection. */
-  readonly transaction?: Transaction;
+  /** Set by a caller that does many deeds as one, such as the loading of a whole collection. */
+  readonly batch?: Batch;
 }
 
-/** The context of the collection in a database; throws when the database holds none. */
-export async function openContext(databaseUrl: string, now: Date): Promise<Context> {
-  const sequelize = connect(databaseUrl);
-  const collection = await collections.oldest(sequelize);
-  if (!collection) throw new Error("The database holds no collection yet: start Wary Petal once with `npm start`.");
-  return { sequelize, collection, now };
+/** Deeds done in one transaction: what only touches single plants is derived anew once, at its end. */
+export interface Batch {
+  readonly transaction: Transaction;
+  readonly touched: Set<string>;
+}
+
+/** The collections of a database, the oldest first. */
+export function openCollections(databaseUrl: string): Promise<collections.Collection[]> {
+  return collections.all(connect(databaseUrl));
+}
+
+/** The context of one collection of a database. */
+export function contextOf(
+  databaseUrl: string,
+  collection: collections.Collection,
+  who: Pick<Context, "actor" | "now">,
+): Context {
+  return { sequelize: connect(databaseUrl), collection, ...who };
 }
 
 /** The scope stores work in, within `transaction` if there is one. */
-export function scopeOf(context: Context, transaction: Transaction | undefined = context.transaction): Scope {
-  const { id, timeZone } = context.collection;
-  return { sequelize: context.sequelize, transaction, collectionId: id, timeZone };
+export function scopeOf(context: Context, transaction: Transaction | undefined = context.batch?.transaction): Scope {
+  const { sequelize, now, actor, collection } = context;
+  return { sequelize, transaction, collectionId: collection.id, timeZone: collection.timeZone, now, actor };
 }
 
 /** The day that `instant` falls on in the collection's time zone. */
-export function dayOf(context: Context, instant: Date): Day {
-  return format(new TZDate(instant, context.collection.timeZone), "yyyy-MM-dd") as Day;
+export function dayOf({ collection }: Pick<Context, "collection">, instant: Date): Day {
+  return dayIn(instant, collection.timeZone);
 }
 
 /** The day it is in the collection's time zone. */
-export function today(context: Context): Day {
+export function today(context: Pick<Context, "collection" | "now">): Day {
   return dayOf(context, context.now);
-}
-
-/** The instant of a wall time in the collection's zone, `YYYY-MM-DDTHH:mm`. */
-export function instantOf(context: Context, localTime: string): Date {
-  const [year, month, date, hour, minute] = localTime.split(/[-T:]/).map(Number) as [
-    number,
-    number,
-    number,
-    number,
-    number,
-  ];
-  return new Date(new TZDate(year, month - 1, date, hour, minute, context.collection.timeZone).getTime());
-}
-
-/** The wall time of an instant in the collection's zone, as a form field wants it. */
-export function localTimeOf(context: Context, instant: Date): string {
-  return format(new TZDate(instant, context.collection.timeZone), "yyyy-MM-dd'T'HH:mm");
 }

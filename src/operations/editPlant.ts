@@ -1,10 +1,10 @@
 import type { EditPlant } from "@/core/facts/deeds";
 import * as plants from "@/db/stores/plants";
-import { checkCode, lockPlant } from "./checks";
 import { today, type Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
+import { checkCode, lockPlant } from "./parts/checks";
 
-/** Changes what is written on a plant's label; its facts stay as they are. */
+/** Changes what is written on a plant's label; its facts stay as they are, and its cases are judged as what it is now. */
 export function editPlant(context: Context, deed: EditPlant): Promise<Outcome<{ id: string }>> {
   return perform(context, deed.plantId, async (scope) => {
     const { plantId, ...description } = deed;
@@ -12,6 +12,7 @@ export function editPlant(context: Context, deed: EditPlant): Promise<Outcome<{ 
     await checkCode(scope, "code", description.code, plantId);
     if (description.acquiredOn && description.acquiredOn > today(context)) refuse("acquiredOn", "in_future");
     await plants.change(scope, plantId, description);
+    scope.touch([plantId]);
     return { id: plantId };
   });
 }

@@ -8,7 +8,7 @@ export function endWalk(context: Context, { walkId }: EndWalk): Promise<Outcome<
   return perform(context, walkId, async (scope) => {
     const walk = await walks.find(scope, walkId);
     if (!walk) return refuse("walkId", "unknown");
-    if (walk.endedAt === null) await walks.end(scope, walkId, context.now);
+    if (walk.endedAt === null) await walks.end(scope, walkId);
     return { id: walkId };
   });
 }

@@ -1,33 +1,52 @@
+import type { Day } from "@/core/climate/days";
+import type { LabelObjection } from "@/core/planning/course";
 import type { Objection } from "@/core/suitability/suitability";
-import type { Context } from "./context";
-import { scopeOf } from "./context";
+import type { Transaction } from "sequelize";
 import type { Scope } from "@/db/connection";
 import { takeTurn } from "@/db/stores/facts";
+import { scopeOf, type Context } from "./context";
+import { refreshPlants, type Touched } from "./parts/refreshPlants";
+
+export const problemCodes = [
+  "in_future",
+  "before_case",
+  "before_last_find",
+  "before_it_came",
+  "so_long_ago",
+  "too_far_ahead",
+  "unknown",
+  "code_taken",
+  "code_twice",
+  "not_apart_place",
+  "same_place",
+  "case_closed",
+  "already_voided",
+  "step_taken",
+  "advised_against",
+  "against_label",
+  "archived",
+  "twice_same_pest",
+  "spot_not_there",
+  "parent_not_room",
+  "not_on_place",
+  "no_temperature",
+  "still_in_use",
+  "no_plants",
+  "photo_too_large",
+  "no_photo",
+  "too_many_photos",
+  "no_such_zone",
+  "only_demo",
+] as const;
 
 /** Something the keeper can mend; `path` names the field, or is empty when no single field is to blame. */
 export interface Problem {
   readonly path: string;
-  readonly code:
-    | "in_future"
-    | "before_case"
-    | "unknown"
-    | "code_taken"
-    | "not_apart_place"
-    | "same_place"
-    | "case_closed"
-    | "already_voided"
-    | "step_taken"
-    | "advised_against"
-    | "archived"
-    | "twice_same_pest"
-    | "spot_not_there"
-    | "parent_not_room"
-    | "still_in_use"
-    | "no_plants"
-    | "photo_too_large"
-    | "no_photo"
-    | "too_many_photos";
+  readonly code: (typeof problemCodes)[number];
   readonly objections?: readonly Objection[];
+  readonly label?: readonly LabelObjection[];
+  /** The day that the problem is about. */
+  readonly day?: Day;
 }
 
 export type Outcome<T> =
@@ -41,27 +60,50 @@ class Refusal extends Error {
 }
 
 /** Leaves the operation: nothing it has written so far stands. */
-export function refuse(path: string, code: Problem["code"], extra: Pick<Problem, "objections"> = {}): never {
+export function refuse(path: string, code: Problem["code"], extra: Omit<Problem, "path" | "code"> = {}): never {
   throw new Refusal([{ path, code, ...extra }]);
+}
+
+/** Leaves the operation with several problems at once. */
+export function refuseAll(problems: readonly Problem[]): never {
+  throw new Refusal(problems);
+}
+
+/** The scope of a deed: what it touches is noted, and derived anew once, when the deed is done. */
+export interface DeedScope extends Scope {
+  /** Notes that what follows from these plants' facts has changed. */
+  readonly touch: (plantIds: readonly string[]) => void;
+  /** As `touch`; and what stood beside them, since when, is to be looked at again too. */
+  readonly touchBeside: (plantIds: readonly string[]) => void;
 }
 
 /**
  * Runs one deed in one transaction and turns a refusal into its outcome. Deeds with the same `key`, usually the deed's
- * own id, run one after the other: one that is sent twice at once finds itself recorded the second time. Where the caller brought a transaction, the
- * deed runs in a savepoint of it, so that a refused deed leaves the rest standing.
+ * own id, run one after the other: one that is sent twice at once finds itself recorded the second time. What the deed
+ * touched is derived anew before the transaction ends; nothing is reckoned in it. In a batch the deed runs in a savepoint, so that
+ * a refused deed leaves the rest standing.
  */
 export async function perform<T>(
   context: Context,
   key: string,
-  work: (scope: Scope) => Promise<T>,
+  work: (scope: DeedScope) => Promise<T>,
 ): Promise<Outcome<T>> {
   try {
     const value = await context.sequelize.transaction(
-      { transaction: context.transaction ?? null },
+      { transaction: context.batch?.transaction ?? null },
       async (transaction) => {
         const scope = scopeOf(context, transaction);
+        const touched: Touched = { alone: context.batch?.touched ?? new Set(), beside: new Set() };
         await takeTurn(scope, key);
-        return work(scope);
+        const done = await work({
+          ...scope,
+          touch: (plantIds) => plantIds.forEach((id) => touched.alone.add(id)),
+          touchBeside: (plantIds) => plantIds.forEach((id) => touched.beside.add(id)),
+        });
+        // In a batch what touches others is derived at once, since the next deed may build on it; the rest at the end.
+        if (!context.batch) await refreshPlants(context, scope, touched);
+        else if (touched.beside.size > 0) await refreshPlants(context, scope, { ...touched, alone: new Set() });
+        return done;
       },
     );
     return { ok: true, value };
@@ -69,6 +111,19 @@ export async function perform<T>(
     if (error instanceof Refusal) return { ok: false, problems: error.problems };
     throw error;
   }
+}
+
+/** Does many deeds as one: all of them are there, or none. */
+export function inBatch<T>(
+  context: Context,
+  transaction: Transaction,
+  work: (context: Context) => Promise<T>,
+): Promise<T> {
+  const batch = { transaction, touched: new Set<string>() };
+  return work({ ...context, batch }).then(async (done) => {
+    await refreshPlants(context, scopeOf(context, transaction), { alone: batch.touched, beside: new Set() });
+    return done;
+  });
 }
 
 /** For callers to whom a refusal is a mistake of their own: the value, or an Error that names the problems. */

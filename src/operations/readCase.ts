@@ -1,100 +1,91 @@
-import { clearanceRule, type Clearance } from "@/core/clearance/rule";
+import type { Case } from "@/core/case/cases";
+import { coursesOn } from "@/core/case/course";
+import { changesSince, ruleOf, type PlanChanges } from "@/core/case/clearing";
+import { nextTreatment, planInForce, type Plan, type PlanStep } from "@/core/case/plans";
+import { inCase, type CaseRecordShown } from "@/core/case/shown";
+import type { Clearance } from "@/core/clearance/rule";
+import { idIn } from "@/core/fields";
+import type { Plant } from "@/core/facts/descriptions";
 import type { CaseFileInput } from "@/core/format/schema";
-import type { Day } from "@/core/climate/days";
-import { isId } from "@/core/fields";
-import type { Case, Closing, Plan, PlaceTemperature, PlanStep, Treatment, Look } from "@/core/facts/records";
+import { volumeFor } from "@/core/mixing/sprayVolume";
 import { pestOf } from "@/core/pests/pests";
 import { eggToAdultDays } from "@/core/pests/stageDurations";
-import { volumeFor } from "@/core/mixing/sprayVolume";
-import * as casesStore from "@/db/stores/cases";
-import * as placesStore from "@/db/stores/places";
-import * as plansStore from "@/db/stores/plans";
-import { fileOfCase, type CaseOnRecord } from "./caseFile";
+import type { Course } from "@/core/planning/course";
+import { genusNamed, type Sensitivity } from "@/core/plants/genera";
+import { verdictsOf } from "@/core/programmes/programmes";
+import type { RemedyId } from "@/core/remedies/remedies";
+import type { PlantCard } from "@/core/state/plantCard";
 import { scopeOf, today, type Context } from "./context";
-import { Budget, judgeCases, type KeptJudgement } from "./judgeCases";
-import { readPlant, type PlantView } from "./readPlant";
-import { caseRecord } from "./refreshPlantStates";
-import { nextTreatment } from "./readToday";
+import { caseOnRecord } from "./parts/caseOnRecord";
+import { fileOfCase, knownJudgement, type KnownJudgement } from "./parts/judgements";
+import { warmed, type WarmPlace } from "./parts/placesAsTheyStand";
+import { cardOf } from "./parts/plantCard";
 
 export interface CaseView {
   readonly found: Case;
-  readonly view: PlantView;
-  readonly looks: readonly Look[];
-  readonly treatments: readonly Treatment[];
+  readonly plant: Plant;
+  readonly sensitivities: readonly Sensitivity[];
+  readonly card: PlantCard;
+  readonly place: WarmPlace;
+  /** The facts of the case, those struck out among them. */
+  readonly facts: CaseRecordShown;
   readonly plan: Plan | null;
   readonly nextStep: PlanStep | null;
-  readonly closing: Closing | null;
   readonly clearance: Clearance;
-  /** Everything on record as a case file, for reckoning elsewhere; null for a case that no look supports. */
+  /** Everything on record as a case file, for reckoning elsewhere; null for a case that cannot be written as one. */
   readonly file: CaseFileInput | null;
-  /** What the engine says of it; null for closed cases. */
-  readonly judged: KeptJudgement | null;
+  /** What the engine says of it; null for closed cases, and while it has not been reckoned yet. */
+  readonly judged: KnownJudgement | null;
   /** Why the plan in force no longer promises what it did. */
   readonly changed: PlanChanges;
+  /** Days a generation takes at today's warmth; null where it is too cold, or nothing is known. */
   readonly generationDays: number | null;
   /** What a treatment of this plant with the plan's technique is likely to take, mL. */
   readonly volumeMl: number;
-}
-
-/** What has happened since a plan was adopted that changes what it promises. */
-export interface PlanChanges {
-  readonly lateDays: number;
-  /** The last day since on which live animals were found, if any. */
-  readonly foundOn: Day | null;
-  /** How much warmer it is now than when the plan was adopted, °C; 0 where it is as warm. */
-  readonly warmerByC: number;
+  readonly courses: Readonly<Record<RemedyId, Course>>;
+  /** The last day on which the plant is guarded after this case was closed as clear; null where it is not. */
+  readonly guardedUntil: string | null;
 }
 
 /** A case with everything that bears on whether it is over; null when there is no such case. */
-export async function readCase(context: Context, id: string): Promise<CaseView | null> {
-  if (!isId(id)) return null;
-  const found = await casesStore.find(scopeOf(context), id);
-  const view = found && (await readPlant(context, found.plantId));
-  if (!found || !view) return null;
+export async function readCase(context: Context, asked: string): Promise<CaseView | null> {
+  const id = idIn(asked);
+  if (!id) return null;
   const scope = scopeOf(context);
-  const { meanC } = view.place;
-  const plan = plansStore.inForce(view.plans, id);
-  const temperatures = await placesStore.temperatures(scope);
-  const { plant, looks, treatments, placements } = view;
-  const onRecord = { found, plant, looks, treatments, placements };
   const day = today(context);
-  const judgedNow = found.open ? await judgeCases(context, scope, [onRecord], temperatures, new Budget(1)) : null;
-  const judged = judgedNow?.kept.get(id) ?? null;
-  const sureness = judged && {
-    pClear: judged.judgement.assessment.pClear,
+  const onRecord = await caseOnRecord(scope, id);
+  if (!onRecord) return null;
+  const { found, record, around } = onRecord;
+  const { plant } = record;
+  const card = cardOf(record.listed, day);
+  const place = warmed(around.places, around.temperaturesOf, day).find((one) => one.id === card.placeId)!;
+  const plan = planInForce(found, record.cases, record);
+  const judged = found.open ? await knownJudgement(context, scope, record, found) : null;
+  const judgement = judged?.judged.ok ? judged.judged.judgement : null;
+  const sureness = judgement && {
+    pClear: judgement.assessment.pClear,
     target: context.collection.clearPercent / 100,
   };
+  const { guard } = verdictsOf(
+    { record, lookEveryDays: context.collection.lookEveryDays, petalsOf: () => card.petals },
+    day,
+  );
   return {
     found,
-    view,
-    looks: looks.filter((look) => look.at >= found.openedAt),
-    treatments: treatments.filter((t) => t.caseId === id),
+    plant,
+    sensitivities: genusNamed(plant.genus)?.sensitivities ?? [],
+    card,
+    place,
+    facts: inCase(found, record),
     plan,
     nextStep: plan && nextTreatment(plan),
-    closing: view.closings.findLast((c) => c.caseId === id && c.voidReason === null) ?? null,
-    clearance: clearanceRule(caseRecord(found, looks, treatments, meanC), day, sureness),
-    file: fileOfCase(onRecord, temperatures, day),
+    clearance: ruleOf(found, record, record.warmth, day, sureness),
+    file: fileOfCase(record, found, day, context.collection.timeZone),
     judged,
-    changed: changesSince(plan, onRecord, temperatures, view.place.id, judged?.judgement.outlook?.lateDays ?? 0),
-    generationDays: eggToAdultDays(pestOf(found.pest), meanC),
-    volumeMl: volumeFor(plan?.technique ?? "spray", plant.potCm),
+    changed: changesSince(plan, found, record, record.warmth, day, judgement?.outlook?.lateDays ?? 0),
+    generationDays: place.meanC === null ? null : eggToAdultDays(pestOf(found.pest), place.meanC),
+    volumeMl: volumeFor(plan?.steps.findLast((step) => step.dose)?.dose?.technique ?? "spray", plant.potCm),
+    courses: coursesOn(record.acts, day),
+    guardedUntil: found.closing?.outcome === "clear" ? guard.until : null,
   };
-}
-
-function changesSince(
-  plan: Plan | null,
-  { found, looks }: CaseOnRecord,
-  temperatures: readonly PlaceTemperature[],
-  placeId: string,
-  lateDays: number,
-): PlanChanges {
-  if (!plan) return { lateDays, foundOn: null, warmerByC: 0 };
-  const finds = looks.filter(
-    (look) =>
-      look.voidReason === null && look.at > plan.adoptedAt && look.finds.some((find) => find.pest === found.pest),
-  );
-  const here = temperatures.filter((t) => t.placeId === placeId);
-  const then = here.findLast((t) => t.since <= plan.adoptedOn);
-  const now = here.at(-1);
-  return { lateDays, foundOn: finds.at(-1)?.day ?? null, warmerByC: then && now ? now.meanC - then.meanC : 0 };
 }

@@ -1,23 +1,35 @@
-import type { Case, Closing, PlanStep } from "@/core/facts/records";
+import type { Case } from "@/core/case/cases";
+import type { Day } from "@/core/climate/days";
+import { planInForce } from "@/core/case/plans";
+import type { OutcomeId } from "@/core/facts/kinds/closing";
+import type { Due } from "@/core/programmes/programme";
+import { dueOf } from "@/core/programmes/programmes";
 import type { PlantCard } from "@/core/state/plantCard";
 import * as cases from "@/db/stores/cases";
-import * as plans from "@/db/stores/plans";
 import * as plantStates from "@/db/stores/plantStates";
-import { scopeOf, type Context } from "./context";
-import { cardOf } from "./readBenches";
-import { nextTreatment } from "./readToday";
-import { refreshStale } from "./refreshStale";
+import { dayOf, scopeOf, today, type Context } from "./context";
+import { plantsInCase } from "./parts/openCases";
+import { cardOf } from "./parts/plantCard";
 
 export interface OpenCaseLine {
   readonly found: Case;
   readonly plant: PlantCard;
   readonly planned: boolean;
-  readonly nextStep: PlanStep | null;
+  /** The next treatment; null where none is left. */
+  readonly next: Due | null;
+}
+
+export interface ClosedCaseLine {
+  readonly id: string;
+  readonly pest: Case["pest"];
+  readonly plant: PlantCard;
+  readonly outcome: OutcomeId;
+  readonly closedOn: Day;
 }
 
 export interface CasesView {
   readonly open: readonly OpenCaseLine[];
-  readonly closed: readonly { found: Case; plant: PlantCard; closing: Closing }[];
+  readonly closed: readonly ClosedCaseLine[];
 }
 
 const CLOSED_SHOWN = 20;
@@ -25,31 +37,32 @@ const CLOSED_SHOWN = 20;
 /** Open cases, those without a plan first, then by the next treatment; and the cases closed last. */
 export async function readCases(context: Context): Promise<CasesView> {
   const scope = scopeOf(context);
-  await refreshStale(context);
-  const [open, closed] = await Promise.all([cases.open(scope), cases.closedLately(scope, CLOSED_SHOWN)]);
-  const plantIds = [...new Set([...open, ...closed].map((c) => c.plantId))];
-  const [planned, closings, listed] = await Promise.all([
-    plans.ofCases(
-      scope,
-      open.map((c) => c.id),
-    ),
-    cases.closings(
-      scope,
-      closed.map((c) => c.id),
-    ),
-    plantStates.of(scope, plantIds),
-  ]);
-  const cards = new Map(listed.map((plant) => [plant.id, cardOf(context, plant)]));
-  const lines = open.map((found) => {
-    const plan = plans.inForce(planned, found.id);
-    return { found, plant: cards.get(found.plantId)!, planned: plan !== null, nextStep: plan && nextTreatment(plan) };
+  const day = today(context);
+  const { lookEveryDays } = context.collection;
+  const lines = (await plantsInCase(scope)).flatMap(({ listed, record }): OpenCaseLine[] => {
+    const due = dueOf({ record, lookEveryDays, petalsOf: () => listed.petals }, day);
+    return record.cases
+      .filter((found) => found.open)
+      .map((found) => ({
+        found,
+        plant: cardOf(listed, day),
+        planned: planInForce(found, record.cases, record) !== null,
+        next: due.find((one) => one.what === "treat" && one.caseId === found.id) ?? null,
+      }));
   });
-  const urgency = (line: OpenCaseLine) => (line.planned ? (line.nextStep?.dueOn ?? "9999") : "0000");
+  const urgency = (line: OpenCaseLine) => (line.planned ? (line.next?.on ?? "9999") : "0000");
+  const closed = await cases.closedLately(scope, CLOSED_SHOWN);
+  const listed = new Map(
+    (await plantStates.of(scope, [...new Set(closed.map((one) => one.plantId))])).map((row) => [row.id, row]),
+  );
   return {
-    open: lines.toSorted((a, b) => urgency(a).localeCompare(urgency(b))),
-    closed: closed.flatMap((found) => {
-      const closing = closings.findLast((c) => c.caseId === found.id && c.voidReason === null);
-      return closing ? [{ found, plant: cards.get(found.plantId)!, closing }] : [];
+    open: lines.toSorted(
+      (a, b) => urgency(a).localeCompare(urgency(b)) || a.found.openedAt.getTime() - b.found.openedAt.getTime(),
+    ),
+    closed: closed.flatMap(({ id, pest, plantId, closedAt, outcome }): ClosedCaseLine[] => {
+      const row = listed.get(plantId);
+      if (!row || !closedAt || !outcome) return [];
+      return [{ id, pest, plant: cardOf(row, day), outcome, closedOn: dayOf(context, closedAt) }];
     }),
   };
 }

@@ -1,8 +1,8 @@
-import type { Circumstances } from "@/core/diagnosis/priors";
+import { USUAL_C, type Circumstances } from "@/core/diagnosis/priors";
 import type { PestId } from "@/core/pests/pests";
-import { scopeOf, type Context } from "./context";
-import { nearbyPests, seasonNow } from "./nearbyPests";
-import { placesAsTheyStand, type StandingPlace } from "./placesAsTheyStand";
+import { scopeOf, today, type Context } from "./context";
+import { nearbyPests, seasonNow } from "./parts/nearbyPests";
+import { placesAsTheyStand, type StandingPlace } from "./parts/placesAsTheyStand";
 import type { PlantView } from "./readPlant";
 
 export interface NamingView {
@@ -21,11 +21,11 @@ export async function readNaming(
   return {
     circumstances: {
       form: plant.growthForm,
-      meanC: place.meanC,
+      meanC: place.meanC ?? USUAL_C,
       season: seasonNow(context),
       nearby: near.of({ ...plant, placeId: place.id }),
     },
     openCases: near.openOn(plant.id),
-    places: await placesAsTheyStand(scope),
+    places: await placesAsTheyStand(scope, today(context)),
   };
 }

@@ -1,8 +1,9 @@
-import { isId } from "@/core/fields";
+import { idIn } from "@/core/fields";
 import * as photos from "@/db/stores/photos";
 import { scopeOf, type Context } from "./context";
 
 /** A picture that was kept; null where there is none. */
-export async function readPhoto(context: Context, id: string): Promise<{ mediaType: string; bytes: Buffer } | null> {
-  return isId(id) ? photos.bytesOf(scopeOf(context), id) : null;
+export async function readPhoto(context: Context, asked: string): Promise<{ mediaType: string; bytes: Buffer } | null> {
+  const id = idIn(asked);
+  return id ? photos.bytesOf(scopeOf(context), id) : null;
 }

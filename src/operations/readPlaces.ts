@@ -1,8 +1,7 @@
-import type { Place } from "@/core/facts/records";
-import * as places from "@/db/stores/places";
-import { scopeOf, type Context } from "./context";
+import { scopeOf, today, type Context } from "./context";
+import { warmPlaces, type WarmPlace } from "./parts/placesAsTheyStand";
 
-/** Every place, in the order it was added. */
-export function readPlaces(context: Context): Promise<Place[]> {
-  return places.all(scopeOf(context));
+/** Every place, in the order it was added, with how warm it is there now. */
+export function readPlaces(context: Context): Promise<WarmPlace[]> {
+  return warmPlaces(scopeOf(context), today(context));
 }

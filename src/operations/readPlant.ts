@@ -1,72 +1,67 @@
-import { isId } from "@/core/fields";
-import type { Case, Closing, Look, Photo, Placement, Place, Plan, Plant, Skip, Treatment } from "@/core/facts/records";
-import type { PlantCard } from "@/core/state/plantCard";
+import type { Case } from "@/core/case/cases";
+import { coursesOn } from "@/core/case/course";
+import type { PlantRecord } from "@/core/case/record";
+import { planInForce, type Plan } from "@/core/case/plans";
+import { standing, type Photo, type Skip } from "@/core/facts/facts";
+import { isApart, type Plant } from "@/core/facts/descriptions";
+import { idIn } from "@/core/fields";
+import type { Course } from "@/core/planning/course";
 import { genusNamed, type Sensitivity } from "@/core/plants/genera";
-import * as cases from "@/db/stores/cases";
-import * as looks from "@/db/stores/looks";
-import * as placements from "@/db/stores/placements";
-import * as places from "@/db/stores/places";
-import * as photos from "@/db/stores/photos";
-import * as plans from "@/db/stores/plans";
-import * as plantStates from "@/db/stores/plantStates";
-import * as plants from "@/db/stores/plants";
-import * as treatments from "@/db/stores/treatments";
-import * as walks from "@/db/stores/walks";
-import { scopeOf, type Context } from "./context";
-import { cardOf } from "./readBenches";
-import { refreshStale } from "./refreshStale";
+import { verdictsOf } from "@/core/programmes/programmes";
+import type { ProgrammeKindId, Verdict } from "@/core/programmes/programme";
+import type { RemedyId } from "@/core/remedies/remedies";
+import type { PlantCard } from "@/core/state/plantCard";
+import * as facts from "@/db/stores/facts";
+import { scopeOf, today, type Context } from "./context";
+import { warmed, type WarmPlace } from "./parts/placesAsTheyStand";
+import { cardOf } from "./parts/plantCard";
+import { recordsOf } from "./parts/plantRecords";
 
 export interface PlantView {
   readonly plant: Plant;
   readonly sensitivities: readonly Sensitivity[];
   readonly card: PlantCard;
-  readonly place: Place;
+  readonly place: WarmPlace;
   /** Where it stood before it was set apart, to go back to; null when it never stood anywhere else. */
-  readonly before: Place | null;
-  readonly placements: readonly Placement[];
-  readonly looks: readonly Look[];
-  readonly cases: readonly Case[];
-  readonly treatments: readonly Treatment[];
-  readonly plans: readonly Plan[];
-  readonly closings: readonly Closing[];
-  readonly exposures: readonly cases.ExposureRow[];
+  readonly before: WarmPlace | null;
+  readonly places: readonly WarmPlace[];
+  readonly record: PlantRecord;
+  /** The open cases, each with its plan in force. */
+  readonly open: readonly { readonly found: Case; readonly plan: Plan | null }[];
+  /** How its programmes stand today. */
+  readonly verdicts: Readonly<Record<ProgrammeKindId, Verdict>>;
+  /** The courses of remedies that run on it. */
+  readonly courses: Readonly<Record<RemedyId, Course>>;
   readonly skips: readonly Skip[];
   readonly photos: readonly Photo[];
 }
 
 /** Everything on record about one plant, oldest first; null when there is no such plant. */
-export async function readPlant(context: Context, id: string): Promise<PlantView | null> {
-  if (!isId(id)) return null;
+export async function readPlant(context: Context, asked: string): Promise<PlantView | null> {
+  const id = idIn(asked);
+  if (!id) return null;
   const scope = scopeOf(context);
-  await refreshStale(context);
-  // One after the other: a caller may have brought a transaction, which answers one query at a time.
-  const plant = await plants.find(scope, id);
-  const [listed] = await plantStates.of(scope, [id]);
-  if (!plant || !listed) return null;
-  const stood = await placements.ofPlants(scope, [id]);
-  const looked = await looks.ofPlants(scope, [id]);
-  const own = await cases.ofPlants(scope, [id]);
-  const exposed = await cases.exposures(scope, [id]);
-  const allPlaces = await places.all(scope);
-  const caseIds = own.map((c) => c.id);
-  const treated = await treatments.ofCases(scope, caseIds);
-  const planned = await plans.ofCases(scope, caseIds);
-  const closed = await cases.closings(scope, caseIds);
-  const among = stood.findLast((p) => p.voidReason === null && p.placeKind !== "isolation" && p.placeKind !== "bag");
+  const day = today(context);
+  const { records, places: all, temperaturesOf } = await recordsOf(scope, [id]);
+  const record = records[0];
+  if (!record) return null;
+  const places = warmed(all, temperaturesOf, day);
+  const byId = new Map(places.map((place) => [place.id, place]));
+  const among = standing(record.placements).findLast(({ placeId }) => !isApart(byId.get(placeId)!.kind));
+  const card = cardOf(record.listed, day);
+  const { plant, cases } = record;
   return {
     plant,
     sensitivities: genusNamed(plant.genus)?.sensitivities ?? [],
-    card: cardOf(context, listed),
-    place: allPlaces.find((place) => place.id === listed.placeId)!,
-    before: allPlaces.find((place) => place.id === among?.placeId) ?? null,
-    placements: stood,
-    looks: looked,
-    cases: own,
-    treatments: treated,
-    plans: planned,
-    closings: closed,
-    exposures: exposed,
-    skips: await walks.skipsOf(scope, id),
-    photos: await photos.ofPlant(scope, id),
+    card,
+    place: byId.get(card.placeId)!,
+    before: (among && byId.get(among.placeId)) ?? null,
+    places,
+    record,
+    open: cases.filter((one) => one.open).map((found) => ({ found, plan: planInForce(found, cases, record) })),
+    verdicts: verdictsOf({ record, lookEveryDays: context.collection.lookEveryDays, petalsOf: () => card.petals }, day),
+    courses: coursesOn(record.acts, day),
+    skips: await facts.of(scope, "skip", "plantId", [id]),
+    photos: standing(await facts.of(scope, "photo", "plantId", [id])),
   };
 }

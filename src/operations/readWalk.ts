@@ -1,6 +1,6 @@
-import type { Circumstances } from "@/core/diagnosis/priors";
-import { isId } from "@/core/fields";
-import type { Walk } from "@/core/facts/records";
+import { USUAL_C, type Circumstances } from "@/core/diagnosis/priors";
+import { idIn } from "@/core/fields";
+import type { Walk } from "@/core/facts/descriptions";
 import type { ToolId } from "@/core/inspection/tools";
 import type { PestId } from "@/core/pests/pests";
 import type { GrowthFormId } from "@/core/plants/growthForms";
@@ -9,9 +9,9 @@ import { genusNamed, type Sensitivity } from "@/core/plants/genera";
 import { madeAtMs, type WalkEvent } from "@/core/walk/progress";
 import type { Day } from "@/core/climate/days";
 import * as walks from "@/db/stores/walks";
-import { scopeOf, type Context } from "./context";
-import { nearbyPests, seasonNow } from "./nearbyPests";
-import { placesAsTheyStand, type StandingPlace } from "./placesAsTheyStand";
+import { scopeOf, today, type Context } from "./context";
+import { nearbyPests, seasonNow } from "./parts/nearbyPests";
+import { placesAsTheyStand, type StandingPlace } from "./parts/placesAsTheyStand";
 
 /** One plant of a walk, as plain data: everything its screen needs is there before it is reached. */
 export interface Stop extends WalkPlant {
@@ -43,8 +43,9 @@ export interface WalkView {
 }
 
 /** A walk with everything needed to go on with it; null when there is no such walk. */
-export async function readWalk(context: Context, id: string): Promise<WalkView | null> {
-  if (!isId(id)) return null;
+export async function readWalk(context: Context, asked: string): Promise<WalkView | null> {
+  const id = idIn(asked);
+  if (!id) return null;
   const scope = scopeOf(context);
   const walk = await walks.find(scope, id);
   if (!walk) return null;
@@ -53,7 +54,7 @@ export async function readWalk(context: Context, id: string): Promise<WalkView |
     scope,
     members.map((member) => member.plantId),
   );
-  const standing = await placesAsTheyStand(scope);
+  const standing = await placesAsTheyStand(scope, today(context));
   const meanC = new Map(standing.map((place) => [place.id, place.meanC]));
   const season = seasonNow(context);
   const stops = members.map(
@@ -64,11 +65,11 @@ export async function readWalk(context: Context, id: string): Promise<WalkView |
       sensitivities: genusNamed(genus)?.sensitivities ?? [],
       circumstances: {
         form: member.growthForm,
-        meanC: meanC.get(member.placeId)!,
+        meanC: meanC.get(member.placeId) ?? USUAL_C,
         season,
         nearby: near.of({ id: plantId, seller, placeId: member.placeId }),
       },
-      last: lastOn && lastTool ? { day: lastOn as Day, tool: lastTool, pests: lastPests, note: lastNote ?? "" } : null,
+      last: lastOn && lastTool ? { day: lastOn, tool: lastTool, pests: lastPests, note: lastNote ?? "" } : null,
       scars: everPests,
     }),
   );

@@ -1,9 +1,8 @@
-import type { Place } from "@/core/facts/records";
+import type { Place } from "@/core/facts/descriptions";
 import * as places from "@/db/stores/places";
 import * as plantStates from "@/db/stores/plantStates";
 import * as walks from "@/db/stores/walks";
 import { scopeOf, today, type Context } from "./context";
-import { refreshStale } from "./refreshStale";
 
 export type { WalkInShort } from "@/db/stores/walks";
 
@@ -23,26 +22,19 @@ const SHOWN = 12;
 /** What can be walked now, and the walks begun before. */
 export async function readWalks(context: Context): Promise<WalksView> {
   const scope = scopeOf(context);
-  await refreshStale(context);
-  const [lately, all, plants] = await Promise.all([
-    walks.lately(scope, SHOWN),
-    places.all(scope),
-    plantStates.list(scope),
-  ]);
-  const day = today(context);
+  const lately = await walks.lately(scope, SHOWN);
+  const all = await places.all(scope);
   const counts = new Map<string, number>();
   const parents = new Map(all.map((place) => [place.id, place.parentId]));
-  for (const plant of plants)
-    for (let at: string | null = plant.placeId; at !== null; at = parents.get(at) ?? null)
-      counts.set(at, (counts.get(at) ?? 0) + 1);
+  for (const { placeId, plants } of await plantStates.countByPlace(scope))
+    for (let at: string | null = placeId; at !== null; at = parents.get(at) ?? null)
+      counts.set(at, (counts.get(at) ?? 0) + plants);
   return {
     unfinished: lately.filter((walk) => walk.endedAt === null),
     ended: lately.filter((walk) => walk.endedAt !== null),
     places: all
       .map((place) => ({ place, plants: counts.get(place.id) ?? 0 }))
       .filter(({ place, plants: n }) => n > 0 && place.kind !== "bag"),
-    due: plants.filter((plant) => plant.lookDueOn <= day).length,
-    everything: plants.length,
-    arrivals: plants.filter((plant) => plant.state === "new").length,
+    ...(await plantStates.count(scope, today(context))),
   };
 }

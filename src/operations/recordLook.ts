@@ -1,71 +1,78 @@
-import type { RecordLook } from "@/core/facts/deeds";
-import type { Find } from "@/core/facts/records";
-import { pestOf } from "@/core/pests/pests";
+import { caseFiledUnder, casesOf } from "@/core/case/cases";
+import type { RecordLook } from "@/core/facts/kinds/look";
 import { severityOf } from "@/core/inspection/severity";
+import { pestOf } from "@/core/pests/pests";
 import type { Scope } from "@/db/connection";
-import * as cases from "@/db/stores/cases";
 import * as facts from "@/db/stores/facts";
 import * as looks from "@/db/stores/looks";
 import * as walks from "@/db/stores/walks";
-import * as placements from "@/db/stores/placements";
-import { checkSpots, lockPlant, pastInstant } from "./checks";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
-import { refreshPlantStates } from "./refreshPlantStates";
+import { checkSpots, lockPlant, momentOn } from "./parts/checks";
 
 export interface LookRecorded {
   readonly id: string;
-  /** Cases that this look opened or added to. */
+  /** Cases that this look opened or added to, in the order of its finds. */
   readonly caseIds: readonly string[];
   /** Cases that this look opened. */
   readonly opened: readonly string[];
 }
 
 /**
- * Writes down a look. A find goes to the open case of that pest on the plant; where there is none it opens one, and
- * the plants standing at the same place at that time are marked at risk.
+ * Writes down a look. Its finds belong to the cases that the plant's finds and closings come to: a find opens a case where
+ * none of that pest was open then.
  */
 export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<LookRecorded>> {
   return perform(context, deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "looks", deed.id)) return alreadyRecorded(scope, deed.id);
+    if (await facts.isRecorded(scope, "look", deed.id)) return told(scope, deed, null);
     const plant = await lockPlant(scope, deed.plantId);
-    const at = pastInstant(context, deed.at);
-    checkSpots(plant, deed.spots);
+    const at = momentOn(context, plant, deed.at, deed.longAgo);
+    checkSpots(plant, "spots", deed.spots);
     for (const find of deed.finds) {
-      checkSpots(plant, find.spots ?? []);
+      checkSpots(plant, "finds", find.spots ?? []);
       const stages = pestOf(find.pest).stages.map((stage) => stage.id);
       if (find.stages?.some((stage) => !stages.includes(stage))) refuse("finds", "unknown");
     }
     if (new Set(deed.finds.map((find) => find.pest)).size < deed.finds.length) refuse("finds", "twice_same_pest");
 
-    const { finds, ...look } = deed;
-    const walkId = await walkFor(scope, deed);
-    const { turned = true, naming = null } = look;
-    await looks.add(scope, { ...look, walkId, turned, naming, at }, context.now);
-    const neighbours = finds.length > 0 ? await placements.neighboursAt(scope, plant.id, at) : [];
-    const running = (await cases.ofPlants(scope, [plant.id])).filter((c) => c.open);
-    const opened: string[] = [];
-    const filed: Find[] = [];
-    for (const find of finds) {
-      const same = running.find((c) => c.pest === find.pest);
-      if (!same) {
-        const fresh = { id: find.caseId, plantId: plant.id, pest: find.pest, openedByLookId: deed.id, openedAt: at };
-        await cases.add(scope, fresh, context.now);
-        await cases.addExposures(scope, find.caseId, neighbours, at);
-        opened.push(find.caseId);
-      } else if (at < same.openedAt) {
-        // Written down late: the case began with this find, not with the one recorded first.
-        await cases.openEarlier(scope, same.id, at);
-      }
+    const before = await casesOn(scope, plant.id);
+    const { turned = true, naming = null, longAgo: _asked, finds, ...look } = deed;
+    const filed = finds.map(({ spots = [], stages = [], ...find }) => ({
+      ...find,
+      spots,
+      stages,
       // A count says more than a class and decides it.
-      const severity = find.count === null ? find.severity : severityOf(find.count);
-      const { spots = [], stages = [] } = find;
-      filed.push({ ...find, spots, stages, severity, caseId: same?.id ?? find.caseId });
-    }
-    await looks.addFinds(scope, deed.id, filed);
-    await refreshPlantStates(context, scope, [plant.id, ...(opened.length > 0 ? neighbours : [])]);
-    return { id: deed.id, caseIds: filed.map((find) => find.caseId), opened };
+      severity: find.count === null ? find.severity : severityOf(find.count),
+      caseId: before.find((one) => one.open && one.pest === find.pest)?.id ?? find.caseId,
+    }));
+    const walkId = await walkFor(scope, deed);
+    await facts.add(scope, "look", [{ ...look, walkId, turned, naming, at, finds: filed }]);
+    if (finds.length > 0) scope.touchBeside([plant.id]);
+    else scope.touch([plant.id]);
+    return told(
+      scope,
+      deed,
+      before.map((one) => one.id),
+    );
   });
+}
+
+async function casesOn(scope: Scope, plantId: string) {
+  const looked = await facts.of(scope, "look", "plantId", [plantId]);
+  return casesOf(looked, await facts.of(scope, "closing", "plantId", [plantId]));
+}
+
+/** What came of a look that is on record; `before` are the cases there were, or null for a look that was sent before. */
+async function told(
+  scope: Scope,
+  { id, plantId, finds }: RecordLook,
+  before: readonly string[] | null,
+): Promise<LookRecorded> {
+  const recorded = finds.length > 0 ? await facts.find(scope, "look", id) : null;
+  if (!recorded) return { id, caseIds: [], opened: [] };
+  const cases = await casesOn(scope, plantId);
+  const caseIds = recorded.finds.flatMap((find) => caseFiledUnder(cases, find.id, recorded.at)?.id ?? []);
+  return { id, caseIds, opened: before ? caseIds.filter((one) => !before.includes(one)) : [] };
 }
 
 /**
@@ -76,9 +83,4 @@ async function walkFor(scope: Scope, { walkId, plantId }: RecordLook): Promise<s
   if (!walkId) return null;
   if (!(await walks.find(scope, walkId))) return refuse("walkId", "unknown");
   return (await looks.isLookedAtOn(scope, walkId, plantId)) ? null : walkId;
-}
-
-async function alreadyRecorded(scope: Scope, id: string): Promise<LookRecorded> {
-  const look = await looks.find(scope, id);
-  return { id, caseIds: look?.finds.map((find) => find.caseId) ?? [], opened: [] };
 }

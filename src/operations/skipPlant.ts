@@ -1,21 +1,21 @@
-import type { SkipPlant } from "@/core/facts/deeds";
+import type { SkipPlant } from "@/core/facts/kinds/skip";
 import * as facts from "@/db/stores/facts";
 import * as looks from "@/db/stores/looks";
 import * as walks from "@/db/stores/walks";
-import { lockPlant, pastInstant } from "./checks";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
+import { lockPlant, pastMoment } from "./parts/checks";
 
 /** Leaves a plant out on a walk, with the reason. One that was looked at or left out meanwhile stays as it is. */
 export function skipPlant(context: Context, deed: SkipPlant): Promise<Outcome<{ id: string }>> {
   return perform(context, deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "skips", deed.id)) return { id: deed.id };
-    const { id, walkId, plantId, reason } = deed;
+    if (await facts.isRecorded(scope, "skip", deed.id)) return { id: deed.id };
+    const { id, walkId, plantId } = deed;
     await lockPlant(scope, plantId);
     if (!(await walks.find(scope, walkId))) refuse("walkId", "unknown");
-    const at = pastInstant(context, deed.at);
+    const at = pastMoment(context, deed.at);
     const done = (await looks.isLookedAtOn(scope, walkId, plantId)) || (await walks.isSkipped(scope, walkId, plantId));
-    if (!done) await walks.addSkip(scope, { id, walkId, plantId, reason, at }, context.now);
+    if (!done) await facts.add(scope, "skip", [{ ...deed, at }]);
     return { id };
   });
 }

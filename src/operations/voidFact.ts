@@ -1,116 +1,43 @@
-import { assertNever } from "@/core/assertNever";
 import type { VoidFact } from "@/core/facts/deeds";
-import type { Scope } from "@/db/connection";
-import * as cases from "@/db/stores/cases";
+import { factKindOf } from "@/core/facts/facts";
 import * as facts from "@/db/stores/facts";
-import * as looks from "@/db/stores/looks";
-import * as placements from "@/db/stores/placements";
-import * as photos from "@/db/stores/photos";
-import * as plans from "@/db/stores/plans";
 import * as plants from "@/db/stores/plants";
-import * as treatments from "@/db/stores/treatments";
-import * as walks from "@/db/stores/walks";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
-import { refreshPlantStates } from "./refreshPlantStates";
-
-type Voider = (scope: Scope, factId: string, table: facts.FactTable) => Promise<void>;
+import { plantsWarmedBy } from "./parts/placesAround";
 
 /**
- * Voids a fact that is not true, with the reason. It stays on record; the state of the plant, and of those that stood
- * near it, follows from what is left.
+ * Strikes out a fact that is not true, with the reason. It stays on record; everything that follows from the facts is derived
+ * from those that are left. One way for every kind of fact.
  */
-export function voidFact(context: Context, deed: VoidFact): Promise<Outcome<{ plantId: string }>> {
+export function voidFact(
+  context: Context,
+  deed: VoidFact,
+): Promise<Outcome<{ plantId: string | null; placeId: string | null }>> {
   return perform(context, deed.factId, async (scope) => {
-    const fact = await findFact(scope, deed);
-    if (!fact) return refuse("factId", "unknown");
-    await plants.lock(scope, fact.plantId);
+    const found = (await facts.find(scope, deed.kind, deed.factId)) as Subject | null;
+    if (!found) return refuse("factId", "unknown");
+    const { plantId = null, placeId = null } = found;
+    if (plantId) await plants.lock(scope, plantId);
+    else if (placeId) await facts.takeTurn(scope, placeId);
+    // Another deed may have struck it out while this one waited.
+    const fact = (await facts.find(scope, deed.kind, deed.factId)) as Subject;
     if (fact.voidReason !== null) refuse("factId", "already_voided");
-    const strike: Voider = (s, id, table) => facts.voidFact(s, table, id, context.now, deed.reason);
-    const alsoTouched = await voidWith(scope, deed, fact, strike);
-    await refreshPlantStates(context, scope, [fact.plantId, ...alsoTouched]);
-    return { plantId: fact.plantId };
+    const { lastStaysOf } = factKindOf(deed.kind);
+    if (lastStaysOf) {
+      const of = fact[lastStaysOf as "plantId" | "placeId"]!;
+      if ((await facts.countStanding(scope, deed.kind, lastStaysOf, of)) < 2) refuse("factId", "still_in_use");
+    }
+    await facts.strike(scope, deed.kind, deed.factId, deed.reason);
+    if (plantId) scope.touchBeside([plantId]);
+    else if (placeId) scope.touch(await plantsWarmedBy(scope, placeId));
+    return { plantId, placeId };
   });
 }
 
-interface FoundFact {
-  readonly plantId: string;
-  readonly caseId: string | null;
+/** What every fact is about, one way or another. */
+interface Subject {
+  readonly plantId?: string | null;
+  readonly placeId?: string | null;
   readonly voidReason: string | null;
-}
-
-async function findFact(scope: Scope, { kind, factId }: VoidFact): Promise<FoundFact | null> {
-  switch (kind) {
-    case "look": {
-      const look = await looks.find(scope, factId);
-      return look && { ...look, caseId: null };
-    }
-    case "placement": {
-      const placement = await placements.find(scope, factId);
-      return placement && { ...placement, caseId: null };
-    }
-    case "treatment":
-      return treatments.find(scope, factId);
-    case "skip": {
-      const skip = await walks.findSkip(scope, factId);
-      return skip && { ...skip, caseId: null };
-    }
-    case "photo": {
-      const photo = await photos.find(scope, factId);
-      return photo && { ...photo, caseId: null };
-    }
-    case "plan":
-      return ofCase(scope, await plans.find(scope, factId));
-    case "closing":
-      return ofCase(scope, await cases.findClosing(scope, factId));
-    default:
-      return assertNever(kind);
-  }
-}
-
-async function ofCase(scope: Scope, fact: { caseId: string; voidReason: string | null } | null) {
-  if (!fact) return null;
-  const found = await cases.find(scope, fact.caseId);
-  return found && { plantId: found.plantId, caseId: fact.caseId, voidReason: fact.voidReason };
-}
-
-/** Voids the fact and what rested on it alone; tells which other plants are touched. */
-async function voidWith(scope: Scope, { kind, factId }: VoidFact, fact: FoundFact, strike: Voider): Promise<string[]> {
-  switch (kind) {
-    case "look": {
-      const resting = await cases.restingOnlyOn(scope, factId);
-      const exposed = await cases.exposedBy(scope, resting);
-      await strike(scope, factId, "Look");
-      for (const caseId of resting) await strike(scope, caseId, "Case");
-      return exposed;
-    }
-    case "placement": {
-      const others = (await placements.ofPlants(scope, [fact.plantId])).filter((p) => p.voidReason === null);
-      if (others.length < 2) refuse("factId", "still_in_use");
-      await strike(scope, factId, "Placement");
-      return [];
-    }
-    case "closing": {
-      await strike(scope, factId, "Closing");
-      const found = await cases.find(scope, fact.caseId!);
-      const running = (await cases.ofPlants(scope, [fact.plantId])).some((c) => c.open && c.pest === found!.pest);
-      if (running) refuse("factId", "still_in_use");
-      await cases.setOpen(scope, fact.caseId!, true);
-      return [];
-    }
-    case "treatment":
-      await strike(scope, factId, "Treatment");
-      return [];
-    case "plan":
-      await strike(scope, factId, "Plan");
-      return [];
-    case "skip":
-      await strike(scope, factId, "Skip");
-      return [];
-    case "photo":
-      await strike(scope, factId, "Photo");
-      return [];
-    default:
-      return assertNever(kind);
-  }
 }

@@ -1,4 +1,3 @@
-import { TZDate } from "@date-fns/tz";
 import { format } from "date-fns";
 import type { Day } from "@/core/climate/days";
 import { daysBetween } from "@/core/climate/days";
@@ -31,9 +30,4 @@ export function fromToday(day: Day, today: Day): string {
 export function dayCount(days: number): string {
   const rounded = Math.round(days * 10) / 10;
   return rounded === 1 ? "1 day" : `${rounded} days`;
-}
-
-/** The wall time of an instant in a time zone, as a form field wants it: "2026-12-12T19:05". */
-export function wallTime(instant: Date, timeZone: string): string {
-  return format(new TZDate(instant, timeZone), "yyyy-MM-dd'T'HH:mm");
 }

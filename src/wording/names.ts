@@ -1,4 +1,6 @@
-import type { OutcomeId, PlaceKind } from "@/core/facts/deeds";
+import type { PlaceKind } from "@/core/facts/deeds";
+import type { OutcomeId } from "@/core/facts/kinds/closing";
+import type { ReadingSource } from "@/core/facts/kinds/reading";
 import type { SeverityId } from "@/core/inspection/severity";
 import type { ToolId } from "@/core/inspection/tools";
 import type { IngredientId, MixId } from "@/core/mixing/mixes";
@@ -91,6 +93,11 @@ export const smellNames: Record<Remedy["smell"], string> = {
   slight: "slight smell",
   sharp: "sharp smell, soon gone",
   strong: "strong smell for days",
+};
+
+export const readingSourceNames: Record<ReadingSource, string> = {
+  about: "About so much, day and night, from then on",
+  thermometer: "A thermometer showed it at that moment",
 };
 
 export const toolNames: Record<ToolId, string> = {

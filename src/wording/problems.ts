@@ -1,34 +1,81 @@
 import { z } from "zod";
+import type { Day } from "@/core/climate/days";
 import type { FieldCode } from "@/core/fields";
+import type { LabelObjection } from "@/core/planning/course";
+import type { Objection } from "@/core/suitability/suitability";
+import { objectionSentences } from "./cautions";
+import { dayAndYear, dayCount, dayInWords } from "./dates";
+import { remedyNames, techniqueNames } from "./names";
 
 /** Codes of what an operation refuses; the same codes as its outcome carries. */
-export const problemSentences = {
+const problemSentences = {
   in_future: "This lies in the future. Write down only what has happened.",
   before_case: "This is before the case began. Check the day.",
+  before_last_find: "Something was found after this. Close the case on that day or later.",
+  before_it_came: "The plant had not come by then. Check the day, or the day on its label.",
+  so_long_ago: "That is more than two years ago. Check the year.",
+  too_far_ahead: "That is more than two years ahead. Check the year.",
   unknown: "This is no longer there. Go back and choose again.",
   code_taken: "Another plant bears this code. Choose a free one.",
+  code_twice: "This code stands here twice. Choose another for one of them.",
   not_apart_place: "Choose an isolation place, or a bag.",
   same_place: "The plant stands there already. Choose another place.",
   case_closed: "This case is closed. A new find opens a new one.",
   already_voided: "This has been struck out already.",
   step_taken: "This step has been carried out already. Choose another, or none.",
   advised_against: "Not on this plant.",
+  against_label: "This goes against what the remedy bears.",
   archived: "This plant is archived. Bring it back first.",
   twice_same_pest: "The same pest is named twice. Put the animals together in one line.",
   spot_not_there: "This growth form does not have that spot.",
   parent_not_room: "Choose a room for it to stand in, or none for a room.",
+  not_on_place: "This can be done to a plant only. Open the plant and write it down there.",
+  no_temperature: "Say about how warm it is there, or choose a room for it to stand in.",
+  no_such_zone: "There is no such time zone. Europe/Lisbon is one.",
+  only_demo: "Only the demo can be reset or removed.",
   no_plants: "No plant is in it. Choose another round.",
   photo_too_large: "This photo is larger than 10 MB. Choose a smaller one.",
   no_photo: "This is not a photo that can be read. Choose a JPEG, PNG or WebP file.",
   too_many_photos: "This look has 12 photos already. Strike one out first.",
-  still_in_use: "This cannot be struck out: other records rest on it.",
+  still_in_use: "This cannot be struck out: it is the last of its kind, and something must stand there.",
 } as const;
+
+interface Told {
+  readonly code: keyof typeof problemSentences;
+  readonly objections?: readonly Objection[];
+  readonly label?: readonly LabelObjection[];
+  readonly day?: Day;
+}
+
+/** What an operation refused, in words: what is wrong, why, and what would be right. */
+export function problemInWords({ code, objections = [], label = [], day }: Told): string {
+  if (code === "so_long_ago" && day)
+    return `Really ${day.slice(0, 4)}? That is more than two years ago. Check the year.`;
+  if (code === "before_it_came" && day)
+    return `The plant came on ${dayAndYear(day)}. Check the day here, or the day on its label.`;
+  const reasons = objections.filter((o) => o.level === "refuse").map((o) => objectionSentences[o.code]);
+  return [problemSentences[code], ...reasons, ...label.map(labelSentence)].join(" ");
+}
+
+/** What a remedy's label, or common practice where it has none, has against dates. */
+export function labelSentence(objection: LabelObjection): string {
+  const name = remedyNames[objection.remedy];
+  switch (objection.code) {
+    case "technique_not_taken":
+      return `${name} is not put on like that (${techniqueNames[objection.technique].toLowerCase()}).`;
+    case "too_close":
+      return `${name} wants ${dayCount(objection.days)} between two times: ${dayInWords(objection.before)} and ${dayInWords(objection.after)} are closer.`;
+    case "too_often":
+      return `${name} is put on ${objection.most} times in a course at most; this would be ${objection.times}.`;
+  }
+}
 
 const fieldSentences: Record<FieldCode, string> = {
   required: "Fill this in.",
   not_a_number: "Write a number, such as 250 or 0.5.",
   not_a_day: "Write a day of the calendar.",
   not_a_time: "Write a day and a time.",
+  day_out_of_range: "Nobody was keeping a record then. Check the year.",
   control_characters: "This holds characters that cannot be shown. Type it again.",
   not_ascending: "Dates go forward, each only once.",
   no_such_zone: "There is no such time zone. Europe/Lisbon is one.",
@@ -58,6 +105,7 @@ export function zodSentence(issue: z.core.$ZodRawIssue): string | undefined {
       return issue.errors?.[0]?.[0]?.message ?? CHOOSE;
     case "invalid_value":
     case "invalid_format":
+    case "invalid_key":
       return CHOOSE;
     default:
       return undefined;

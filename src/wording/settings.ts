@@ -1,3 +1,4 @@
+import type { Belonging } from "@/core/facts/settings";
 import type { SpoonSet } from "@/core/units/spoons";
 
 export const spoonSetNames: Record<SpoonSet, string> = {
@@ -9,3 +10,9 @@ export const spoonSetNames: Record<SpoonSet, string> = {
 export const unitNames = { metric: "Metric", us: "US" } as const;
 
 export const hemisphereNames = { north: "North", south: "South" } as const;
+
+export const belongingNames: Record<Belonging, string> = {
+  lamp: "A lamp",
+  loupe: "A loupe",
+  cards: "Sticky cards",
+};

@@ -1,4 +1,5 @@
-import type { SkipReason, WalkScope } from "@/core/facts/deeds";
+import type { WalkScope } from "@/core/facts/deeds";
+import type { SkipReason } from "@/core/facts/kinds/skip";
 import type { WalkGroup } from "@/core/walk/order";
 import type { Round } from "@/core/walk/places";
 

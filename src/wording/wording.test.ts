@@ -1,8 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { z } from "zod";
 import { day } from "@/core/climate/days";
-import * as deeds from "@/core/facts/deeds";
-import { decimal, localTime, orNothing, requiredText, text, whole } from "@/core/fields";
+import { recordLook } from "@/core/facts/kinds/look";
+import { movePlant } from "@/core/facts/kinds/placement";
+import { adoptPlan } from "@/core/facts/kinds/programme";
+import { decimal, moment, orNothing, requiredText, text, whole } from "@/core/fields";
 import { pestIds } from "@/core/pests/pests";
 import { pestOf } from "@/core/pests/pests";
 import { repeatBounds } from "@/core/planning/bounds";
@@ -84,23 +86,14 @@ describe("problems, in the words a keeper reads", () => {
     ["endless", decimal(1, 5), "Infinity", "Write a number, such as 250 or 0.5."],
     ["a part where a whole belongs", whole(1, 5), "2.5", "Write a whole number."],
     ["a field that may be empty, filled wrongly", orNothing(whole(1, 5)), "9", "It must be 5 or less."],
-    ["no time", localTime, "2026-02-30T10:00", "Write a day and a time."],
-    ["a pest that is none", deeds.recordLook.shape.tool, "telescope", "Choose one of the list."],
-    ["an id that is none", deeds.movePlant.shape.placeId, "shelf", "Choose one of the list."],
-    ["something missing", deeds.movePlant.shape.at, undefined, "Fill this in."],
-    ["nothing chosen", deeds.recordLook.shape.spots, [], "Choose at least one."],
-    [
-      "too many",
-      deeds.adoptPlan.shape.dates,
-      Array.from({ length: 25 }, (_, i) => `2026-01-${i + 1}`),
-      "Choose at most 24.",
-    ],
-    [
-      "dates that go back",
-      deeds.adoptPlan.shape.dates,
-      ["2026-01-02", "2026-01-01"],
-      "Dates go forward, each only once.",
-    ],
+    ["no time", moment, "2026-02-30T10:00+00:00", "Write a day and a time."],
+    ["a time without its offset", moment, "2026-02-28T10:00", "Write a day and a time."],
+    ["a pest that is none", recordLook.shape.tool, "telescope", "Choose one of the list."],
+    ["an id that is none", movePlant.shape.placeId, "shelf", "Choose one of the list."],
+    ["something missing", movePlant.shape.at, undefined, "Fill this in."],
+    ["nothing chosen", recordLook.shape.spots, [], "Choose at least one."],
+    ["too many", adoptPlan.shape.dates, Array.from({ length: 25 }, (_, i) => `2026-01-${i + 1}`), "Choose at most 24."],
+    ["dates that go back", adoptPlan.shape.dates, ["2026-01-02", "2026-01-01"], "Dates go forward, each only once."],
   ])("%s", (_why, schema, input, expected) => {
     const messages = said(schema, input);
     if (expected === "") expect(messages).toBeNull();

@@ -1,27 +1,65 @@
 "use client";
 
+import Link from "next/link";
 import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
-import { outbox } from "./outbox";
+import { outbox, type Held, type Trouble } from "./outbox";
 import { useOutbox } from "./useOutbox";
+
+const whys: Record<Trouble, string> = {
+  line: "No connection",
+  server: "The server has trouble of its own just now",
+  stranger: "Something else answers in the place of Wary Petal: sign in to the network",
+};
+const kinds: Record<Held["deed"]["kind"], string> = {
+  look: "Look",
+  skip: "Left out",
+  apart: "Set apart",
+  void: "Taken back",
+  end: "End of the walk",
+  photo: "Photo",
+};
 
 /** Says what is kept in this browser and not yet with the server, and what the server would not take. Sends it meanwhile. */
 export function NotSentYet() {
-  const { waiting, refused, cutOff } = useOutbox();
+  const { held, trouble, unkept } = useOutbox();
+  const waiting = held.filter((one) => one.state === "waiting");
+  const others = held.filter((one) => one.state !== "waiting");
   return (
     <div className="not-sent" aria-live="polite">
-      {cutOff && waiting.length > 0 && (
+      {trouble && waiting.length > 0 && (
         <Alert variant="warning" className="mb-0 py-2">
-          No connection: {waiting.length === 1 ? "1 entry is" : `${waiting.length} entries are`} kept in this browser
+          {whys[trouble]}: {waiting.length === 1 ? "1 entry is" : `${waiting.length} entries are`} kept in this browser
           and sent when it is back.
         </Alert>
       )}
-      {refused.map((one) => (
-        <Alert key={one.id} variant="danger" className="mb-0 py-2 d-flex gap-2 align-items-center">
-          <span className="flex-grow-1">Not saved: {one.message}</span>
-          <Button size="sm" variant="outline-primary" onClick={() => outbox.dismiss(one.id)}>
-            Seen
-          </Button>
+      {unkept && held.length > 0 && (
+        <Alert variant="danger" className="mb-0 py-2">
+          This browser keeps nothing: do not close this page before everything has been sent.
+        </Alert>
+      )}
+      {others.map((one) => (
+        <Alert key={one.id} variant="danger" className="mb-0 py-2">
+          <div>
+            <strong>{one.state === "stuck" ? "Not saved yet" : "Not saved"}</strong>: {kinds[one.deed.kind]}
+            {one.about && `, ${one.about}`}. {one.message}
+          </div>
+          <div className="d-flex flex-wrap gap-2 mt-1">
+            {one.deed.kind === "look" && (
+              <Link
+                className="btn btn-sm btn-outline-primary"
+                href={`/plants/${one.deed.input.plantId}/look?kept=${one.id}`}
+              >
+                Mend it
+              </Link>
+            )}
+            <Button size="sm" variant="outline-primary" onClick={() => outbox.again(one.id)}>
+              Try again
+            </Button>
+            <Button size="sm" variant="outline-danger" onClick={() => outbox.drop(one.id)}>
+              Drop it
+            </Button>
+          </div>
         </Alert>
       ))}
     </div>

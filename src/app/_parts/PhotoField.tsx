@@ -3,17 +3,19 @@
 import { useState } from "react";
 import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
-import { PHOTO_LIMIT_MB } from "@/core/facts/deeds";
+import { PHOTO_LIMIT_MB } from "@/core/facts/kinds/photo";
+import { useCollection } from "@/ui/shell/Collection";
 import { outbox } from "./outbox";
 
 /** Takes or chooses a photo and keeps it with a look. One that is too large is refused before it is sent. */
-export function PhotoField({ lookId, label }: { lookId: string; label: string }) {
+export function PhotoField({ lookId, label, about }: { lookId: string; label: string; about: string }) {
+  const { id: collectionId } = useCollection();
   const [said, setSaid] = useState<{ readonly wrong: boolean; readonly text: string } | null>(null);
   const choose = (file: File | undefined) => {
     if (!file) return;
     if (file.size > PHOTO_LIMIT_MB * 1024 * 1024)
       return setSaid({ wrong: true, text: `This photo is larger than ${PHOTO_LIMIT_MB} MB. Choose a smaller one.` });
-    outbox.add({ kind: "photo", input: { id: uuidv7(), lookId, photo: file } });
+    outbox.addPhoto({ id: uuidv7(), lookId }, file, { collectionId, about, byClock: false });
     setSaid({ wrong: false, text: "The photo is kept with the look." });
   };
   return (

@@ -1,9 +1,18 @@
 "use server";
 
+import { takeReading as takeReadingShape } from "@/core/facts/kinds/reading";
+import { recordAct as recordActShape } from "@/core/facts/kinds/act";
+import { closeCase as closeCaseShape } from "@/core/facts/kinds/closing";
+import { recordLook as recordLookShape } from "@/core/facts/kinds/look";
+import { movePlant as movePlantShape, setApart as setApartShape } from "@/core/facts/kinds/placement";
+import { adoptPlan as adoptPlanShape } from "@/core/facts/kinds/programme";
 import * as deeds from "@/core/facts/deeds";
+import { now } from "@/clock";
 import { databaseUrl } from "@/env";
+import { askFor } from "@/jobs/jobs";
+import { beginCollection } from "@/operations/beginCollection";
 import { addPlace } from "@/operations/addPlace";
-import { addPlant } from "@/operations/addPlant";
+import { addPlant, addPlants } from "@/operations/addPlants";
 import { adoptPlan } from "@/operations/adoptPlan";
 import { archivePlant } from "@/operations/archivePlant";
 import { changeSettings } from "@/operations/changeSettings";
@@ -11,35 +20,74 @@ import { closeCase } from "@/operations/closeCase";
 import { editPlace } from "@/operations/editPlace";
 import { editPlant } from "@/operations/editPlant";
 import { movePlant } from "@/operations/movePlant";
-import { askForRebuild } from "@/operations/rebuild";
+import { recordAct } from "@/operations/recordAct";
 import { recordLook } from "@/operations/recordLook";
-import { recordTreatment } from "@/operations/recordTreatment";
 import { setApart } from "@/operations/setApart";
 import { startWalk } from "@/operations/startWalk";
+import { takeReading } from "@/operations/takeReading";
 import { voidFact } from "@/operations/voidFact";
 import type { DeedResult } from "@/ui/fields/deedResult";
-import { deed } from "./deed";
+import { DEMO_ID, loadDemo, removeDemo, resetDemo } from "../../../demo/loadDemo";
+import { asked } from "./context";
+import { attempt, deed, readForm } from "./deed";
 
-/** One door per deed. Whatever comes in is unknown until its schema has read it. */
+/** One door per deed. Which collection it is for comes with it; whatever comes in is unknown until its schema has read it. */
 
-export const addPlaceAction = async (input: unknown) => deed(deeds.addPlace, addPlace, input);
-export const editPlaceAction = async (input: unknown) => thenRebuild(await deed(deeds.editPlace, editPlace, input));
-export const addPlantAction = async (input: unknown) => deed(deeds.addPlant, addPlant, input);
-export const editPlantAction = async (input: unknown) => deed(deeds.editPlant, editPlant, input);
-export const archivePlantAction = async (input: unknown) => deed(deeds.archivePlant, archivePlant, input);
-export const movePlantAction = async (input: unknown) => deed(deeds.movePlant, movePlant, input);
-export const setApartAction = async (input: unknown) => deed(deeds.setApart, setApart, input);
-export const recordLookAction = async (input: unknown) => deed(deeds.recordLook, recordLook, input);
-export const startWalkAction = async (input: unknown) => deed(deeds.startWalk, startWalk, input);
-export const adoptPlanAction = async (input: unknown) => deed(deeds.adoptPlan, adoptPlan, input);
-export const recordTreatmentAction = async (input: unknown) => deed(deeds.recordTreatment, recordTreatment, input);
-export const closeCaseAction = async (input: unknown) => deed(deeds.closeCase, closeCase, input);
-export const voidFactAction = async (input: unknown) => deed(deeds.voidFact, voidFact, input);
-export const changeSettingsAction = async (input: unknown) =>
-  thenRebuild(await deed(deeds.changeSettings, changeSettings, input));
+export const addPlaceAction = async (c: string, input: unknown) => deed(c, deeds.addPlace, addPlace, input);
+export const editPlaceAction = async (c: string, input: unknown) => deed(c, deeds.editPlace, editPlace, input);
+export const addPlantAction = async (c: string, input: unknown) => deed(c, deeds.addPlant, addPlant, input);
+export const addPlantsAction = async (c: string, input: unknown) => deed(c, deeds.addPlants, addPlants, input);
+export const startWalkAction = async (c: string, input: unknown) => deed(c, deeds.startWalk, startWalk, input);
 
-/** These may touch more cases than somebody may wait for: a job judges the rest. */
-async function thenRebuild(result: DeedResult): Promise<DeedResult> {
-  if (result.ok) await askForRebuild(databaseUrl());
+/** What follows bears on how cases are judged: jobs do that, and nobody waits for them. */
+export const takeReadingAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, takeReadingShape, takeReading, input));
+export const editPlantAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, deeds.editPlant, editPlant, input));
+export const archivePlantAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, deeds.archivePlant, archivePlant, input));
+export const movePlantAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, movePlantShape, movePlant, input));
+export const setApartAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, setApartShape, setApart, input));
+export const recordLookAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, recordLookShape, recordLook, input));
+export const adoptPlanAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, adoptPlanShape, adoptPlan, input));
+export const recordActAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, recordActShape, recordAct, input));
+export const closeCaseAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, closeCaseShape, closeCase, input));
+export const voidFactAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, deeds.voidFact, voidFact, input));
+export const changeSettingsAction = async (c: string, input: unknown): Promise<DeedResult> => {
+  const result = await deed(c, deeds.changeSettings, changeSettings, input);
+  if (result.ok) await askFor(databaseUrl(), "derive");
+  return thenJudge(result);
+};
+
+/** A collection that is being begun belongs to none yet. */
+export async function beginCollectionAction(_none: string, input: unknown): Promise<DeedResult> {
+  const read = readForm(deeds.beginCollection, input);
+  if (!read.ok) return read;
+  const { device: actor } = await asked();
+  return attempt(() => beginCollection(databaseUrl(), { actor, now: now() }, read.data));
+}
+
+/** The demo is shown, put back to its first day, or removed with everything in it. */
+export async function demoAction(_none: string, input: unknown): Promise<DeedResult> {
+  const read = readForm(deeds.aboutDemo, input);
+  if (!read.ok) return read;
+  const result = await attempt(async () => {
+    if (read.data.what === "show") await loadDemo(databaseUrl(), now());
+    if (read.data.what === "reset") await resetDemo(databaseUrl(), now());
+    if (read.data.what === "remove") await removeDemo(databaseUrl());
+    return { ok: true, value: { id: DEMO_ID } };
+  });
+  return thenJudge(result);
+}
+
+async function thenJudge(result: DeedResult): Promise<DeedResult> {
+  if (result.ok) await askFor(databaseUrl(), "judge");
   return result;
 }

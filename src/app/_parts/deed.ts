@@ -4,26 +4,33 @@ import type { z } from "zod";
 import type { Context } from "@/operations/context";
 import type { Outcome, Problem } from "@/operations/outcome";
 import type { DeedResult } from "@/ui/fields/deedResult";
-import { objectionSentences } from "@/wording/cautions";
-import { problemSentences } from "@/wording/problems";
-import { currentContext } from "./context";
+import { problemInWords } from "@/wording/problems";
+import { asked, contextFor } from "./context";
+import { within } from "./kept";
 
 const TROUBLE = "It could not be saved just now. What you typed is still here; press again in a moment.";
 
-/** Reads a form with its schema, does the deed, and puts whatever is wrong into words. */
-export async function deed<S extends z.ZodType, T extends object>(
+/** Reads a form with its schema; what is wrong is in words, each at its field. */
+export function readForm<S extends z.ZodType>(
   schema: S,
-  operation: (context: Context, input: z.output<S>) => Promise<Outcome<T>>,
   input: unknown,
-): Promise<DeedResult> {
+): { readonly ok: true; readonly data: z.output<S> } | Extract<DeedResult, { ok: false }> {
   const read = schema.safeParse(input);
-  if (!read.success) {
-    return { ok: false, problems: read.error.issues.map(({ path, message }) => ({ path: path.join("."), message })) };
-  }
+  if (read.success) return { ok: true, data: read.data };
+  return { ok: false, problems: read.error.issues.map(({ path, message }) => ({ path: path.join("."), message })) };
+}
+
+/** Nobody waits for ever: what was begun may still come to its end, and sending it again does it once. ms. */
+const PATIENCE_MS = 20_000;
+
+/** Does something and puts whatever is wrong into words; what nobody foresaw may be tried again. */
+export async function attempt<T extends object>(work: () => Promise<Outcome<T>>): Promise<DeedResult> {
   try {
-    const outcome = await operation(await currentContext(), read.data);
-    if (!outcome.ok) return { ok: false, problems: outcome.problems.map(inWords) };
-    revalidatePath("/", "layout");
+    const outcome = await within(PATIENCE_MS, work());
+    if (!outcome.ok) {
+      const done = outcome.problems.every(({ code }) => code === "already_voided");
+      return { ok: false, ...(done && { done }), problems: outcome.problems.map(inWords) };
+    }
     return { ok: true, value: { ...outcome.value } as Record<string, unknown> };
   } catch (error) {
     // The keeper needs to know that nothing was saved; whoever runs the server needs to know why.
@@ -32,7 +39,32 @@ export async function deed<S extends z.ZodType, T extends object>(
   }
 }
 
-function inWords({ path, code, objections }: Problem): { path: string; message: string } {
-  const reasons = (objections ?? []).filter((o) => o.level === "refuse").map((o) => objectionSentences[o.code]);
-  return { path, message: [problemSentences[code], ...reasons].join(" ") };
+/** Reads a form with its schema and does the deed in the collection it was made for. */
+export async function deed<S extends z.ZodType, T extends object>(
+  collectionId: unknown,
+  schema: S,
+  operation: (context: Context, input: z.output<S>) => Promise<Outcome<T>>,
+  input: unknown,
+): Promise<DeedResult> {
+  const read = readForm(schema, input);
+  if (!read.ok) return read;
+  const result = await attempt(async () => {
+    const context = await contextOfDeed(collectionId);
+    return context ? operation(context, read.data) : gone;
+  });
+  if (result.ok) revalidatePath("/", "layout");
+  return result;
+}
+
+/** The context of the collection a deed names; null where it is no longer there. */
+export async function contextOfDeed(collectionId: unknown): Promise<Context | null> {
+  const { device } = await asked();
+  const context = typeof collectionId === "string" ? await contextFor({ collectionId, device }) : null;
+  return context?.collection.id === collectionId ? context : null;
+}
+
+const gone = { ok: false, problems: [{ path: "", code: "unknown" }] } as const;
+
+function inWords(problem: Problem): { path: string; message: string } {
+  return { path: problem.path, message: problemInWords(problem) };
 }

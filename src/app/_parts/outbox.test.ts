@@ -1,124 +1,259 @@
+import "fake-indexeddb/auto";
+import { IDBFactory } from "fake-indexeddb";
+import { openDB } from "idb";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Kept } from "./outbox";
+import type { SentLater } from "@/core/facts/sentLater";
+import type { Label } from "./outbox";
 
-const walk = "019b0000-0000-7000-8000-000000000001";
-const plant = "019b0000-0000-7000-8000-000000000002";
-const look = (n: number): Kept => ({
+const id = (n: number) => `019b0000-0000-7000-8000-${String(n).padStart(12, "0")}`;
+const plant = id(2);
+const label: Label = { collectionId: id(900), about: "L04 Lemon", byClock: true };
+const look = (n: number, at = "2026-11-24T18:00:00+00:00"): SentLater => ({
   kind: "look",
-  input: {
-    id: `019b0000-0000-7000-8000-00000000010${n}`,
-    plantId: plant,
-    walkId: walk,
-    at: "2026-11-24T18:00",
-    tool: "lamp",
-    spots: ["axil"],
-    note: "",
-    finds: [],
-  },
+  input: { id: id(n), plantId: plant, walkId: id(1), at, tool: "lamp", spots: ["axil"], note: "", finds: [] },
 });
-const takeBack: Kept = { kind: "void", input: { kind: "look", factId: plant, reason: "?" } };
+const takeBack = (n: number): SentLater => ({ kind: "void", input: { kind: "look", factId: id(n), reason: "?" } });
 const json = (body: object, status = 200) => new Response(JSON.stringify(body), { status });
 const done = () => json({ ok: true, value: {} });
-const refused = (message: string) => json({ ok: false, problems: [{ path: "", message }] });
+const refused = (message: string, more = {}) => json({ ok: false, ...more, problems: [{ path: "", message }] }, 422);
+const troubled = () => json({ ok: false, retry: true, problems: [{ path: "", message: "Not just now." }] }, 503);
 
-/** Every test has an outbox of its own, in a page without a store: it keeps things as long as the page lives. */
+/** Every test has an outbox of its own in a browser of its own. */
 describe("what is kept until it is sent", () => {
   const answers = vi.fn<(url: string, init: RequestInit) => Promise<Response>>();
   let online = () => {};
   let outbox: typeof import("./outbox").outbox;
-  beforeEach(async () => {
+
+  /** Opens the page: again, for one that was closed. */
+  const open = async () => {
+    vi.clearAllTimers();
     vi.resetModules();
-    vi.useFakeTimers();
+    ({ outbox } = await import("./outbox"));
+    outbox.subscribe(() => {});
+    await settle();
+  };
+  /** Lets the store and the answers have their turns, which take no time here. */
+  const settle = async () => {
+    for (let turn = 0; turn < 40; turn++) {
+      await new Promise((resolve) => setImmediate(resolve));
+      await vi.advanceTimersByTimeAsync(0);
+    }
+  };
+  const pass = async (ms: number) => {
+    for (let passed = 0; passed < ms; passed += 500) {
+      await vi.advanceTimersByTimeAsync(Math.min(500, ms - passed));
+      await settle();
+    }
+  };
+  beforeEach(async () => {
+    globalThis.indexedDB = new IDBFactory();
+    vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout", "Date"] });
     answers.mockReset();
     vi.stubGlobal("fetch", answers);
     vi.stubGlobal("addEventListener", (_name: string, listener: () => void) => (online = listener));
     vi.spyOn(console, "error").mockImplementation(() => {});
-    ({ outbox } = await import("./outbox"));
-    outbox.subscribe(() => {});
-    await vi.advanceTimersByTimeAsync(0);
+    await open();
   });
   afterEach(() => {
     vi.useRealTimers();
     vi.unstubAllGlobals();
     vi.restoreAllMocks();
   });
-  const settle = () => vi.advanceTimersByTimeAsync(0);
   const sentIds = () =>
-    answers.mock.calls.map(([, init]) => (JSON.parse(init.body as string) as { input: { id: string } }).input.id);
+    answers.mock.calls.map(([, init]) => {
+      const { input } = JSON.parse(init.body as string) as SentLater;
+      return "id" in input ? input.id : "factId" in input ? input.factId : "";
+    });
+  const held = () => outbox.current().held.map((one) => [one.state, (one.deed.input as { id?: string }).id]);
 
-  it("goes out one after the other, in the order in which it was pressed", async () => {
+  it("goes out one after the other, in the order in which it was pressed, each for its own collection", async () => {
     let release = () => {};
     answers.mockImplementationOnce(() => new Promise((resolve) => (release = () => resolve(done()))));
     answers.mockImplementation(async () => done());
-    [1, 2, 3].forEach((n) => outbox.add(look(n)));
+    [1, 2, 3].forEach((n) => outbox.add(look(n), label));
     await settle();
     expect(answers).toHaveBeenCalledTimes(1);
-    expect(outbox.current().waiting).toHaveLength(3);
+    expect(answers.mock.calls[0]![1].headers).toMatchObject({ "x-collection": label.collectionId });
+    expect(outbox.current().held).toHaveLength(3);
     release();
     await settle();
-    expect(sentIds()).toEqual([1, 2, 3].map((n) => `019b0000-0000-7000-8000-00000000010${n}`));
-    expect(outbox.current()).toMatchObject({ waiting: [], refused: [], cutOff: false });
+    expect(sentIds()).toEqual([1, 2, 3].map(id));
+    expect(outbox.current()).toMatchObject({ held: [], trouble: null });
     expect(outbox.current().sent).toHaveLength(3);
+  });
+
+  it("is there again when the page is opened again, and is sent once", async () => {
+    answers.mockRejectedValue(new TypeError("no line"));
+    outbox.add(look(1), label);
+    await settle();
+    answers.mockReset();
+    answers.mockImplementation(async () => done());
+    await open();
+    expect(sentIds()).toEqual([id(1)]);
+    await open();
+    expect(sentIds()).toEqual([id(1)]);
+    expect(outbox.current().held).toEqual([]);
   });
 
   it("waits longer and longer while nothing gets through, and goes at once when the connection is back", async () => {
     answers.mockRejectedValue(new TypeError("no line"));
-    outbox.add(look(1));
+    outbox.add(look(1), label);
     await settle();
-    expect(outbox.current()).toMatchObject({ cutOff: true, waiting: [{}] });
-    await vi.advanceTimersByTimeAsync(1000);
+    expect(outbox.current()).toMatchObject({ trouble: "line", held: [{ state: "waiting" }] });
+    await pass(1000);
     expect(answers).toHaveBeenCalledTimes(2);
-    await vi.advanceTimersByTimeAsync(1000);
+    await pass(1000);
     expect(answers).toHaveBeenCalledTimes(2);
-    await vi.advanceTimersByTimeAsync(1000);
+    await pass(1100);
     expect(answers).toHaveBeenCalledTimes(3);
     answers.mockImplementation(async () => done());
     online();
     await settle();
-    expect(outbox.current()).toMatchObject({ cutOff: false, waiting: [] });
+    expect(outbox.current()).toMatchObject({ trouble: null, held: [] });
   });
 
-  it("keeps what the server has trouble with, or what is no answer of the server's at all", async () => {
-    answers.mockImplementationOnce(async () => json({ ok: false, retry: true, problems: [] }, 503));
+  it("tells a line that is cut from a server in trouble and from somebody else who answers", async () => {
     answers.mockImplementationOnce(async () => new Response("<html>sign in to this network</html>"));
+    answers.mockImplementationOnce(async () => new Response("<html>bad gateway</html>", { status: 502 }));
     answers.mockImplementation(async () => done());
-    outbox.add(look(1));
+    outbox.add(look(1), label);
     await settle();
-    expect(outbox.current().waiting).toHaveLength(1);
-    await vi.advanceTimersByTimeAsync(1000);
-    expect(outbox.current().waiting).toHaveLength(1);
-    await vi.advanceTimersByTimeAsync(2000);
-    expect(outbox.current()).toMatchObject({ waiting: [], sent: [{}] });
+    expect(outbox.current()).toMatchObject({ trouble: "stranger", held: [{ state: "waiting" }] });
+    await pass(1000);
+    expect(outbox.current()).toMatchObject({ trouble: "server", held: [{ state: "waiting" }] });
+    await pass(2100);
+    expect(outbox.current()).toMatchObject({ trouble: null, held: [], sent: [{}] });
   });
 
-  it("tells what the server would not take, goes on with the rest, and forgets it when it has been seen", async () => {
+  it("what is refused is kept, with what it is about and why, over the page's end; the others go on", async () => {
     answers.mockImplementationOnce(async () => refused("This plant is archived."));
-    answers.mockImplementationOnce(async () => new Response("Too large.", { status: 413 }));
+    answers.mockImplementationOnce(async () => new Response("", { status: 413 }));
     answers.mockImplementation(async () => done());
-    [1, 2, 3].forEach((n) => outbox.add(look(n)));
+    [1, 2, 3].forEach((n) => outbox.add(look(n), label));
     await settle();
-    const state = outbox.current();
-    expect(state.refused.map((one) => one.message)).toEqual([
-      "This plant is archived.",
-      "The server refused it (413).",
+    expect(outbox.current().sent).toHaveLength(1);
+    await open();
+    expect(outbox.current().held.map((one) => [one.state, one.about, one.message])).toEqual([
+      ["refused", "L04 Lemon", "This plant is archived."],
+      ["refused", "L04 Lemon", "It is too large."],
     ]);
-    expect(state.sent).toHaveLength(1);
-    state.refused.forEach((one) => outbox.dismiss(one.id));
-    expect(outbox.current().refused).toEqual([]);
-  });
-
-  it("what cannot be taken back because it never was there is taken back", async () => {
-    answers.mockImplementation(async () => refused("This is no longer there."));
-    outbox.add(takeBack);
+    // One is tried again, since the plant has been brought back; the other is dropped.
+    const [first, second] = outbox.current().held;
+    outbox.again(first!.id);
+    outbox.drop(second!.id);
     await settle();
-    expect(outbox.current()).toMatchObject({ refused: [], waiting: [], sent: [{}] });
+    expect(outbox.current().held).toEqual([]);
+    expect(sentIds().at(-1)).toBe(id(1));
+    await open();
+    expect(outbox.current().held).toEqual([]);
   });
 
-  it("a photo goes to its look as it is", async () => {
+  it("what the server has trouble with time and again lets the others pass, and is tried now and then", async () => {
+    answers.mockImplementation(async (_url, init) =>
+      (init.body as string).includes(`"id":"${id(1)}"`) ? troubled() : done(),
+    );
+    [1, 2].forEach((n) => outbox.add(look(n), label));
+    await settle();
+    expect(held()).toEqual([
+      ["waiting", id(1)],
+      ["waiting", id(2)],
+    ]);
+    await pass(20_000);
+    expect(held()).toEqual([["stuck", id(1)]]);
+    answers.mockImplementation(async () => done());
+    await pass(61_000);
+    expect(held()).toEqual([]);
+  });
+
+  it("a server with trouble of its own does not make everything stuck", async () => {
+    answers.mockImplementation(async () => troubled());
+    [1, 2, 3].forEach((n) => outbox.add(look(n), label));
+    await pass(60_000);
+    expect(held().filter(([state]) => state === "stuck")).toHaveLength(1);
+    expect(outbox.current().trouble).toBe("server");
+    answers.mockImplementation(async () => done());
+    online();
+    await pass(70_000);
+    expect(held()).toEqual([]);
+  });
+
+  it("what has not been sent is taken back by forgetting it; what is on its way is taken back after it", async () => {
+    let release = () => {};
+    answers.mockImplementationOnce(() => new Promise((resolve) => (release = () => resolve(done()))));
+    answers.mockImplementation(async () => done());
+    [1, 2].forEach((n) => outbox.add(look(n), label));
+    await settle();
+    outbox.add(takeBack(1), label);
+    outbox.add(takeBack(2), label);
+    release();
+    await settle();
+    expect(answers.mock.calls.map(([, init]) => (JSON.parse(init.body as string) as SentLater).kind)).toEqual([
+      "look",
+      "void",
+    ]);
+    expect(sentIds()).toEqual([id(1), id(1)]);
+  });
+
+  it("taken back already is taken back; what cannot be taken back is told", async () => {
+    answers.mockImplementationOnce(async () => refused("This has been struck out already.", { done: true }));
+    answers.mockImplementation(async () => refused("This is no longer there. Go back and choose again."));
+    outbox.add(takeBack(7), label);
+    outbox.add(takeBack(8), label);
+    await settle();
+    expect(outbox.current()).toMatchObject({ sent: [{}], held: [{ state: "refused" }] });
+  });
+
+  it("a photo waits for its look, goes to it as it is, and is not held in memory", async () => {
+    answers.mockImplementationOnce(async () => refused("This lies in the future."));
     answers.mockImplementation(async () => done());
     const photo = new Blob(["picture"]);
-    outbox.add({ kind: "photo", input: { id: plant, lookId: walk, photo } });
+    outbox.add(look(1), label);
+    outbox.addPhoto({ id: id(50), lookId: id(1) }, photo, label);
     await settle();
-    expect(answers).toHaveBeenCalledWith(`/looks/${walk}/photos/${plant}`, { method: "PUT", body: photo });
+    expect(answers).toHaveBeenCalledTimes(1);
+    expect(JSON.stringify(outbox.current())).not.toContain("picture");
+    outbox.again(outbox.current().held[0]!.id);
+    await settle();
+    const [url, init] = answers.mock.calls.at(-1)!;
+    expect(url).toBe(`/looks/${id(1)}/photos/${id(50)}`);
+    expect(await (init.body as Blob).text()).toBe("picture");
+    expect(outbox.current().held).toEqual([]);
+  });
+
+  it("in a browser that keeps nothing it is kept as long as the page lives, and the page says so", async () => {
+    vi.stubGlobal("indexedDB", undefined);
+    await open();
+    answers.mockRejectedValue(new TypeError("no line"));
+    outbox.add(look(1), label);
+    outbox.addPhoto({ id: id(50), lookId: id(1) }, new Blob(["picture"]), label);
+    await settle();
+    expect(outbox.current()).toMatchObject({ unkept: true, held: [{}, {}] });
+    answers.mockImplementation(async () => done());
+    online();
+    await settle();
+    expect(outbox.current().held).toEqual([]);
+  });
+
+  it("what an earlier version left is carried over: its wall times, its photos, what it had been refused", async () => {
+    globalThis.indexedDB = new IDBFactory();
+    const old = await openDB("wary-petal", 1, {
+      upgrade: (db) => void db.createObjectStore("entries", { keyPath: "id" }),
+    });
+    await old.put("entries", { id: id(61), deed: look(1, "2026-11-24T18:00") });
+    await old.put("entries", { id: id(62), deed: look(2, "2026-11-24T18:05"), message: "This plant is archived." });
+    const photo = new Blob(["picture"]);
+    await old.put("entries", { id: id(63), deed: { kind: "photo", input: { id: id(50), lookId: id(1), photo } } });
+    old.close();
+    answers.mockImplementation(async () => done());
+    vi.resetModules();
+    ({ outbox } = await import("./outbox"));
+    outbox.at({ id: id(901), timeZone: "America/Los_Angeles" });
+    outbox.subscribe(() => {});
+    await settle();
+    const [[, first]] = answers.mock.calls as [[string, RequestInit]];
+    expect(JSON.parse(first.body as string)).toMatchObject({ input: { at: "2026-11-24T18:00:00-08:00" } });
+    expect(first.headers).toMatchObject({ "x-collection": id(901) });
+    expect(await (answers.mock.calls[1]![1].body as Blob).text()).toBe("picture");
+    expect(held()).toEqual([["refused", id(2)]]);
   });
 });

@@ -2,7 +2,10 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { readBenches } from "@/operations/readBenches";
 import type { PlantCard } from "@/core/state/plantCard";
+import { AsOf } from "@/ui/AsOf";
+import { warmthInWords } from "@/wording/warmth";
 import { currentContext } from "../_parts/context";
+import { kept } from "../_parts/kept";
 import { BenchRow, type BenchPlant } from "./_parts/BenchRow";
 
 export const metadata: Metadata = { title: "Benches" };
@@ -21,7 +24,7 @@ const shown = ({ id, code, name, state, petals, apart }: PlantCard): BenchPlant 
 
 export default async function BenchesPage() {
   const context = await currentContext();
-  const rooms = await readBenches(context);
+  const { view: rooms, asOf } = await kept(`${context.collection.id} benches`, () => readBenches(context));
   const counted = new Map<string, number>();
   let sum = 0;
   for (const { place, plants } of rooms.flatMap((room) => room.benches)) {
@@ -31,10 +34,14 @@ export default async function BenchesPage() {
   const before = (placeId: string) => counted.get(placeId) ?? 0;
   return (
     <>
+      <AsOf at={asOf} timeZone={context.collection.timeZone} />
       <div className="d-flex flex-wrap gap-2 align-items-center mb-3">
         <h1 className="me-auto mb-0">Benches</h1>
         <Link className="btn btn-primary" href="/plants/new">
           Add a plant
+        </Link>
+        <Link className="btn btn-outline-primary" href="/plants/several">
+          Add several
         </Link>
         <Link className="btn btn-outline-primary" href="/benches/places/new">
           Add a place
@@ -47,7 +54,7 @@ export default async function BenchesPage() {
             <div key={place.id} className="mb-3">
               {(place.id !== room.id || plants.length > 0 || benches.length === 1) && (
                 <p className="mb-1 small">
-                  <Link href={`/benches/places/${place.id}`}>{place.name}</Link>, {place.meanC} °C,{" "}
+                  <Link href={`/benches/places/${place.id}`}>{place.name}</Link>, {warmthInWords(place.meanC)},{" "}
                   {plants.length === 1 ? "1 plant" : `${plants.length} plants`}
                 </p>
               )}

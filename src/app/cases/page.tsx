@@ -6,20 +6,23 @@ import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
 import { dayAndYear, dayInWords, fromToday } from "@/wording/dates";
 import { outcomeNames, pestNames } from "@/wording/names";
+import { AsOf } from "@/ui/AsOf";
 import { currentContext } from "../_parts/context";
+import { kept } from "../_parts/kept";
 
 export const metadata: Metadata = { title: "Cases" };
 
 export default async function CasesPage() {
   const context = await currentContext();
-  const view = await readCases(context);
+  const { view, asOf } = await kept(`${context.collection.id} cases`, () => readCases(context));
   const day = today(context);
   return (
     <>
+      <AsOf at={asOf} timeZone={context.collection.timeZone} />
       <h1>Cases</h1>
       <Panel title={view.open.length === 0 ? "No open case" : `Open: ${view.open.length}`}>
         <ul className="list-group list-group-flush">
-          {view.open.map(({ found, plant, planned, nextStep }) => (
+          {view.open.map(({ found, plant, planned, next }) => (
             <PlantLine
               key={found.id}
               plant={plant}
@@ -27,8 +30,8 @@ export default async function CasesPage() {
             >
               <span>
                 {!planned && "no plan yet"}
-                {planned && nextStep && `treat ${fromToday(nextStep.dueOn, day)}`}
-                {planned && !nextStep && "treated as planned: look"}
+                {planned && next && `treat ${fromToday(next.on, day)}`}
+                {planned && !next && "treated as planned: look"}
               </span>
               <Link
                 className="btn btn-outline-primary"
@@ -44,15 +47,15 @@ export default async function CasesPage() {
       {view.closed.length > 0 && (
         <Panel title="Closed lately">
           <ul className="list-group list-group-flush">
-            {view.closed.map(({ found, plant, closing }) => (
+            {view.closed.map(({ id, pest, plant, outcome, closedOn }) => (
               <PlantLine
-                key={found.id}
+                key={id}
                 plant={plant}
-                note={`${pestNames[found.pest].toLowerCase()}: ${outcomeNames[closing.outcome].toLowerCase()} on ${dayAndYear(closing.day)}`}
+                note={`${pestNames[pest].toLowerCase()}: ${outcomeNames[outcome].toLowerCase()} on ${dayAndYear(closedOn)}`}
               >
                 <Link
                   className="btn btn-outline-primary"
-                  href={`/cases/${found.id}`}
+                  href={`/cases/${id}`}
                   aria-label={`Open the case of ${plant.code}`}
                 >
                   Open

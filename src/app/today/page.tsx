@@ -1,24 +1,52 @@
 import type { Metadata } from "next";
 import Link from "next/link";
+import type { PlantCard } from "@/core/state/plantCard";
 import { readToday } from "@/operations/readToday";
+import { AsOf } from "@/ui/AsOf";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
 import { dayInWords, fromToday } from "@/wording/dates";
 import { pestNames } from "@/wording/names";
+import { programmeNames } from "@/wording/programmes";
 import { currentContext } from "../_parts/context";
+import { kept } from "../_parts/kept";
 import { SittingCard } from "./_parts/SittingCard";
 
 export const metadata: Metadata = { title: "Today" };
 
+/** Why a look is due, where it is not just the round's turn. */
+function why({ lookDueFor }: PlantCard): string {
+  return lookDueFor === "round" ? "" : `: ${programmeNames[lookDueFor]}`;
+}
+
+/** Where a collection without plants begins. */
+function FirstPlants() {
+  return (
+    <Panel title="There is no plant yet">
+      <p>Write down what stands on your windowsills first: then there is something to look at.</p>
+      <div className="d-flex flex-wrap gap-2">
+        <Link className="btn btn-primary" href="/plants/several">
+          Add several plants
+        </Link>
+        <Link className="btn btn-outline-primary" href="/plants/new">
+          Add one
+        </Link>
+      </div>
+    </Panel>
+  );
+}
+
 export default async function TodayPage() {
   const context = await currentContext();
-  const view = await readToday(context);
+  const { view, asOf } = await kept(`${context.collection.id} today`, () => readToday(context));
   const nothing = view.sittings.length + view.loose.length + view.unplanned.length + view.looksDueCount === 0;
   return (
     <>
+      <AsOf at={asOf} timeZone={context.collection.timeZone} />
       <p className="text-body-secondary mb-0">{context.collection.name}</p>
       <h1>Today, {dayInWords(view.day)}</h1>
-      {nothing && <p className="fs-5">Nothing needs you today.</p>}
+      {nothing && view.plants > 0 && <p className="fs-5">Nothing needs you today.</p>}
+      {view.plants === 0 && <FirstPlants />}
       {view.loose.length > 0 && (
         <Panel title="Infested and not yet set apart" tone="loud">
           <ul className="list-group list-group-flush">
@@ -58,7 +86,11 @@ export default async function TodayPage() {
             )}
             <ul className="list-group list-group-flush">
               {view.looksDue.map((plant) => (
-                <PlantLine key={plant.id} plant={plant} note={`due ${fromToday(plant.lookDueOn, view.day)}`}>
+                <PlantLine
+                  key={plant.id}
+                  plant={plant}
+                  note={`due ${fromToday(plant.lookDueOn, view.day)}${why(plant)}`}
+                >
                   <Link
                     className="btn btn-outline-primary"
                     href={`/plants/${plant.id}/look`}
@@ -78,7 +110,8 @@ export default async function TodayPage() {
           {view.next && (
             <Panel title="Next">
               <p className="mb-0">
-                {dayInWords(view.next.day)}, {fromToday(view.next.day, view.day)}: treat{" "}
+                {dayInWords(view.next.day)}, {fromToday(view.next.day, view.day)}:{" "}
+                {view.next.what === "treat" ? "treat" : "look at"}{" "}
                 <Link href={`/plants/${view.next.plant.id}`}>
                   {view.next.plant.code} {view.next.plant.name}
                 </Link>

@@ -5,18 +5,23 @@ import type { WalkInShort } from "@/operations/readWalks";
 import { Panel } from "@/ui/Panel";
 import { dayInWords } from "@/wording/dates";
 import { walkScopeNames } from "@/wording/walks";
+import { usualTool } from "@/core/facts/settings";
+import { AsOf } from "@/ui/AsOf";
 import { currentContext } from "../_parts/context";
+import { kept } from "../_parts/kept";
 import { StartForm } from "./_parts/StartForm";
 
 export const metadata: Metadata = { title: "Walk" };
 
 export default async function WalkPage() {
-  const view = await readWalks(await currentContext());
+  const context = await currentContext();
+  const { view, asOf } = await kept(`${context.collection.id} walks`, () => readWalks(context));
   const placeName = new Map(view.places.map(({ place }) => [place.id, place.name]));
   const title = (walk: WalkInShort) =>
     walk.placeId ? (placeName.get(walk.placeId) ?? walkScopeNames.place) : walkScopeNames[walk.scope];
   return (
     <>
+      <AsOf at={asOf} timeZone={context.collection.timeZone} />
       <h1>Walk</h1>
       <p>
         Plant by plant, clean ones first, those set apart last. Have a lamp, alcohol for your hands and a clear bag by
@@ -48,11 +53,13 @@ export default async function WalkPage() {
       <Panel title="A new walk">
         {view.everything === 0 ? (
           <p className="mb-0">
-            There is no plant yet. <Link href="/plants/new">Add one.</Link>
+            There is no plant yet. <Link href="/plants/several">Add several</Link>, or{" "}
+            <Link href="/plants/new">one</Link>.
           </p>
         ) : (
           <StartForm
             counts={{ due: view.due, everything: view.everything, arrivals: view.arrivals }}
+            tool={usualTool(context.collection.owns)}
             places={view.places.map(({ place, plants }) => ({ id: place.id, name: place.name, plants }))}
           />
         )}

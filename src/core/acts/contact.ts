@@ -42,7 +42,7 @@ export function applicationEvents(
 ): readonly [TreatmentEvent, ...LastingEvent[]] {
   const remedy = remedyOf(remedyId);
   const kill = pest.stages.map((stage) =>
-    remedy.actsIn.includes(stage.where) ? killOf(remedyId, pest.id, stage.id) : NONE,
+    remedy.actsIn.includes(stage.where) ? killOf(remedyId, pest.id, stage) : NONE,
   );
   const [open, sheltered] = on ? shareOn(on.form, on.weights, on.spots) : [1, 1];
   const hit = techniques[technique];

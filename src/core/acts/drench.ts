@@ -27,3 +27,12 @@ export const drench = actKind({
   cautions: ({ remedy }) => (soilRemedies[remedy] as SoilRemedy).cautions,
   costs: ({ volumeMl }) => ({ minutes: MINUTES, volumeMl }),
 });
+
+/**
+ * Of a mix, so much runs through a pot `potCm` wide and as high, mL, to the next 10: a fifth of what the pot holds (common
+ * practice, HOUSE). Throws RangeError unless `potCm` is above 0. @example drenchVolume(12) // 280
+ */
+export function drenchVolume(potCm: number): number {
+  if (!(potCm > 0)) throw new RangeError(`a pot has a width, got ${potCm}`);
+  return Math.ceil((Math.PI * potCm ** 3) / 4 / 5 / 10) * 10;
+}

@@ -58,8 +58,8 @@ const shape = z
 
 type Mechanical = z.output<typeof shape>;
 
-/** Whether only what is seen is hit. */
-function guidedByEye(way: MechanicalWay): boolean {
+/** Whether only what is seen is hit. @example guidedByEye("shower") // false */
+export function guidedByEye(way: MechanicalWay): boolean {
   return way === "squash" || way === "pickOff";
 }
 

@@ -2,10 +2,13 @@ import { addDays, type Day } from "../climate/days";
 import type { ApproachId, Dose } from "../planning/approaches";
 import { compare, type Comparison } from "../planning/compare";
 import { scorerOf } from "../planning/score";
-import { scored, searchSchedules, type Schedule, type SearchRequest } from "../planning/search";
+import type { Course } from "../planning/course";
+import { scored, scoredDoses, searchSchedules, type Schedule, type SearchRequest } from "../planning/search";
+import type { RemedyId } from "../remedies/remedies";
 import type { SchoolId } from "../remedies/schools";
 import { assessFile } from "./assess";
 import { calendarOf, type CaseCalendar } from "./calendar";
+import { coursesIn } from "./judge";
 import type { CaseFile } from "../format/schema";
 
 /** What a keeper asks of a plan. */
@@ -15,6 +18,8 @@ export interface PlanQuestion {
   readonly workDays: readonly number[];
   /** The probability to be reached, 0–1. */
   readonly target: number;
+  /** The courses of remedies that run on the plant. */
+  readonly courses: Readonly<Record<RemedyId, Course>>;
 }
 
 /** A schedule in days of the calendar. */
@@ -24,7 +29,7 @@ export interface DatedSchedule {
   readonly by: Day;
 }
 
-export interface DatedComparison extends Pick<Comparison, "fewest" | "soonest" | "gentlest"> {
+export interface DatedComparison extends Pick<Comparison, "fewest" | "soonest" | "gentlest" | "spent"> {
   readonly without: { readonly pOver: number; readonly by: Day };
   readonly plans: readonly (DatedSchedule & {
     readonly approach: ApproachId;
@@ -35,13 +40,14 @@ export interface DatedComparison extends Pick<Comparison, "fewest" | "soonest" |
 }
 
 /** A case as of the first day of a plan: what came after it is left out. */
-function asked(file: CaseFile, { first, workDays, target }: PlanQuestion) {
+function asked(file: CaseFile, { first, workDays, target, courses }: PlanQuestion) {
   const asOf = addDays(first, 1);
   const assessed = assessFile(asOf < file.asOf ? { ...file, asOf } : file);
   if (!assessed.ok) throw new RangeError(assessed.problems.map((p) => `${p.path}: ${p.message}`).join("; "));
   const calendar = calendarOf(file, workDays);
   const scorer = scorerOf(assessed.reckoning);
-  const request: SearchRequest = { scorer, fromDay: calendar.of(first), worksOn: calendar.worksOn, target };
+  const days = { fromDay: calendar.of(first), worksOn: calendar.worksOn, ...coursesIn(calendar, courses) };
+  const request: SearchRequest = { scorer, target, ...days };
   return { request, calendar };
 }
 
@@ -60,7 +66,7 @@ export function* compareFor(
 ): Generator<number, DatedComparison> {
   const { request, calendar } = asked(file, question);
   const done = yield* compare({ ...request, mayUse: ({ id }) => !barred.includes(id) });
-  const { without, plans, schools, fewest, soonest, gentlest } = done;
+  const { without, plans, spent, schools, fewest, soonest, gentlest } = done;
   return {
     without: { pOver: without.pOver, by: calendar.day(without.byDay) },
     plans: plans.map(({ approach, schedule, reaches, soonest: other }) => ({
@@ -69,6 +75,7 @@ export function* compareFor(
       ...dated(schedule, calendar),
       soonest: other && dated(other, calendar),
     })),
+    spent,
     schools: schools.map(({ school, schedule, reaches }) => ({ school, reaches, ...dated(schedule, calendar) })),
     fewest,
     soonest,
@@ -76,18 +83,31 @@ export function* compareFor(
   };
 }
 
-/** One dose: the schedule recommended for it, and lists of days scored. A list of no days scores as doing nothing. */
+/** The probability that treatments, each with its own dose, end a case; by day, at least one. */
+export function promiseOf(
+  file: CaseFile,
+  question: PlanQuestion,
+  steps: readonly { readonly day: Day; readonly dose: Dose }[],
+): number {
+  const { request, calendar } = asked(file, question);
+  return scoredDoses(
+    steps.map(({ day, dose }) => ({ atDays: calendar.of(day), dose })),
+    request,
+  ).pOver;
+}
+
+/** One dose: the schedule recommended for it (null where its label leaves none), and lists of days scored, none as null. */
 export function datesFor(
   file: CaseFile,
   question: PlanQuestion,
   dose: Dose,
   lists: readonly (readonly Day[])[],
-): { recommended: DatedSchedule & { reaches: boolean }; scores: readonly (DatedSchedule | null)[] } {
+): { recommended: (DatedSchedule & { reaches: boolean }) | null; scores: readonly (DatedSchedule | null)[] } {
   const { request, calendar } = asked(file, question);
   const approach = { id: "chosen", then: dose };
-  const { fewest, best } = searchSchedules(approach, request);
+  const found = searchSchedules(approach, request);
   return {
-    recommended: { ...dated(fewest ?? best, calendar), reaches: fewest !== null },
+    recommended: found && { ...dated(found.fewest ?? found.best, calendar), reaches: found.fewest !== null },
     scores: lists.map((days) =>
       days.length > 0 ? dated(scored(approach, request, days.map(calendar.of)), calendar) : null,
     ),

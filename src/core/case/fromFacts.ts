@@ -1,27 +1,27 @@
-import { addDays, daysBetween, type Day } from "../climate/days";
-import type { Look, Plant, Treatment } from "../facts/records";
-import { animalsIn } from "../inspection/severity";
+import { eventsOfAct } from "../acts/acts";
+import type { ActEvent } from "../acts/kind";
+import { addDays, type Day } from "../climate/days";
+import type { Plant } from "../facts/descriptions";
+import { byMoment, standing, type ActDone, type Look } from "../facts/facts";
+import { remedyNames, type CaseFileInput } from "../format/schema";
 import { ONE_SIDE, seeChances, type Search } from "../inspection/see";
+import { animalsIn } from "../inspection/severity";
 import { mixes } from "../mixing/mixes";
 import { pestOf, type PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
-import type { SpotId } from "../plants/spots";
-import type { RemedyId } from "../remedies/remedies";
-import { fileRemedies, type CaseFileInput } from "../format/schema";
-
-/** Where a plant stood from a day on, and how warm it was there; ascending, the first reaching back to the beginning. */
-export interface Warmth {
-  readonly since: Day;
-  readonly meanC: number;
-}
+import { isBeside } from "./beside";
+import type { Case } from "./cases";
+import type { WarmthBetween } from "./warmth";
 
 export interface CaseFacts {
-  readonly pest: PestId;
+  readonly found: Pick<Case, "pest" | "openedAt" | "openedOn" | "closing">;
   readonly plant: Pick<Plant, "growthForm">;
-  /** Looks since the case began and its treatments, those that stand, in any order. */
+  /** Looks at the plant, and what was done to it and to the places where it stood then; in any order. */
   readonly looks: readonly Look[];
-  readonly treatments: readonly Treatment[];
-  readonly warmth: readonly Warmth[];
+  readonly acts: readonly ActDone[];
+  readonly warmth: WarmthBetween;
+  /** What clocks where the plant stands show at a moment, `YYYY-MM-DDTHH:mm`. */
+  readonly wallTime: (at: Date) => string;
   /** The last day the file speaks of. */
   readonly asOf: Day;
 }
@@ -29,28 +29,38 @@ export interface CaseFacts {
 type FileEvent = CaseFileInput["events"][number];
 
 /**
- * Writes what is on record of a case as a case file, asked about at the end of the day `asOf`. Null while no look has found
- * anything. Moments are written in UTC; a day's warmth is that of the place where the plant stood.
+ * Writes what is on record of a case as a case file, asked about at the end of the day `asOf`, or of the day on which it was
+ * closed. Null while no look has found anything up to then, or where nothing is known of the warmth.
+ *
+ * The model's clock is the clock on the wall where the plant stands, written as if it were UTC: a case begins on the day its
+ * keeper saw it begin, and a day's warmth is that of the keeper's day. What was done before the first find cannot change the
+ * answer and is left out, but for what goes on after it.
  * A find that the look's own tool and spots could not have made (the animals were met by chance) counts as one made with a
  * loupe on the whole plant, so that it is not lost.
  */
-export function caseFileFrom({ pest, plant, looks, treatments, warmth, asOf }: CaseFacts): CaseFileInput | null {
-  const recorded = [
-    ...looks.map((look) => ({ at: look.at, id: look.id, event: inspectionOf(look, pest, plant) })),
-    ...treatments.map((t) => ({ at: t.at, id: t.id, event: treatmentOf(t, plant) })),
-  ].toSorted((a, b) => a.at.getTime() - b.at.getTime() || a.id.localeCompare(b.id));
-  const firstFind = recorded.findIndex(({ event }) => event.type === "inspection" && event.found > 0);
-  // What was done before the first find cannot change the answer, and the find is then day 0.
-  const events = recorded.slice(Math.max(firstFind, 0)).map(({ event }) => event);
-  const first = events[0];
-  if (firstFind < 0 || !first) return null;
-  const from = first.at.slice(0, 10) as Day;
+export function caseFileFrom({ found, plant, warmth, wallTime, ...facts }: CaseFacts): CaseFileInput | null {
+  const { pest, openedAt, openedOn, closing } = found;
+  const asOf = closing && closing.day < facts.asOf ? closing.day : facts.asOf;
+  const counts = (fact: Look | ActDone) =>
+    !isBeside(fact) && fact.day <= asOf && (closing === null || fact.at <= closing.at);
+  const moment = (at: Date) => `${wallTime(at)}:00Z`;
+  const looks = standing(facts.looks).filter((look) => counts(look) && look.at >= openedAt);
+  const acts = standing(facts.acts).filter(counts);
+  const events = [
+    ...looks.map((look) => ({ ...look, events: [inspectionOf(look, moment(look.at), pest, plant)] })),
+    ...acts.map((done) => ({ ...done, events: eventsOf(done, moment, pest, plant, openedAt) })),
+  ]
+    .toSorted(byMoment)
+    .flatMap((one) => one.events);
+  const dailyMeanC = warmth(openedOn, asOf);
+  // Lasting effects from before stand first; the first find is day 0 all the same, since they begin no earlier than it.
+  if (asOf < openedOn || dailyMeanC.length === 0 || !events.some(isFind)) return null;
   return {
     format: "wary-petal.case",
     version: 1,
     pest,
     plant: { growthForm: plant.growthForm },
-    temperature: { from, dailyMeanC: dailyMeans(warmth, from, asOf) },
+    temperature: { from: openedOn, dailyMeanC },
     timeStepDays: 0.25,
     scenarios: "all",
     events,
@@ -58,7 +68,9 @@ export function caseFileFrom({ pest, plant, looks, treatments, warmth, asOf }: C
   };
 }
 
-function inspectionOf(look: Look, pest: PestId, { growthForm }: CaseFacts["plant"]): FileEvent {
+const isFind = (event: FileEvent) => event.type === "inspection" && event.found > 0;
+
+function inspectionOf(look: Look, at: string, pest: PestId, { growthForm }: CaseFacts["plant"]): FileEvent {
   const find = look.finds.find((one) => one.pest === pest);
   const there = spotsOf(growthForm);
   const spots = look.spots.filter((spot) => there.includes(spot));
@@ -72,7 +84,7 @@ function inspectionOf(look: Look, pest: PestId, { growthForm }: CaseFacts["plant
     : ({ look: { with: blind ? "loupe" : look.tool, spots: blind ? [...there] : spots } } as const);
   return {
     type: "inspection",
-    at: look.at.toISOString(),
+    at,
     found: find ? animalsIn(find) : 0,
     removed: find?.removed ?? false,
     ...(spots.length > 0 || blind ? seen : { see: {} }),
@@ -92,27 +104,44 @@ function oneSided(
   };
 }
 
-function treatmentOf(treatment: Treatment, { growthForm }: CaseFacts["plant"]): FileEvent {
+/** An act in the words of the file: a spray by its names, everything else by its numbers. */
+function eventsOf(
+  { act, at }: ActDone,
+  moment: (at: Date) => string,
+  pest: PestId,
+  { growthForm }: CaseFacts["plant"],
+  openedAt: Date,
+): FileEvent[] {
   const there = spotsOf(growthForm);
-  const spots: SpotId[] = treatment.spots.filter((spot) => there.includes(spot));
-  return {
-    type: "treatment",
-    at: treatment.at.toISOString(),
-    remedy: nameInFile(mixes[treatment.mix].remedy),
-    technique: treatment.technique,
-    ...(spots.length > 0 && { spots }),
-  };
+  if (act.kind === "contact" && at >= openedAt) {
+    const spots = act.spots.filter((spot) => there.includes(spot));
+    const remedy = remedyNames[mixes[act.mix].remedy];
+    return [
+      { type: "treatment", at: moment(at), remedy, technique: act.technique, ...(spots.length > 0 && { spots }) },
+    ];
+  }
+  const target = { pest: pestOf(pest), weights: pest, form: growthForm };
+  return eventsOfAct(act, target, 0).flatMap((event) => inNumbers(event, at, moment, pest, openedAt));
 }
 
-function nameInFile(remedy: RemedyId): keyof typeof fileRemedies {
-  const names = Object.keys(fileRemedies) as (keyof typeof fileRemedies)[];
-  return names.find((name) => fileRemedies[name] === remedy)!;
-}
+const DAY_MS = 86_400_000;
 
-function dailyMeans(warmth: readonly Warmth[], from: Day, to: Day): number[] {
-  const days = Math.max(1, daysBetween(from, to) + 1);
-  return Array.from({ length: days }, (_, i) => {
-    const day = addDays(from, i);
-    return (warmth.findLast(({ since }) => since <= day) ?? warmth[0]!).meanC;
-  });
+function inNumbers(event: ActEvent, at: Date, moment: (at: Date) => string, pest: PestId, openedAt: Date): FileEvent[] {
+  const { stages } = pestOf(pest);
+  const byStage = <T>(values: readonly T[]) => Object.fromEntries(stages.map(({ id }, i) => [id, values[i]!]));
+  const after = (days: number) => new Date(at.getTime() + days * DAY_MS);
+  if (event.kind === "lasting") {
+    const [from, until] = [after(event.atDays), after(event.untilDays)];
+    if (until <= openedAt) return [];
+    const { layFactor, dailyHazard } = event.effect;
+    const begins = from < openedAt ? openedAt : from;
+    return [
+      { type: "lasting", at: moment(begins), until: moment(until), dailyHazard: byStage(dailyHazard), layFactor },
+    ];
+  }
+  if (at < openedAt || event.kill.every(({ high }) => high === 0)) return [];
+  const how = event.touch
+    ? { touch: byStage(event.touch.map(([open, sheltered]): [number, number] => [open, sheltered])) }
+    : { reach: Object.fromEntries(Object.entries(event.reach).map(([where, share]) => [where, [...share]])) };
+  return [{ type: "treatment", at: moment(at), kill: byStage(event.kill), ...how } as FileEvent];
 }

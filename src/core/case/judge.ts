@@ -1,17 +1,19 @@
-import type { Day } from "../climate/days";
-import { addDays, daysBetween } from "../climate/days";
+import { addDays, daysBetween, type Day } from "../climate/days";
 import { CLEAN_LOOK_GAP_DAYS } from "../inspection/cleanLooks";
 import { seeChances, type Search } from "../inspection/see";
 import type { PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
-import type { Approach } from "../planning/approaches";
+import type { Approach, Dose } from "../planning/approaches";
 import { looksUntilSure } from "../planning/lookWorth";
 import { outlookOf } from "../planning/mend";
 import { scorerOf } from "../planning/score";
-import type { Schedule } from "../planning/search";
+import type { Schedule, SearchRequest } from "../planning/search";
+import { checkCaseFile, type FileProblem } from "../format/read";
+import type { CaseFileInput } from "../format/schema";
+import type { Course } from "../planning/course";
+import type { RemedyId } from "../remedies/remedies";
 import { assessFile, type Assessment } from "./assess";
 import { calendarOf, type CaseCalendar } from "./calendar";
-import type { CaseFile } from "../format/schema";
 
 /** How a keeper works, as far as it bears on a case. */
 export interface KeepersWays {
@@ -25,9 +27,21 @@ export interface KeepersWays {
 
 /** A plan in force, as far as it bears on what is to come. */
 export interface RunningPlan {
-  readonly approach: Approach;
-  /** Days of the treatments that have not been carried out, ascending. */
-  readonly remaining: readonly Day[];
+  /** The treatments that have not been carried out, by day, each with its own dose. */
+  readonly remaining: readonly { readonly day: Day; readonly dose: Dose }[];
+  /** How to go on where these are not enough. */
+  readonly goOn: Approach;
+}
+
+/** What bears on a case beside its file. */
+export interface Standing {
+  readonly today: Day;
+  /** The last look at the plant, and how it was made: the next one is supposed to be made like it. */
+  readonly lastLook: Day;
+  readonly search: Search;
+  readonly plan: RunningPlan | null;
+  /** The courses of remedies that run on the plant. */
+  readonly courses: Readonly<Record<RemedyId, Course>>;
 }
 
 /** Everything the application says of a case; plain data, as it is kept. */
@@ -47,18 +61,22 @@ export interface Judgement {
 /** Looks at a plant in a case are a week apart (common practice). */
 const LOOK_EVERY_DAYS = 7;
 
+/** A judgement, or why there can be none. */
+export type Judged =
+  | { readonly ok: true; readonly judgement: Judgement }
+  | { readonly ok: false; readonly problems: readonly FileProblem[] };
+
 /**
- * Judges a case as of the end of `today`, the day that the file asks about. `search` is how the keeper usually looks at this
- * plant; `lastLook` the day of the last look. Null when the file contradicts itself, which facts on record do not.
+ * Judges a case as of the end of `today`, the day that its file asks about. The file is checked like one that comes from
+ * outside: a case that cannot be reckoned says why, and never throws.
  */
-export function judgeCase(
-  file: CaseFile,
-  form: GrowthFormId,
-  { today, lastLook, search, plan }: { today: Day; lastLook: Day; search: Search; plan: RunningPlan | null },
-  ways: KeepersWays,
-): Judgement | null {
+export function judgeCase(input: CaseFileInput, form: GrowthFormId, standing: Standing, ways: KeepersWays): Judged {
+  const { today, lastLook, search, plan, courses } = standing;
+  const read = checkCaseFile(input);
+  if (!read.ok) return read;
+  const { file } = read;
   const assessed = assessFile(file);
-  if (!assessed.ok) return null;
+  if (!assessed.ok) return assessed;
   const { reckoning, assessment } = assessed;
   const calendar = calendarOf(file, ways.workDays);
   const { pest } = reckoning.timeline.layout;
@@ -70,23 +88,37 @@ export function judgeCase(
     assessment.pClear < ways.clearTarget
       ? looksUntilSure(reckoning, see, { firstDay: calendar.of(next), everyDays, target: ways.clearTarget })
       : null;
-  return {
+  const judgement = {
     assessment,
     sureAfter: worth && { looks: worth.looks, next, pClear: worth.pClear },
-    outlook: plan && outlook(plan, calendar, today, scorerOf(reckoning), ways),
+    outlook:
+      plan && outlook(plan, calendar, today, { scorer: scorerOf(reckoning), ...coursesIn(calendar, courses) }, ways),
   };
+  return { ok: true, judgement };
+}
+
+/** The courses in days of the model. */
+export function coursesIn(
+  calendar: Pick<CaseCalendar, "of">,
+  courses: Readonly<Record<RemedyId, Course>>,
+): Pick<SearchRequest, "courses"> {
+  const inDays = Object.entries(courses).map(([remedy, { times, last }]) => {
+    return [remedy, { times, lastDay: last === null ? null : calendar.of(last) }];
+  });
+  return { courses: Object.fromEntries(inDays) as SearchRequest["courses"] };
 }
 
 function outlook(
-  { approach, remaining }: RunningPlan,
+  { remaining, goOn }: RunningPlan,
   calendar: CaseCalendar,
   today: Day,
-  scorer: ReturnType<typeof scorerOf>,
+  known: Pick<SearchRequest, "scorer" | "courses">,
   { planTarget }: KeepersWays,
 ): Judgement["outlook"] {
-  const request = { scorer, fromDay: calendar.of(today), worksOn: calendar.worksOn, target: planTarget };
-  const { pOver, byDay, mended } = outlookOf(approach, remaining.map(calendar.of), request);
-  const first = remaining[0];
+  const request = { ...known, fromDay: calendar.of(today), worksOn: calendar.worksOn, target: planTarget };
+  const doses = remaining.map(({ day, dose }) => ({ atDays: calendar.of(day), dose }));
+  const { pOver, byDay, mended } = outlookOf(doses, goOn, request);
+  const first = remaining[0]?.day;
   return {
     pOver,
     by: calendar.day(byDay),

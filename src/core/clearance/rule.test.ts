@@ -15,7 +15,7 @@ const on = (offset: number, live?: number) => ({
 /** Mealybugs at 25 °C: a generation is exactly 30 days. */
 const record = (looks: CaseRecord["looks"], treatments: number[] = [], meanC = 25): CaseRecord => ({
   pest: "mealybug",
-  meanC,
+  warmth: (from, to) => Array.from({ length: daysBetween(from, to) + 1 }, () => meanC),
   looks,
   treatments: treatments.map((offset) => on(offset)),
 });
@@ -68,6 +68,26 @@ describe("the rule of clearance", () => {
   it("says from which day the next look counts", () => {
     const { notYet } = clearanceRule(record([on(0, 5), on(20)], [14]), addDays(start, 21));
     expect(notYet[0]).toMatchObject({ code: "clean_looks_missing", have: 1, nextFrom: addDays(start, 26) });
+  });
+
+  it("sums the warmth it has had day by day, whatever it is today", () => {
+    // 450 degree-days from egg to adult above 10 °C: ten days at 30 °C and twenty-five at 20 °C.
+    const warmFirst = (offset: number) => (offset < 10 ? 30 : 20);
+    const at = (offset: number) => {
+      const { notYet } = clearanceRule(
+        {
+          ...record([on(0, 5), on(15), on(22)], [0]),
+          warmth: (from, to) =>
+            Array.from({ length: daysBetween(from, to) + 1 }, (_, i) => warmFirst(daysBetween(start, from) + i)),
+        },
+        addDays(start, offset),
+      );
+      return notYet.map((reason) =>
+        "until" in reason ? [reason.code, daysBetween(start, reason.until)] : reason.code,
+      );
+    };
+    expect(at(34)).toEqual([["generation_not_over", 35]]);
+    expect(at(35)).toEqual([]);
   });
 
   it("asks for the keeper's own mark of certainty on top", () => {

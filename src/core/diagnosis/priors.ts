@@ -47,8 +47,9 @@ const inSeason: Partial<Record<PestId, Partial<Record<Season, number>>>> = {
 /** What multiplies the odds of a pest that the collection has now (HOUSE). */
 const byNearness: Record<Nearness, number> = { collection: 1.5, seller: 2.5, place: 4, beside: 6, here: 10 };
 
-/** The temperature at which the usual odds hold, and how much warmth or cold may change them. */
-const USUAL_C = 22;
+/** The temperature at which the usual odds hold: what counts where nothing is known of the warmth. */
+export const USUAL_C = 22;
+/** How much warmth or cold may change the odds. */
 const LEAST = 0.3;
 const MOST = 1.6;
 

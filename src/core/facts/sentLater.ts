@@ -1,5 +1,8 @@
 import { z } from "zod";
-import { endWalk, recordLook, setApart, skipPlant, voidFact } from "./deeds";
+import { endWalk, voidFact } from "./deeds";
+import { recordLook } from "./kinds/look";
+import { setApart } from "./kinds/placement";
+import { skipPlant } from "./kinds/skip";
 
 /** Deeds that a page keeps and sends when it can, one after the other. */
 export const sentLater = z.discriminatedUnion("kind", [

@@ -8,7 +8,7 @@ import type { PopulationEvent } from "../population/events";
 import { MIX_PER_DAY } from "../population/step";
 import type { KillRange } from "../remedies/remedies";
 import { pestOfFile } from "./read";
-import { fileRemedies, type CaseFile, type FileEvent } from "./schema";
+import { remedyNamed, type CaseFile, type FileEvent } from "./schema";
 import { dayZero, daysSince } from "./times";
 
 /** A case file in numbers, ready to be reckoned. */
@@ -57,24 +57,30 @@ function expandEvent(file: CaseFile, pest: Pest, event: FileEvent, atDays: numbe
       const chances =
         look && form
           ? seeChances(pest, pest.id as PestId, form, { tool: look.with, spots: look.spots })
-          : pest.stages.map((stage) => see?.[stage.id] ?? ([0, 0] as const));
+          : pest.stages.map((stage) => own(see, stage.id) ?? ([0, 0] as const));
       return [{ kind: "inspection", atDays, found, removed, see: chances }];
     }
     case "treatment": {
       if (event.remedy !== undefined && event.technique !== undefined) {
         const on = form && event.spots ? { form, weights: pest.id as PestId, spots: event.spots } : undefined;
-        const remedy = fileRemedies[event.remedy];
+        const remedy = remedyNamed(event.remedy);
         return applicationEvents(pest, { remedy, technique: event.technique, ...(on && { on }) }, atDays);
       }
-      const kill = pest.stages.map((stage) => range(event.kill?.[stage.id]));
-      return [{ kind: "treatment", atDays, kill, reach: event.reach ?? {} }];
+      const kill = pest.stages.map((stage) => range(own(event.kill, stage.id)));
+      const touch = event.touch && pest.stages.map((stage) => own(event.touch, stage.id) ?? ([0, 0] as const));
+      return [{ kind: "treatment", atDays, kill, reach: event.reach ?? {}, ...(touch && { touch }) }];
     }
     case "lasting": {
-      const dailyHazard = pest.stages.map((stage) => event.dailyHazard[stage.id] ?? 0);
+      const dailyHazard = pest.stages.map((stage) => own(event.dailyHazard, stage.id) ?? 0);
       const untilDays = atDays + daysSince(event.at, event.until);
       return [{ kind: "lasting", atDays, untilDays, effect: { dailyHazard, layFactor: event.layFactor } }];
     }
   }
+}
+
+/** What a file says of a stage. Stages may bear any name, also one that every object has. */
+function own<T>(byStage: Readonly<Record<string, T>> | undefined, stage: string): T | undefined {
+  return byStage && Object.hasOwn(byStage, stage) ? byStage[stage] : undefined;
 }
 
 function range(kill: number | KillRange | undefined): KillRange {

@@ -33,6 +33,11 @@ export function readCaseFile(text: string): Reading {
   } catch (error) {
     return refused(`not JSON: ${(error as Error).message}`);
   }
+  return checkCaseFile(parsed);
+}
+
+/** As {@link readCaseFile}, for a case file that is there as plain data: what the application writes goes through it too. */
+export function checkCaseFile(parsed: unknown): Reading {
   const read = caseFile.safeParse(parsed, { error: plainMessage });
   if (!read.success) return { ok: false, problems: read.error.issues.flatMap((issue) => told(issue, issue.path)) };
   const problems = [...contradictions(read.data)];
@@ -159,12 +164,14 @@ function* eventProblems(file: CaseFile, pest: Pest, event: FileEvent, path: stri
       return;
     case "treatment": {
       const byName = event.remedy !== undefined && event.technique !== undefined;
-      const byNumbers = event.kill !== undefined && event.reach !== undefined;
-      const mixed = (event.remedy ?? event.technique ?? event.spots) !== undefined && (event.kill ?? event.reach);
+      const byNumbers = event.kill !== undefined && (event.reach === undefined) !== (event.touch === undefined);
+      const mixed =
+        (event.remedy ?? event.technique ?? event.spots) !== undefined && (event.kill ?? event.reach ?? event.touch);
       if (byName === byNumbers || mixed) {
-        yield { path, message: "needs either remedy and technique, or kill and reach" };
+        yield { path, message: "needs either remedy and technique, or kill and either reach or touch" };
       }
       yield* named("kill", event.kill);
+      yield* named("touch", event.touch);
       for (const [id, chance] of Object.entries(event.kill ?? {})) {
         if (typeof chance === "object" && !(chance.low <= chance.likely && chance.likely <= chance.high)) {
           yield { path: `${path}.kill.${id}`, message: "must go up from low to likely to high" };

@@ -1,18 +1,24 @@
 import { z } from "zod";
 import { toolIds } from "../inspection/tools";
-import { habitats, pestIds } from "../pests/pests";
+import { habitats, pestIds, phases, visibilities } from "../pests/pests";
 import { growthFormIds } from "../plants/growthForms";
 import { spotIds } from "../plants/spots";
 import { techniqueIds, type RemedyId } from "../remedies/remedies";
 
-/** Remedies as a case file names them. */
-export const fileRemedies = {
-  alcohol70: "alcohol",
+/** What a case file calls each remedy; one that has no name here cannot be compiled. */
+export const remedyNames = {
+  alcohol: "alcohol70",
   soap: "soap",
   oil: "oil",
   neem: "neem",
-} as const satisfies Record<string, RemedyId>;
-const fileRemedyIds = Object.keys(fileRemedies) as [keyof typeof fileRemedies, ...(keyof typeof fileRemedies)[]];
+} as const satisfies Record<RemedyId, string>;
+type RemedyName = (typeof remedyNames)[RemedyId];
+const fileRemedyIds = Object.values(remedyNames) as [RemedyName, ...RemedyName[]];
+
+/** The remedy that a case file calls so. @example remedyNamed("alcohol70") // "alcohol" */
+export function remedyNamed(name: RemedyName): RemedyId {
+  return (Object.keys(remedyNames) as RemedyId[]).find((id) => remedyNames[id] === name)!;
+}
 
 const chance = z.number().min(0).max(1);
 const perSite = z.tuple([chance, chance]).describe("open spots, sheltered spots");
@@ -28,6 +34,8 @@ const stage = z.strictObject({
   where: z.enum(habitats),
   mobile: z.boolean().optional(),
   femaleEggs: z.number().min(0).max(10_000).optional().describe("daughters laid over the whole stage"),
+  phase: z.enum(phases).optional().describe("whose kill numbers hold, where its name does not tell"),
+  size: z.enum(visibilities).optional().describe("how well it shows, where its name does not tell"),
 });
 
 const pest = z.strictObject({
@@ -58,6 +66,7 @@ const treatment = z.strictObject({
   spots: z.array(z.enum(spotIds)).min(1).optional(),
   kill: z.record(name, kill).optional(),
   reach: z.partialRecord(z.enum(habitats), perSite).optional(),
+  touch: z.record(name, perSite).optional().describe("for each stage the chance that one is seen and hit"),
 });
 
 const lasting = z.strictObject({

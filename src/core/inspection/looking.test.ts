@@ -48,7 +48,7 @@ describe("the chance to see one", () => {
 
   it("eggs are unseen, but for the white sacs of mealybugs", () => {
     for (const pest of pestIds) {
-      const unseen = visibilityOf(pest, "egg") === "unseen";
+      const unseen = visibilityOf(pest, { ...pestOf(pest).stages[0]!, id: "egg" }) === "unseen";
       expect(unseen).toBe(pest !== "mealybug" && pest !== "rootMealybug");
     }
   });

@@ -1,9 +1,9 @@
-import { pestIds, type Pest, type PestId } from "../pests/pests";
+import { pestIds, phaseOf, type LifeStage, type Pest, type PestId, type Visibility } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import { shareOn } from "../plants/spotWeights";
 import type { SpotId } from "../plants/spots";
 import type { PerSite } from "../population/layout";
-import { tools, type Tool, type ToolId, type Visibility } from "./tools";
+import { tools, type Tool, type ToolId } from "./tools";
 
 /** A look that left one side of the plant unseen saw half of what it looked at (HOUSE). */
 export const ONE_SIDE = 0.5;
@@ -25,15 +25,18 @@ const exceptions: Partial<Record<PestId, Readonly<Record<string, Visibility>>>> 
   aphid: { nymph: "large" },
 };
 
+/** By phase, where neither the stage nor the pest's own look says otherwise. */
+const usualSize = { egg: "unseen", young: "small", adult: "large" } as const;
+
 /**
- * How well a life stage shows: adults large, the young small, eggs not at all, but for what the pest's own look changes.
- * @example visibilityOf("mealybug", "egg") // "large": the egg sac
+ * How well a life stage shows: as it says itself; else adults large, the young small, eggs not at all, but for what the
+ * pest's own look changes. @example visibilityOf("mealybug", pests.mealybug.stages[0]) // "large": the egg sac
  */
-export function visibilityOf(pest: string, stage: string): Visibility {
-  const special = isKnown(pest) ? exceptions[pest]?.[stage] : undefined;
-  if (special) return special;
-  if (stage === "egg") return "unseen";
-  return stage === "youngAdult" || stage === "adult" ? "large" : "small";
+export function visibilityOf(pest: string, stage: LifeStage): Visibility {
+  // Names come from files too: only what the table itself holds counts.
+  const special =
+    isKnown(pest) && Object.hasOwn(exceptions[pest] ?? {}, stage.id) ? exceptions[pest]?.[stage.id] : null;
+  return stage.size ?? special ?? usualSize[phaseOf(stage)];
 }
 
 /** Whether the spot table knows this pest. */
@@ -52,7 +55,7 @@ export function seeChances(pest: Pest, weights: PestId, form: GrowthFormId, { to
   const usable = onlyOn ? spots.filter((spot) => onlyOn.includes(spot)) : spots;
   const [open, sheltered] = shareOn(form, weights, usable);
   return pest.stages.map((stage) => {
-    const size = visibilityOf(weights, stage.id);
+    const size = visibilityOf(weights, stage);
     if (size === "unseen" || (movingOnly && !stage.mobile)) return [0, 0];
     return [open * chance[size][0], sheltered * chance[size][1]];
   });

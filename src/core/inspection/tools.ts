@@ -1,7 +1,5 @@
+import type { Visibility } from "../pests/pests";
 import type { SpotId } from "../plants/spots";
-
-/** How large an animal looks to whoever searches for it. */
-export type Visibility = "large" | "small" | "unseen";
 
 export interface Tool {
   /** Chance that one animal on an examined spot is seen, on open and sheltered spots, for large and small animals. */

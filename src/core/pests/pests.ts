@@ -17,11 +17,32 @@ export interface LifeStage {
   readonly mobile?: boolean;
   /** Daughters laid over the whole stage; only the laying stage has it. */
   readonly femaleEggs?: number;
+  /** The phase of life whose kill numbers hold, and how large it looks; left out where the stage's name tells. */
+  readonly phase?: Phase;
+  readonly size?: Visibility;
+}
+
+/** Kill tables are kept for three phases of life. */
+export const phases = ["egg", "young", "adult"] as const;
+export type Phase = (typeof phases)[number];
+
+/** How large an animal looks to whoever searches for it. */
+export const visibilities = ["large", "small", "unseen"] as const;
+export type Visibility = (typeof visibilities)[number];
+
+/**
+ * The phase of a stage: as it says itself, else as its name tells; what lays is adult. Everything else is young.
+ * @example phaseOf(pests.mealybug.stages[3]) // "adult": youngAdult
+ */
+export function phaseOf({ id, phase, femaleEggs }: Pick<LifeStage, "id" | "phase" | "femaleEggs">): Phase {
+  if (phase) return phase;
+  if (id === "egg") return "egg";
+  return id === "youngAdult" || id === "adult" || (femaleEggs ?? 0) > 0 ? "adult" : "young";
 }
 
 export interface Pest extends DevelopmentRange {
   readonly id: string;
-  /** In the order of life; the laying stage is last, the pre-laying adult (`youngAdult`) before it. */
+  /** In the order of life. In the table the laying stage is last, the pre-laying adult (`youngAdult`) before it. */
   readonly stages: readonly LifeStage[];
 }
 

@@ -1,12 +1,20 @@
 import { daysFor } from "../climate/degreeDays";
-import type { LifeStage, Pest } from "./pests";
+import { phaseOf, type LifeStage, type Pest } from "./pests";
 
 /**
- * The stages an animal passes before it is adult: all that stand before `youngAdult`. Where a pest bears live young
- * they begin with the newborn.
+ * The stages an animal passes before it is adult, in the order of life. Where a pest bears live young they begin with the
+ * newborn; a pest that is adult at once has none.
  */
 export function immatureStages(pest: Pest): readonly LifeStage[] {
-  return pest.stages.filter((_, i) => i < pest.stages.length - 2);
+  const adult = pest.stages.findIndex((stage) => phaseOf(stage) === "adult");
+  return adult < 0 ? pest.stages : pest.stages.slice(0, adult);
+}
+
+/**
+ * Degree-days from egg to adult, through every immature stage. @example eggToAdultDegreeDays(pests.mealybug) // 450
+ */
+export function eggToAdultDegreeDays(pest: Pest): number {
+  return immatureStages(pest).reduce((sum, stage) => sum + stage.degreeDays, 0);
 }
 
 /**
@@ -23,6 +31,5 @@ export function stageDays(pest: Pest, stage: LifeStage, meanC: number): number |
  * @example eggToAdultDays(pests.mealybug, 25) // 450 / 15 = 30
  */
 export function eggToAdultDays(pest: Pest, meanC: number): number | null {
-  const degreeDays = immatureStages(pest).reduce((sum, stage) => sum + stage.degreeDays, 0);
-  return daysFor(pest, degreeDays, meanC);
+  return daysFor(pest, eggToAdultDegreeDays(pest), meanC);
 }

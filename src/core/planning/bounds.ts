@@ -1,6 +1,6 @@
-import { pestOf, type LifeStage, type Pest, type PestId } from "../pests/pests";
+import { pestOf, phaseOf, type LifeStage, type Pest, type PestId } from "../pests/pests";
 import { stageDays } from "../pests/stageDurations";
-import { killOf, phaseOf, remedyOf, type RemedyId } from "../remedies/remedies";
+import { killOf, remedyOf, type RemedyId } from "../remedies/remedies";
 
 /** The two bounds on a repeat schedule that anyone can check by hand. */
 export interface RepeatBounds {
@@ -19,9 +19,9 @@ export interface RepeatBounds {
  */
 export function isReached(pest: PestId, remedy: RemedyId, stage: LifeStage): boolean {
   return (
-    phaseOf(stage.id) !== "egg" &&
+    phaseOf(stage) !== "egg" &&
     remedyOf(remedy).actsIn.includes(stage.where) &&
-    killOf(remedy, pest, stage.id).likely >= 0.5
+    killOf(remedy, pest, stage).likely >= 0.5
   );
 }
 

@@ -3,7 +3,7 @@ import { schools, type SchoolId } from "../remedies/schools";
 import { approaches, type Approach, type ApproachId, type Dose } from "./approaches";
 import { wetted } from "../acts/effort";
 import { endOf } from "./score";
-import { scored, searchSchedules, type Schedule, type SearchRequest } from "./search";
+import { scored, searchSchedules, soonestDay, type Schedule, type SearchRequest } from "./search";
 
 /** One approach with the schedule recommended for it. */
 export interface ApproachPlan {
@@ -28,6 +28,8 @@ export interface Comparison {
   /** What is to be expected when nothing more is done but waiting one egg-to-adult time. */
   readonly without: { readonly pOver: number; readonly byDay: number };
   readonly plans: readonly ApproachPlan[];
+  /** Approaches whose remedy has been put on as often as its label allows in one course. */
+  readonly spent: readonly ApproachId[];
   readonly schools: readonly SchoolPlan[];
   /** The named choices among the plans that reach the target; null where none does. */
   readonly fewest: ApproachId | null;
@@ -48,18 +50,25 @@ export function* compare(request: CompareRequest): Generator<number, Comparison>
   const { scorer, fromDay, target, mayUse } = request;
   const allowed = approaches.filter(mayUse);
   const plans: ApproachPlan[] = [];
+  const spent: ApproachId[] = [];
   for (const [i, approach] of allowed.entries()) {
-    const { fewest, soonest, best } = searchSchedules(approach, request);
+    const found = searchSchedules(approach, request);
+    yield (i + 1) / (allowed.length + 1);
+    if (!found) {
+      spent.push(approach.id);
+      continue;
+    }
+    const { fewest, soonest, best } = found;
     const schedule = fewest ?? best;
     const other = soonest && soonest.overByDay < schedule.overByDay ? soonest : null;
     const burden = burdenOf(approach, schedule.days.length);
     plans.push({ approach: approach.id, schedule, reaches: fewest !== null, soonest: other, burden });
-    yield (i + 1) / (allowed.length + 1);
   }
   const bySchool = schools.flatMap((school): SchoolPlan[] => {
     const approach: Approach = { id: school.id, then: { remedy: school.remedy, technique: school.technique } };
     if (!mayUse(approach)) return [];
-    const days = school.days.map((day) => fromDay + day);
+    const start = soonestDay(school, request);
+    const days = school.days.map((day) => start + day);
     const schedule = scored(approach, request, days);
     return [{ school: school.id, schedule, reaches: schedule.pOver >= target }];
   });
@@ -67,6 +76,7 @@ export function* compare(request: CompareRequest): Generator<number, Comparison>
   return {
     without: { pOver: scorer.pOverAt([], byDay), byDay },
     plans,
+    spent,
     schools: bySchool,
     ...choices(plans),
   };

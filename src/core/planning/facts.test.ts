@@ -46,13 +46,13 @@ describe("facts of the trade", () => {
   // Common practice, no source: eggs in the leaf and pupae in the mix escape every spray.
   it("thrips are usually not beaten with soap or neem alone", () => {
     for (const remedy of ["soap", "neem"] as const) {
-      expect(searchSchedules(by(remedy, "spray"), request("thrips", LIGHT, 23)).best.pOver).toBeLessThan(0.5);
+      expect(searchSchedules(by(remedy, "spray"), request("thrips", LIGHT, 23))!.best.pOver).toBeLessThan(0.5);
     }
   });
 
   // Common practice, no source: alcohol never reaches the roots.
   it("alcohol does nothing against root mealybugs", () => {
-    const best = searchSchedules(by("alcohol", "spray"), request("rootMealybug", LIGHT, 22)).best;
+    const best = searchSchedules(by("alcohol", "spray"), request("rootMealybug", LIGHT, 22))!.best;
     expect(best.pOver).toBeLessThan(0.05);
   });
 
@@ -71,7 +71,7 @@ describe("facts of the trade", () => {
 
   // Literature from memory: development quickens with warmth.
   it("warmer: a shorter interval is recommended, or more treatments are", () => {
-    const found = (meanC: number) => searchSchedules(by("alcohol", "sprayAndSwab"), request("mealybug", LIGHT, meanC));
+    const found = (meanC: number) => searchSchedules(by("alcohol", "sprayAndSwab"), request("mealybug", LIGHT, meanC))!;
     const [cool, warm] = [found(18), found(28)];
     const ends = (s: typeof cool) => s.fewest!.days.at(-1)!;
     expect(warm.fewest!.intervalDays).toBeLessThanOrEqual(cool.fewest!.intervalDays);
@@ -80,7 +80,7 @@ describe("facts of the trade", () => {
 
   it("better reach: fewer repeats", () => {
     const count = (technique: TechniqueId) =>
-      searchSchedules(by("alcohol", technique), request("mealybug", LIGHT, 22, "trailingVine")).fewest?.days.length ??
+      searchSchedules(by("alcohol", technique), request("mealybug", LIGHT, 22, "trailingVine"))!.fewest?.days.length ??
       Infinity;
     expect(count("sprayAndSwab")).toBeLessThan(count("dab"));
     expect(count("dab")).toBeLessThanOrEqual(count("spray"));

@@ -63,7 +63,7 @@ describe("a future", () => {
 describe("the search", () => {
   it("finds the fewest treatments: one fewer at any interval does not reach the target", () => {
     const request = asked("mealybug", 5.5);
-    const { fewest } = searchSchedules(swab, request);
+    const { fewest } = searchSchedules(swab, request)!;
     expect(fewest!.pOver).toBeGreaterThanOrEqual(0.9);
     const times = fewest!.days.length - 1;
     for (let interval = 3; interval <= 14; interval++) {
@@ -74,7 +74,7 @@ describe("the search", () => {
 
   it("the soonest ends no later than the fewest, and both reach the target; the best is never beaten", () => {
     for (const approach of approaches) {
-      const { fewest, soonest, best } = searchSchedules(approach, asked("softScale", 5.5));
+      const { fewest, soonest, best } = searchSchedules(approach, asked("softScale", 5.5))!;
       if (!fewest || !soonest) {
         expect([fewest, soonest]).toEqual([null, null]);
         expect(best.pOver).toBeLessThan(0.9);
@@ -88,7 +88,7 @@ describe("the search", () => {
 
   it("keeps to the remedy's smallest interval and to as many as it bears", () => {
     for (const approach of approaches) {
-      const { best } = searchSchedules(approach, asked("thrips", 5.5));
+      const { best } = searchSchedules(approach, asked("thrips", 5.5))!;
       const { smallestIntervalDays, mostTimes } = remedyOf(approach.then.remedy);
       expect(best.days.length).toBeLessThanOrEqual(mostTimes);
       for (let i = 1; i < best.days.length; i++) {
@@ -99,17 +99,35 @@ describe("the search", () => {
 
   it("treats only on days on which the keeper works", () => {
     const weekends = (day: number) => day % 7 === 5 || day % 7 === 6;
-    const { fewest } = searchSchedules(swab, asked("mealybug", 1.4, { worksOn: weekends }));
+    const { fewest } = searchSchedules(swab, asked("mealybug", 1.4, { worksOn: weekends }))!;
     expect(fewest!.days.every(weekends)).toBe(true);
     expect(new Set(fewest!.days).size).toBe(fewest!.days.length);
     expect(() => searchSchedules(swab, asked("mealybug", 1.4, { worksOn: () => false }))).toThrow(RangeError);
   });
 
+  it("counts what has been put on in the course that runs, and keeps its interval", () => {
+    const course = (times: number, lastDay: number | null) => ({ courses: { alcohol: { times, lastDay } } });
+    const fresh = searchSchedules(swab, asked("thrips", 5.5))!.best;
+    expect(fresh.days.length).toBe(12);
+    const later = searchSchedules(swab, asked("thrips", 5.5, course(5, -1)))!.best;
+    expect(later.days.length).toBe(7);
+    // Three days between two applications of alcohol: the last was a day before day 0.
+    expect(later.days[0]).toBe(2);
+    expect(searchSchedules(swab, asked("thrips", 5.5, course(12, -1)))).toBeNull();
+    // A knock-down that is left, and nothing of what follows it.
+    const knock = approachOf("alcoholThenSoap");
+    const soapSpent = { courses: { soap: { times: 12, lastDay: -1 } } };
+    expect(searchSchedules(knock, asked("thrips", 5.5, soapSpent))!.best.days).toHaveLength(1);
+    expect(searchSchedules(knock, asked("thrips", 5.5, course(12, -1)))).toBeNull();
+    const spent = compareAll({ ...asked("mealybug", 5.5, course(12, -1)), mayUse: () => true });
+    expect(spent.spent).toEqual(["alcoholDab", "alcoholSwab", "alcoholSpray", "alcoholThenSoap", "alcoholThenNeem"]);
+  });
+
   it("reaching fewer spots asks for more", () => {
     const spots = spotsOf("clumpingFoliage").filter((spot) => spot !== "crown");
     const on = { form: "clumpingFoliage", weights: "mealybug", spots } as const;
-    const whole = searchSchedules(swab, asked("mealybug", 5.5)).best.pOver;
-    expect(searchSchedules(swab, asked("mealybug", 5.5, { on })).best.pOver).toBeLessThan(whole);
+    const whole = searchSchedules(swab, asked("mealybug", 5.5))!.best.pOver;
+    expect(searchSchedules(swab, asked("mealybug", 5.5, { on }))!.best.pOver).toBeLessThan(whole);
   });
 });
 
@@ -166,12 +184,14 @@ describe("mending", () => {
     target: 0.9,
   });
 
+  const swabs = (...days: number[]) => days.map((atDays) => ({ atDays, dose: swab.then }));
+
   it("a plan kept needs no mending", () => {
-    expect(outlookOf(swab, [9, 12], request(8))).toMatchObject({ mended: null });
+    expect(outlookOf(swabs(9, 12), swab, request(8))).toMatchObject({ mended: null });
   });
 
   it("late by weeks: the steps that are left, done today, no longer reach it, and more of the same would", () => {
-    const late = outlookOf(swab, [9, 12], request(38));
+    const late = outlookOf(swabs(9, 12), swab, request(38));
     // Two late steps fall on the same day and are one.
     expect(late.asItStands!.days).toEqual([38]);
     expect(late.pOver).toBeLessThan(0.9);
@@ -179,8 +199,25 @@ describe("mending", () => {
     expect(late.mended!.days[0]).toBe(38);
   });
 
+  it("a knock-down still to come stays one: what is left is scored with its own doses, and going on begins with it", () => {
+    const knock: Approach = { id: "k", first: swab.then, then: { remedy: "soap", technique: "hastySpray" } };
+    const left = [8, 14].map((atDays, i) => ({ atDays, dose: i === 0 ? knock.first! : knock.then }));
+    const kept = outlookOf(left, knock, request(8));
+    const all = outlookOf(
+      left.map(({ atDays }) => ({ atDays, dose: knock.then })),
+      knock,
+      request(8),
+    );
+    expect(kept.pOver).toBeGreaterThan(all.pOver + 0.05);
+    // Late by a day, the knock-down is what is done first, not the wash that was to follow it.
+    expect(outlookOf(left, knock, request(15)).asItStands!.pOver).toBeCloseTo(
+      scored({ id: "x", then: knock.first! }, request(15), [15]).pOver,
+      12,
+    );
+  });
+
   it("no step left: what is to be expected of waiting, and what more would do", () => {
-    const over = outlookOf(swab, [], request(10));
+    const over = outlookOf([], swab, request(10));
     expect(over.asItStands).toBeNull();
     expect(over.pOver).toBeLessThan(0.9);
     expect(over.mended!.days[0]).toBe(10);

@@ -1,5 +1,5 @@
 import type { Application } from "../acts/contact";
-import { remedyOf } from "../remedies/remedies";
+import { remedyOf, type RemedyId } from "../remedies/remedies";
 import type { Approach, Dose } from "./approaches";
 import type { ComingDose } from "./future";
 import { endOf, type Scorer } from "./score";
@@ -25,6 +25,8 @@ export interface SearchRequest {
   readonly target: number;
   /** The spots that can be reached, for the animals that sit there; the whole plant where left out. */
   readonly on?: Application["on"];
+  /** The course of each remedy that runs already: how often it was put on, and on which day last (null for never). */
+  readonly courses?: Partial<Readonly<Record<RemedyId, { readonly times: number; readonly lastDay: number | null }>>>;
 }
 
 /** What a search for one approach gives. */
@@ -42,14 +44,17 @@ const DAYS_IN_A_YEAR = 366;
 
 /**
  * Searches the schedules of one approach: from the remedy's smallest interval to a fortnight, one treatment up to as many
- * as the remedy bears. The chance that it is over never falls when a treatment is added, so that for each interval the
- * fewest that reach the target are found by halving.
+ * as the remedy bears; what has been put on in the course that runs counts, and its interval is kept from the last of them.
+ * The chance that it is over never falls when a treatment is added, so that for each interval the fewest that reach the
+ * target are found by halving. Null where the course leaves none.
  * Throws RangeError when the keeper works on no day or the target is no probability.
  */
-export function searchSchedules(approach: Approach, request: SearchRequest): Found {
+export function searchSchedules(approach: Approach, request: SearchRequest): Found | null {
   const { target } = request;
   if (!(target > 0 && target < 1)) throw new RangeError(`the target is between 0 and 1, got ${target}`);
-  const { smallestIntervalDays, mostTimes } = remedyOf(approach.then.remedy);
+  const { smallestIntervalDays } = remedyOf(approach.then.remedy);
+  const mostTimes = timesLeft(approach, request);
+  if (mostTimes < 1) return null;
   const reaching: Schedule[] = [];
   let best: Schedule | null = null;
   for (let interval = smallestIntervalDays; interval <= LONGEST_INTERVAL_DAYS; interval++) {
@@ -77,20 +82,41 @@ export function searchSchedules(approach: Approach, request: SearchRequest): Fou
   };
 }
 
+/** How many treatments the labels leave: those of the knock-down's remedy, and those of the one that follows it. */
+function timesLeft({ first, then }: Approach, { courses }: SearchRequest): number {
+  const left = (remedy: RemedyId) => remedyOf(remedy).mostTimes - (courses?.[remedy]?.times ?? 0);
+  if (!first || first.remedy === then.remedy) return left(then.remedy);
+  const all = Math.min(remedyOf(then.remedy).mostTimes, 1 + Math.max(0, left(then.remedy)));
+  return left(first.remedy) < 1 ? 0 : all;
+}
+
+/** The first day on which a dose may be put on: after the interval from the last time it was, in the course that runs. */
+export function soonestDay({ remedy }: Dose, { fromDay, courses }: SearchRequest): number {
+  const last = courses?.[remedy]?.lastDay ?? null;
+  return last === null ? fromDay : Math.max(fromDay, Math.ceil(last + remedyOf(remedy).smallestIntervalDays));
+}
+
 function scheduleOf(approach: Approach, request: SearchRequest, interval: number, count: number): Schedule {
   const { smallestIntervalDays } = remedyOf(approach.then.remedy);
+  const start = soonestDay(approach.first ?? approach.then, request);
   const days: number[] = [];
   for (let i = 0; i < count; i++) {
     const last = days.at(-1);
-    const soonest = last === undefined ? request.fromDay : last + smallestIntervalDays;
-    days.push(nextWorkingDay(Math.max(request.fromDay + i * interval, soonest), request.worksOn));
+    const soonest =
+      last === undefined ? start : Math.max(last + smallestIntervalDays, soonestDay(approach.then, request));
+    days.push(nextWorkingDay(Math.max(start + i * interval, soonest), request.worksOn));
   }
   return { ...scored(approach, request, days), intervalDays: interval };
 }
 
 /** Scores treatments on given days, in ascending order. @example the days of a school beside the searched ones */
-export function scored(approach: Approach, { scorer, on }: SearchRequest, days: readonly number[]): Schedule {
-  const doses = dosesOn(approach, days, on);
+export function scored(approach: Approach, request: SearchRequest, days: readonly number[]): Schedule {
+  return scoredDoses(dosesOn(approach, days, request.on), request);
+}
+
+/** Scores treatments that each have a dose of their own, in ascending order; at least one. */
+export function scoredDoses(doses: readonly ComingDose[], { scorer }: Pick<SearchRequest, "scorer">): Schedule {
+  const days = doses.map(({ atDays }) => atDays);
   const overByDay = endOf(scorer, days.at(-1)!);
   const gap = days.length > 1 ? days[1]! - days[0]! : 0;
   return { days, pOver: scorer.pOverAt(doses, overByDay), overByDay: Math.ceil(overByDay), intervalDays: gap };
@@ -98,7 +124,7 @@ export function scored(approach: Approach, { scorer, on }: SearchRequest, days: 
 
 const applications = new WeakMap<Dose, Map<Application["on"], Application>>();
 
-/** One application a dose and spots, so that a scorer knows again what it has laid out already. */
+/** One application for each dose and spots, so that a scorer knows again what it has laid out already. */
 function applicationOf(dose: Dose, on: Application["on"]): Application {
   const known = applications.get(dose) ?? new Map<Application["on"], Application>();
   applications.set(dose, known);

@@ -1,4 +1,4 @@
-import type { Habitat } from "../pests/pests";
+import { phaseOf, type Habitat, type LifeStage, type Phase } from "../pests/pests";
 
 /** Chance that an animal that was hit dies: what careful estimates call low, likely and high. */
 export interface KillRange {
@@ -6,10 +6,6 @@ export interface KillRange {
   readonly likely: number;
   readonly high: number;
 }
-
-/** Kill tables are kept for three life phases; a pest's stage names map onto them through {@link phaseOf}. */
-export const phases = ["egg", "young", "adult"] as const;
-export type Phase = (typeof phases)[number];
 
 export interface Remedy {
   readonly id: string;
@@ -165,12 +161,6 @@ export function remedyOf(id: RemedyId): Remedy {
   return remedies[id];
 }
 
-/** The phase whose kill numbers a stage uses: eggs, everything young, or adults (the pre-laying adult included). */
-export function phaseOf(stageId: string): Phase {
-  if (stageId === "egg") return "egg";
-  return stageId === "youngAdult" || stageId === "adult" ? "adult" : "young";
-}
-
 /** Adult armoured scale sits under its shell: alcohol and soap reach little of it, oil smothers it (HOUSE). */
 const underShell: Partial<Record<RemedyId, KillRange>> = {
   alcohol: { low: 0.3, likely: 0.3, high: 0.3 },
@@ -179,10 +169,11 @@ const underShell: Partial<Record<RemedyId, KillRange>> = {
 };
 
 /**
- * Chance that an animal of `stageId` that the remedy touched dies.
- * @example killOf("alcohol", "mealybug", "nymph").likely // 0.95
+ * Chance that an animal of a stage that the remedy touched dies.
+ * @example killOf("alcohol", "mealybug", pests.mealybug.stages[2]).likely // 0.95, nymphs
  */
-export function killOf(remedy: RemedyId, pest: string, stageId: string): KillRange {
-  const shelled = pest === "armouredScale" && phaseOf(stageId) === "adult" ? underShell[remedy] : undefined;
-  return shelled ?? remedies[remedy].kill[phaseOf(stageId)];
+export function killOf(remedy: RemedyId, pest: string, stage: LifeStage): KillRange {
+  const phase = phaseOf(stage);
+  const shelled = pest === "armouredScale" && phase === "adult" ? underShell[remedy] : undefined;
+  return shelled ?? remedies[remedy].kill[phase];
 }

@@ -1,5 +1,6 @@
 import type { Day } from "../climate/days";
 import type { PlantState } from "../plants/states";
+import type { ProgrammeKindId } from "../programmes/programme";
 
 /** What stands beside every plant in a list. */
 export interface PlantCard {
@@ -11,4 +12,6 @@ export interface PlantCard {
   readonly petals: number;
   readonly apart: boolean;
   readonly lookDueOn: Day;
+  /** The programme that asks for the next look. */
+  readonly lookDueFor: ProgrammeKindId;
 }

@@ -1,122 +1,112 @@
-import type { Case, Closing } from "@/core/facts/records";
-import type { PestId } from "@/core/pests/pests";
+import { z } from "zod";
+import type { Case } from "@/core/case/cases";
+import { outcomes } from "@/core/facts/kinds/closing";
+import { pestIds } from "@/core/pests/pests";
+import type { Day } from "@/core/climate/days";
+import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
-import { dayOf, insert, insertAll, rows, update } from "../query";
+import { first, idList, insert, rows, run } from "../query";
 
-const columns = `s.id, s.plant_id as "plantId", s.pest, s.opened_at as "openedAt", ${dayOf("s.opened_at")} as "openedOn",
-  s.is_open as open`;
-const valid = "s.collection_id = :c and s.voided_at is null";
+/** Cases are derived from facts; these rows are a cache, so that lists need not derive them. */
+const row = z.object({
+  id: z.string(),
+  plantId: z.string(),
+  pest: z.enum(pestIds),
+  openedAt: z.date(),
+  closedAt: z.date().nullable(),
+  outcome: z.enum(outcomes).nullable(),
+});
 
-export async function find(scope: Scope, id: string): Promise<Case | null> {
-  return (await rows<Case>(scope, `select ${columns} from cases s where ${valid} and s.id = :id`, { id }))[0] ?? null;
-}
+export type CaseRow = z.output<typeof row> & { readonly openedOn: Day; readonly open: boolean };
 
-/** Cases of plants, oldest first, closed ones included. */
-export async function ofPlants(scope: Scope, plantIds: readonly string[]): Promise<Case[]> {
-  if (plantIds.length === 0) return [];
-  const sql = `select ${columns} from cases s where ${valid} and s.plant_id in (:plantIds) order by s.opened_at, s.id`;
-  return rows<Case>(scope, sql, { plantIds });
+const columns = `s.id, s.plant_id as "plantId", s.pest, s.opened_at as "openedAt", s.closed_at as "closedAt", s.outcome`;
+const told = (scope: Scope, one: z.output<typeof row>): CaseRow => ({
+  ...one,
+  openedOn: dayIn(one.openedAt, scope.timeZone),
+  open: one.closedAt === null,
+});
+
+/** The plant of the case that bears an id, or under whose facts it was written; null for none. */
+export async function plantOf(scope: Scope, caseId: string): Promise<string | null> {
+  const sql = `select s.plant_id as id from cases s where s.collection_id = :c and s.aliases @> array[cast(:caseId as uuid)]
+    order by (s.id = :caseId) desc limit 1`;
+  return (await first(scope, z.object({ id: z.string() }), sql, { caseId }))?.id ?? null;
 }
 
 /** All open cases of plants in use, oldest first. */
-export async function open(scope: Scope): Promise<Case[]> {
+export async function open(scope: Scope): Promise<CaseRow[]> {
   const sql = `select ${columns} from cases s join plants p on p.collection_id = s.collection_id and p.id = s.plant_id
-    where ${valid} and s.is_open and p.archived_at is null order by s.opened_at, s.id`;
-  return rows<Case>(scope, sql);
+    where s.collection_id = :c and s.closed_at is null and p.archived_at is null order by s.opened_at, s.id`;
+  return (await rows(scope, row, sql)).map((one) => told(scope, one));
 }
 
 /** The cases closed last, newest first. */
-export async function closedLately(scope: Scope, limit: number): Promise<Case[]> {
-  const sql = `select ${columns} from cases s join closings g on g.collection_id = s.collection_id and g.case_id = s.id
-    and g.voided_at is null where ${valid} and not s.is_open order by g.closed_at desc limit :limit`;
-  return rows<Case>(scope, sql, { limit });
+export async function closedLately(scope: Scope, limit: number): Promise<CaseRow[]> {
+  const sql = `select ${columns} from cases s where s.collection_id = :c and s.closed_at is not null
+    order by s.closed_at desc, s.id limit :limit`;
+  return (await rows(scope, row, sql, { limit })).map((one) => told(scope, one));
 }
 
-export async function add(
-  scope: Scope,
-  found: { id: string; plantId: string; pest: PestId; openedByLookId: string; openedAt: Date },
-  recordedAt: Date,
-): Promise<void> {
-  await insert(scope, "Case", { ...found, isOpen: true, recordedAt });
+/** Which of these plants have, or have had, a case. */
+export async function everIn(scope: Scope, plantIds: readonly string[]): Promise<Set<string>> {
+  const sql = `select distinct plant_id as id from cases where collection_id = :c and plant_id = any (cast(:ids as uuid[]))`;
+  const found = await rows(scope, z.object({ id: z.string() }), sql, { ids: idList(plantIds) });
+  return new Set(found.map(({ id }) => id));
 }
 
-export function setOpen(scope: Scope, id: string, isOpen: boolean): Promise<void> {
-  return update(scope, "Case", id, { isOpen });
+/** Plants that have, or have had, a case and have stood at one of the places where these have; these among them. */
+export async function besides(scope: Scope, plantIds: readonly string[]): Promise<string[]> {
+  const sql = `select distinct s.plant_id as id from cases s
+    join placements t on t.collection_id = s.collection_id and t.plant_id = s.plant_id and t.voided_at is null
+    where s.collection_id = :c and t.place_id in (
+      select m.place_id from placements m
+      where m.collection_id = :c and m.voided_at is null and m.plant_id = any (cast(:ids as uuid[])))`;
+  return (await rows(scope, z.object({ id: z.string() }), sql, { ids: idList(plantIds) })).map(({ id }) => id);
 }
 
-/** A find written down late shows that a case began earlier. */
-export function openEarlier(scope: Scope, id: string, openedAt: Date): Promise<void> {
-  return update(scope, "Case", id, { openedAt });
+const source = z.object({
+  plantId: z.string(),
+  code: z.string(),
+  caseId: z.string(),
+  pest: z.enum(pestIds),
+  openedAt: z.date(),
+  closedAt: z.date().nullable(),
+  finds: z.array(z.coerce.date()),
+  /** When the plant left the collection; null while it is there. */
+  archivedAt: z.date().nullable(),
+});
+
+/** The cases of plants as what stands beside them meets them. */
+export function asSources(scope: Scope, plantIds: readonly string[]): Promise<z.output<typeof source>[]> {
+  const sql = `select s.plant_id as "plantId", p.code, s.id as "caseId", s.pest, s.opened_at as "openedAt",
+      s.closed_at as "closedAt", s.finds, p.archived_at as "archivedAt"
+    from cases s join plants p on p.collection_id = s.collection_id and p.id = s.plant_id
+    where s.collection_id = :c and s.plant_id = any (cast(:ids as uuid[])) order by s.opened_at, s.id`;
+  return rows(scope, source, sql, { ids: idList(plantIds) });
 }
 
-/** Ids of cases that a look opened and to which no other look that stands has added a find. */
-export async function restingOnlyOn(scope: Scope, lookId: string): Promise<string[]> {
-  const sql = `select s.id from cases s where ${valid} and s.opened_by_look_id = :lookId and not exists (
-      select 1 from finds f join looks k on k.collection_id = f.collection_id and k.id = f.look_id
-      where f.collection_id = :c and f.case_id = s.id and f.look_id <> :lookId and k.voided_at is null
-    )`;
-  return (await rows<{ id: string }>(scope, sql, { lookId })).map((row) => row.id);
-}
-
-/** Marks plants as having stood near the find that opened a case. */
-export function addExposures(scope: Scope, caseId: string, plantIds: readonly string[], since: Date): Promise<void> {
-  return insertAll(
+/** Replaces the cached cases of plants by those derived anew, and forgets what was judged of cases that are none any more. */
+export async function replace(scope: Scope, plantIds: readonly string[], cases: readonly Case[]): Promise<void> {
+  const ids = { ids: idList(plantIds) };
+  await run(scope, "delete from cases where collection_id = :c and plant_id = any (cast(:ids as uuid[]))", ids);
+  await insert(
     scope,
-    "Exposure",
-    plantIds.map((plantId) => ({ caseId, plantId, since })),
+    "cases",
+    cases.map(({ id, aliases, plantId, pest, openedAt, finds, closing }) => ({
+      id,
+      aliases,
+      plantId,
+      pest,
+      openedAt,
+      finds,
+      closedAt: closing?.at ?? null,
+      outcome: closing?.outcome ?? null,
+    })),
   );
-}
-
-export interface ExposureRow {
-  readonly plantId: string;
-  readonly caseId: string;
-  readonly pest: PestId;
-  readonly sourceCode: string;
-  readonly sourcePlantId: string;
-  readonly since: Date;
-  readonly day: string;
-}
-
-/** Where plants stood near a find; finds that were voided no longer count. */
-export async function exposures(scope: Scope, plantIds: readonly string[]): Promise<ExposureRow[]> {
-  if (plantIds.length === 0) return [];
-  const sql = `select e.plant_id as "plantId", e.case_id as "caseId", s.pest, p.code as "sourceCode",
-      s.plant_id as "sourcePlantId", e.since, ${dayOf("e.since")} as day
-    from exposures e
-    join cases s on s.collection_id = e.collection_id and s.id = e.case_id
-    join plants p on p.collection_id = s.collection_id and p.id = s.plant_id
-    where ${valid} and e.plant_id in (:plantIds) order by e.since`;
-  return rows<ExposureRow>(scope, sql, { plantIds });
-}
-
-/** The plants marked at risk by a case. */
-export async function exposedBy(scope: Scope, caseIds: readonly string[]): Promise<string[]> {
-  if (caseIds.length === 0) return [];
-  const sql = `select distinct plant_id as id from exposures where collection_id = :c and case_id in (:caseIds)`;
-  return (await rows<{ id: string }>(scope, sql, { caseIds })).map((row) => row.id);
-}
-
-const closingColumns = `g.id, g.case_id as "caseId", g.outcome, g.closed_at as at, ${dayOf("g.closed_at")} as day, g.note,
-  g.void_reason as "voidReason"`;
-
-/** Closings of cases, oldest first, voided ones included. */
-export async function closings(scope: Scope, caseIds: readonly string[]): Promise<Closing[]> {
-  if (caseIds.length === 0) return [];
-  const sql = `select ${closingColumns} from closings g where g.collection_id = :c and g.case_id in (:caseIds)
-    order by g.closed_at, g.recorded_at`;
-  return rows<Closing>(scope, sql, { caseIds });
-}
-
-export async function findClosing(scope: Scope, id: string): Promise<Closing | null> {
-  const sql = `select ${closingColumns} from closings g where g.collection_id = :c and g.id = :id`;
-  return (await rows<Closing>(scope, sql, { id }))[0] ?? null;
-}
-
-export async function addClosing(
-  scope: Scope,
-  closing: Omit<Closing, "day" | "voidReason">,
-  recordedAt: Date,
-): Promise<void> {
-  const { at, ...rest } = closing;
-  await insert(scope, "Closing", { ...rest, closedAt: at, recordedAt });
+  await run(
+    scope,
+    `delete from assessments where collection_id = :c and plant_id = any (cast(:ids as uuid[]))
+       and not case_id = any (cast(:kept as uuid[]))`,
+    { ...ids, kept: idList(cases.filter((one) => one.open).map((one) => one.id)) },
+  );
 }

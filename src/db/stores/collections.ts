@@ -1,39 +1,70 @@
-import type { Sequelize, Transaction } from "sequelize";
-import { QueryTypes } from "sequelize";
-import type { Settings } from "@/core/facts/deeds";
+import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
+import { z } from "zod";
+import { settings, type Settings } from "@/core/facts/settings";
 import { model } from "../models";
 
-export interface Collection extends Settings {
-  readonly id: string;
-}
+const collection = settings.extend({ id: z.string(), isDemo: z.boolean() });
+/** A collection: its settings, and whether it is the demo. */
+export type Collection = Settings & { readonly id: string; readonly isDemo: boolean };
 
 const columns = `id, name, time_zone as "timeZone", look_every_days as "lookEveryDays", units, spoons,
   alcohol_percent::float8 as "alcoholPercent", clear_percent as "clearPercent", plan_percent as "planPercent",
-  work_days as "workDays", hemisphere`;
+  work_days as "workDays", hemisphere, owns, is_demo as "isDemo"`;
 
-/** The collection this application shows: the oldest one, or null in an empty database. */
-export async function oldest(sequelize: Sequelize, transaction?: Transaction): Promise<Collection | null> {
-  const [found] = await sequelize.query<Collection>(
-    `select ${columns} from collections order by created_at, id limit 1`,
-    { type: QueryTypes.SELECT, transaction },
-  );
-  return found ?? null;
+/** Every collection of a database, the oldest first. */
+export async function all(sequelize: Sequelize, transaction?: Transaction): Promise<Collection[]> {
+  const found = await sequelize.query<object>(`select ${columns} from collections order by created_at, id`, {
+    type: QueryTypes.SELECT,
+    transaction,
+  });
+  return found.map((row) => collection.parse(row));
+}
+
+export async function find(sequelize: Sequelize, id: string, transaction?: Transaction): Promise<Collection | null> {
+  const [found] = await sequelize.query<object>(`select ${columns} from collections where id = :id`, {
+    type: QueryTypes.SELECT,
+    replacements: { id },
+    transaction,
+  });
+  return found ? collection.parse(found) : null;
 }
 
 export async function add(
   sequelize: Sequelize,
-  collection: Collection,
+  values: Collection,
   createdAt: Date,
   transaction?: Transaction,
 ): Promise<void> {
-  await model(sequelize, "Collection").create({ ...collection, createdAt }, { transaction });
+  await model(sequelize, "collections").create({ ...values, createdAt }, { transaction });
 }
 
 export async function change(
   sequelize: Sequelize,
   id: string,
-  settings: Settings,
+  values: Settings,
   transaction?: Transaction,
 ): Promise<void> {
-  await model(sequelize, "Collection").update({ ...settings }, { where: { id }, transaction });
+  await model(sequelize, "collections").update({ ...values }, { where: { id }, transaction });
+}
+
+/** Everything in a collection, what refers to other rows before those. */
+const innermostFirst = [
+  ...["assessments", "exposures", "cases", "plant_states", "photos", "finds", "acts", "programme_steps", "programmes"],
+  ...["closings", "skips", "looks", "placements", "walk_plants", "walks", "readings", "plants", "places"],
+] as const;
+
+/** Removes a collection with everything in it. */
+export async function remove(sequelize: Sequelize, id: string, transaction: Transaction): Promise<void> {
+  for (const table of innermostFirst)
+    await sequelize.query(`delete from ${table} where collection_id = :id`, { replacements: { id }, transaction });
+  await sequelize.query("delete from collections where id = :id", { replacements: { id }, transaction });
+}
+
+/** Whether the database knows a time zone by this name. */
+export async function knowsZone(sequelize: Sequelize, name: string): Promise<boolean> {
+  const [found] = await sequelize.query("select 1 from pg_timezone_names where name = :name", {
+    type: QueryTypes.SELECT,
+    replacements: { name },
+  });
+  return found !== undefined;
 }

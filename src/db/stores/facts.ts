@@ -1,35 +1,136 @@
+import { z } from "zod";
+import { factKindOf, type Fact, type FactKindId } from "@/core/facts/facts";
+import { everyFact, type Columns, type FactKind } from "@/core/facts/kind";
+import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
-import type { ModelName } from "../models";
-import { rows, update } from "../query";
+import { any, first, idList, insert, rows, run, update } from "../query";
 
-/** Facts are never deleted: voiding says that one is not true, and why. Tables that can be voided. */
-export type FactTable = Extract<
-  ModelName,
-  "Look" | "Treatment" | "Placement" | "Plan" | "Closing" | "Case" | "Skip" | "Photo"
->;
+/** One way for every kind of fact: written, read and struck out as the registry describes it. */
 
-export function voidFact(
-  scope: Scope,
-  table: FactTable,
-  id: string,
-  voidedAt: Date,
-  voidReason: string,
-): Promise<void> {
-  return update(scope, table, id, { voidedAt, voidReason });
+const underscored = (attribute: string) => attribute.replaceAll(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+
+/** How a column is read: numbers as numbers, days as text. */
+function column(alias: string, attribute: string, type: Columns[string]): string {
+  const name = `${alias}.${underscored(attribute)}`;
+  return type === "number" ? `${name}::float8` : type === "day" ? `${name}::text` : name;
 }
 
-/** Whether some fact of a table already has this id: it was sent before. */
-export async function isRecorded(
+function columnsOf(kind: FactKind): string {
+  const own = Object.entries(kind.columns)
+    .filter(([, type]) => type !== "bytes")
+    .map(([attribute, type]) => `${column("f", attribute, type)} as "${attribute}"`);
+  const parts = Object.entries(kind.parts ?? {}).map(([name, { table, of, columns, order }]) => {
+    const fields = Object.entries({ id: "uuid" as const, ...columns }).map(
+      ([attribute, type]) => `'${attribute}', ${column("p", attribute, type)}`,
+    );
+    const by = order.map((attribute) => `p.${underscored(attribute)}`).join(", ");
+    return `coalesce((select json_agg(json_build_object(${fields.join(", ")}) order by ${by}) from ${table} p
+      where p.collection_id = f.collection_id and p.${underscored(of)} = f.id), '[]') as "${name}"`;
+  });
+  const every = `f.id, f.happened_at as at, f.recorded_at as "recordedAt", f.recorded_by as "recordedBy",
+    f.void_reason as "voidReason"`;
+  return [every, ...own, ...parts].join(", ");
+}
+
+const inOrder = "order by f.happened_at, f.recorded_at, f.id";
+
+async function read<K extends FactKindId>(
   scope: Scope,
-  table:
-    "looks" | "treatments" | "placements" | "plans" | "closings" | "plants" | "places" | "walks" | "skips" | "photos",
-  id: string,
-) {
-  const found = await rows(scope, `select 1 from ${table} where collection_id = :c and id = :id`, { id });
-  return found.length > 0;
+  id: K,
+  where: string,
+  replacements: Record<string, unknown>,
+): Promise<Fact<K>[]> {
+  const kind = factKindOf(id);
+  const shape = everyFact.extend(kind.own.shape as Record<never, never>);
+  const sql = `select ${columnsOf(kind)} from ${kind.table} f where f.collection_id = :c and ${where} ${inOrder}`;
+  const found = await rows(scope, shape, sql, replacements);
+  return found.map((fact) => ({ ...fact, day: dayIn(fact.at, scope.timeZone) }) as unknown as Fact<K>);
+}
+
+/** Facts of a kind whose attribute names one of these ids, oldest first, those struck out among them. */
+export async function of<K extends FactKindId>(
+  scope: Scope,
+  kind: K,
+  attribute: "plantId" | "placeId" | "lookId" | "walkId",
+  ids: readonly string[],
+): Promise<Fact<K>[]> {
+  if (ids.length === 0) return [];
+  return read(scope, kind, `f.${underscored(attribute)} = any (cast(:ids as uuid[]))`, { ids: idList(ids) });
+}
+
+/**
+ * Facts of the plants that are in an open case, from the moment on at which the first of a plant's open cases began; oldest
+ * first, those struck out among them.
+ */
+export function ofOpenCases<K extends FactKindId>(scope: Scope, kind: K): Promise<Fact<K>[]> {
+  const where = `f.plant_id in (select s.plant_id from cases s where s.collection_id = :c and s.closed_at is null)
+    and f.happened_at >= (select min(s.opened_at) from cases s
+      where s.collection_id = :c and s.plant_id = f.plant_id and s.closed_at is null)`;
+  return read(scope, kind, where, {});
+}
+
+/** Every fact of a kind in the collection, oldest first, those struck out among them. */
+export function all<K extends FactKindId>(scope: Scope, kind: K): Promise<Fact<K>[]> {
+  return read(scope, kind, "true", {});
+}
+
+export async function find<K extends FactKindId>(scope: Scope, kind: K, id: string): Promise<Fact<K> | null> {
+  return (await read(scope, kind, "f.id = :id", { id }))[0] ?? null;
+}
+
+/** Writes facts of a kind down, each with its parts, as of now and by whom it was done. */
+export async function add<K extends FactKindId>(
+  scope: Scope,
+  id: K,
+  facts: readonly (Omit<Fact<K>, "day" | "recordedAt" | "recordedBy" | "voidReason"> & Record<string, unknown>)[],
+): Promise<void> {
+  const kind = factKindOf(id);
+  const parts = Object.entries(kind.parts ?? {});
+  const recorded = { recordedAt: scope.now, recordedBy: scope.actor };
+  const partNames = parts.map(([name]) => name);
+  await insert(
+    scope,
+    kind.table,
+    facts.map(({ at, ...fact }) => ({
+      ...Object.fromEntries(Object.entries(fact).filter(([attribute]) => !partNames.includes(attribute))),
+      happenedAt: at,
+      ...recorded,
+    })),
+  );
+  for (const [name, { table, of: owner }] of parts) {
+    const own = facts.flatMap((fact) =>
+      ((fact as Record<string, unknown>)[name] as Record<string, unknown>[]).map((part) => ({
+        ...part,
+        [owner]: fact.id,
+      })),
+    );
+    await insert(scope, table, own);
+  }
+}
+
+/** Facts are never deleted: striking out says that one is not true, and why. */
+export function strike(scope: Scope, kind: FactKindId, id: string, reason: string): Promise<void> {
+  return update(scope, factKindOf(kind).table, id, { voidedAt: scope.now, voidReason: reason });
+}
+
+/** Whether some fact of a kind already has this id: it was sent before. */
+export function isRecorded(scope: Scope, kind: FactKindId, id: string): Promise<boolean> {
+  return isThere(scope, factKindOf(kind).table, id);
+}
+
+/** Whether a row of a table already has this id: it was sent before. */
+export function isThere(scope: Scope, table: string, id: string): Promise<boolean> {
+  return any(scope, `select 1 from ${table} where collection_id = :c and id = :id`, { id });
+}
+
+/** How many facts of a kind stand with this attribute. */
+export async function countStanding(scope: Scope, kind: FactKindId, attribute: string, id: string): Promise<number> {
+  const sql = `select count(*)::int as n from ${factKindOf(kind).table}
+    where collection_id = :c and ${underscored(attribute)} = :id and voided_at is null`;
+  return (await first(scope, z.object({ n: z.number() }), sql, { id }))?.n ?? 0;
 }
 
 /** Makes transactions that name the same key run one after the other, so that each sees what the one before wrote. */
 export async function takeTurn(scope: Scope, key: string): Promise<void> {
-  await rows(scope, "select pg_advisory_xact_lock(hashtextextended(:key, 0))", { key });
+  await run(scope, "select pg_advisory_xact_lock(hashtextextended(:key, 0))", { key });
 }

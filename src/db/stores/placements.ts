@@ -1,45 +1,28 @@
-import type { Placement } from "@/core/facts/records";
+import { z } from "zod";
 import type { Scope } from "../connection";
-import { dayOf, insert, rows } from "../query";
+import { idList, rows } from "../query";
 
-const columns = `t.id, t.plant_id as "plantId", t.place_id as "placeId", l.name as "placeName", l.kind as "placeKind",
-  t.placed_at as at, ${dayOf("t.placed_at")} as day, t.void_reason as "voidReason"`;
-const from = `from placements t join places l on l.collection_id = t.collection_id and l.id = t.place_id
-  where t.collection_id = :c`;
-
-/** Where plants stood, oldest first; voided placements included. */
-export async function ofPlants(scope: Scope, plantIds: readonly string[]): Promise<Placement[]> {
-  if (plantIds.length === 0) return [];
-  const sql = `select ${columns} ${from} and t.plant_id in (:plantIds) order by t.placed_at, t.recorded_at`;
-  return rows<Placement>(scope, sql, { plantIds });
-}
-
-export async function find(scope: Scope, id: string): Promise<Placement | null> {
-  return (await rows<Placement>(scope, `select ${columns} ${from} and t.id = :id`, { id }))[0] ?? null;
-}
-
-export function add(
-  scope: Scope,
-  placement: { id: string; plantId: string; placeId: string; at: Date },
-  recordedAt: Date,
-): Promise<void> {
-  const { at, ...rest } = placement;
-  return insert(scope, "Placement", { ...rest, placedAt: at, recordedAt });
-}
-
-/** Plants in use that stood at the same place as `plantId` at the instant `at`, that plant left out. */
-export async function neighboursAt(scope: Scope, plantId: string, at: Date): Promise<string[]> {
+/** Plants in use that have shared a place with one of these at any time since its first case began; these left out. */
+export async function companionsOf(scope: Scope, plantIds: readonly string[]): Promise<string[]> {
   const sql = `
-    with stood as (
-      select distinct on (t.plant_id) t.plant_id, t.place_id
-      from placements t
-      where t.collection_id = :c and t.voided_at is null and t.placed_at <= :at
-      order by t.plant_id, t.placed_at desc, t.recorded_at desc
+    with stays as (
+      select t.plant_id, t.place_id, t.happened_at as began,
+        lead(t.happened_at) over (partition by t.plant_id order by t.happened_at, t.recorded_at, t.id) as ended
+      from placements t where t.collection_id = :c and t.voided_at is null
     )
-    select s.plant_id as id
-    from stood s
-    join stood mine on mine.plant_id = :plantId and mine.place_id = s.place_id
-    join plants p on p.collection_id = :c and p.id = s.plant_id
-    where s.plant_id <> :plantId and p.archived_at is null`;
-  return (await rows<{ id: string }>(scope, sql, { plantId, at })).map((row) => row.id);
+    select distinct o.plant_id as id
+    from (select plant_id, min(opened_at) as since from cases where collection_id = :c group by plant_id) s
+    join stays m on m.plant_id = s.plant_id
+    join stays o on o.place_id = m.place_id and o.began < coalesce(m.ended, 'infinity') and m.began < coalesce(o.ended, 'infinity')
+    join plants p on p.collection_id = :c and p.id = o.plant_id and p.archived_at is null
+    where m.plant_id = any (cast(:ids as uuid[])) and not o.plant_id = any (cast(:ids as uuid[]))
+      and coalesce(least(m.ended, o.ended), 'infinity') >= s.since`;
+  return (await rows(scope, z.object({ id: z.string() }), sql, { ids: idList(plantIds) })).map(({ id }) => id);
+}
+
+/** Plants that have ever stood at one of these places. */
+export async function everAt(scope: Scope, placeIds: readonly string[]): Promise<string[]> {
+  const sql = `select distinct t.plant_id as id from placements t
+    where t.collection_id = :c and t.voided_at is null and t.place_id = any (cast(:ids as uuid[]))`;
+  return (await rows(scope, z.object({ id: z.string() }), sql, { ids: idList(placeIds) })).map(({ id }) => id);
 }

@@ -1,87 +1,130 @@
+import { z } from "zod";
+import type { PlantState } from "@/core/plants/states";
+import { programmeKindIds } from "@/core/programmes/programme";
 import type { DerivedState } from "@/core/state/plantState";
-import { model } from "../models";
 import type { Scope } from "../connection";
-import { rows } from "../query";
+import { first, idList, rows, run } from "../query";
 
 export interface StateRow extends DerivedState {
   readonly plantId: string;
   readonly placeId: string;
   readonly apart: boolean;
-  readonly derivedOn: string;
 }
 
-/** Replaces the cached states of these plants. */
+/** Replaces the cached states of these plants; whatever was reckoned from their facts before is out of date with it. */
 export async function put(scope: Scope, states: readonly StateRow[]): Promise<void> {
   if (states.length === 0) return;
-  await model(scope.sequelize, "PlantStateRow").bulkCreate(
-    states.map((state) => ({ collectionId: scope.collectionId, ...state })),
-    {
-      updateOnDuplicate: ["placeId", "apart", "state", "petals", "lastLookOn", "lookDueOn", "derivedOn"],
-      transaction: scope.transaction,
-    },
+  await run(
+    scope,
+    `insert into plant_states (collection_id, plant_id, place_id, apart, state, petals, last_look_on, look_due_on,
+       look_due_for, facts_version, current)
+     select :c, r."plantId", r."placeId", r.apart, r.state, r.petals, r."lastLookOn", r."lookDueOn", r."lookDueFor", 1, true
+     from jsonb_to_recordset(cast(:states as jsonb)) as r("plantId" uuid, "placeId" uuid, apart boolean, state text,
+       petals integer, "lastLookOn" date, "lookDueOn" date, "lookDueFor" text)
+     on conflict (collection_id, plant_id) do update set place_id = excluded.place_id, apart = excluded.apart,
+       state = excluded.state, petals = excluded.petals, last_look_on = excluded.last_look_on,
+       look_due_on = excluded.look_due_on, look_due_for = excluded.look_due_for,
+       facts_version = plant_states.facts_version + 1, current = true`,
+    { states: JSON.stringify(states) },
   );
 }
 
-export interface ListedPlant extends Pick<
-  StateRow,
-  "state" | "petals" | "apart" | "placeId" | "lookDueOn" | "lastLookOn"
-> {
-  readonly id: string;
-  readonly code: string;
-  readonly name: string;
+/** Fills in the petals that a judgement gives, unless the plant's facts have changed since it was begun. */
+export function putPetals(scope: Scope, plantId: string, petals: number, factsVersion: number): Promise<void> {
+  return run(
+    scope,
+    `update plant_states set petals = :petals where collection_id = :c and plant_id = :plantId
+       and facts_version = :factsVersion and state = 'surer' and petals <> :petals`,
+    { plantId, petals, factsVersion },
+  );
 }
 
+const states = ["clear", "new", "atRisk", "infested", "surer"] as const satisfies readonly PlantState[];
+const listed = z.object({
+  id: z.string(),
+  code: z.string(),
+  name: z.string(),
+  placeId: z.string(),
+  state: z.enum(states),
+  petals: z.number(),
+  apart: z.boolean(),
+  lookDueOn: z.string(),
+  lookDueFor: z.enum(programmeKindIds),
+  lastLookOn: z.string().nullable(),
+  factsVersion: z.number(),
+});
+export type ListedPlant = z.output<typeof listed>;
+
 const every = `select p.id, p.code, p.name, c.state, c.petals, c.apart, c.place_id as "placeId",
-    c.look_due_on::text as "lookDueOn", c.last_look_on::text as "lastLookOn"
+    c.look_due_on::text as "lookDueOn", c.look_due_for as "lookDueFor", c.last_look_on::text as "lastLookOn",
+    c.facts_version::float8 as "factsVersion"
   from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
   where c.collection_id = :c`;
-const listed = `${every} and p.archived_at is null`;
+const inUse = `${every} and p.archived_at is null`;
 
 /** All plants in use with their states, by code. */
 export function list(scope: Scope): Promise<ListedPlant[]> {
-  return rows<ListedPlant>(scope, `${listed} order by p.code`);
+  return rows(scope, listed, `${inUse} order by p.code`);
 }
 
 /** Some plants with their states, archived or not. */
-export function of(scope: Scope, ids: readonly string[]): Promise<ListedPlant[]> {
-  if (ids.length === 0) return Promise.resolve([]);
-  return rows<ListedPlant>(scope, `${every} and p.id in (:ids) order by p.code`, { ids });
+export async function of(scope: Scope, ids: readonly string[]): Promise<ListedPlant[]> {
+  if (ids.length === 0) return [];
+  return rows(scope, listed, `${every} and p.id = any (cast(:ids as uuid[])) order by p.code`, { ids: idList(ids) });
 }
 
 /** The first `limit` plants whose look is due on or before `today`, the longest overdue first. */
 export function lookDue(scope: Scope, today: string, limit: number): Promise<ListedPlant[]> {
-  return rows<ListedPlant>(scope, `${listed} and c.look_due_on <= :today order by c.look_due_on, p.code limit :limit`, {
-    today,
-    limit,
-  });
+  const sql = `${inUse} and c.look_due_on <= :today order by c.look_due_on, p.code limit :limit`;
+  return rows(scope, listed, sql, { today, limit });
 }
 
-export async function countLookDue(scope: Scope, today: string): Promise<number> {
-  const sql = `select count(*)::int as n from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
-    where c.collection_id = :c and p.archived_at is null and c.look_due_on <= :today`;
-  return (await rows<{ n: number }>(scope, sql, { today }))[0]?.n ?? 0;
+const counts = z.object({ everything: z.number(), due: z.number(), arrivals: z.number() });
+
+/** How many plants are in use, how many of them are due for a look, and how many are new here. */
+export async function count(scope: Scope, today: string): Promise<z.output<typeof counts>> {
+  const sql = `select count(*)::int as everything, (count(*) filter (where c.look_due_on <= :today))::int as due,
+      (count(*) filter (where c.state = 'new'))::int as arrivals
+    from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
+    where c.collection_id = :c and p.archived_at is null`;
+  return (await first(scope, counts, sql, { today }))!;
+}
+
+/** The first look that falls due after `today`; null when none does. */
+export async function nextLookAfter(scope: Scope, today: string): Promise<ListedPlant | null> {
+  return first(scope, listed, `${inUse} and c.look_due_on > :today order by c.look_due_on, p.code limit 1`, { today });
+}
+
+/** How many plants in use stand at each place. */
+export function countByPlace(scope: Scope): Promise<{ placeId: string; plants: number }[]> {
+  const sql = `select c.place_id as "placeId", count(*)::int as plants
+    from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
+    where c.collection_id = :c and p.archived_at is null group by c.place_id`;
+  return rows(scope, z.object({ placeId: z.string(), plants: z.number() }), sql);
 }
 
 /** Plants that stand apart, and infested plants that do not. */
 export function apartOrInfested(scope: Scope): Promise<ListedPlant[]> {
-  return rows<ListedPlant>(scope, `${listed} and (c.apart or c.state = 'infested') order by p.code`);
+  return rows(scope, listed, `${inUse} and (c.apart or c.state = 'infested') order by p.code`);
 }
 
-/** Plants in a case whose state was derived before `today`, those most out of date first: petals move with the calendar. */
-export async function stale(scope: Scope, today: string): Promise<string[]> {
-  const sql = `select plant_id as id from plant_states
-    where collection_id = :c and state in ('infested', 'surer') and derived_on < :today
-    order by derived_on, plant_id`;
-  return (await rows<{ id: string }>(scope, sql, { today })).map((row) => row.id);
+/** Plants whose row is to be derived anew. */
+export async function toDerive(scope: Scope): Promise<string[]> {
+  const sql = "select plant_id as id from plant_states where collection_id = :c and not current order by plant_id";
+  return (await rows(scope, z.object({ id: z.string() }), sql)).map(({ id }) => id);
 }
 
-/** Has every plant derived anew whose case was judged by another model than this one. */
-export async function markOutdated(scope: Scope, modelVersion: number): Promise<void> {
-  await rows(
+/** Says of plants that what could be derived of them is. */
+export function markDerived(scope: Scope, plantIds: readonly string[]): Promise<void> {
+  return run(
     scope,
-    `update plant_states set derived_on = '2000-01-01' where collection_id = :c and plant_id in (
-      select s.plant_id from cases s left join assessments a on a.collection_id = s.collection_id and a.case_id = s.id
-      where s.collection_id = :c and s.is_open and s.voided_at is null and a.model_version is distinct from :modelVersion)`,
-    { modelVersion },
+    `update plant_states set current = true where collection_id = :c and not current
+       and plant_id = any (cast(:ids as uuid[]))`,
+    { ids: idList(plantIds) },
   );
+}
+
+/** Has every plant derived anew, after a change that touches them all. */
+export function markAll(scope: Scope): Promise<void> {
+  return run(scope, "update plant_states set current = false where collection_id = :c");
 }

@@ -1,19 +1,44 @@
-import type { Plant } from "@/core/facts/records";
+import { z } from "zod";
+import type { Day } from "@/core/climate/days";
+import type { Plant } from "@/core/facts/descriptions";
+import { growthFormIds } from "@/core/plants/growthForms";
+import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
-import { dayOf, insert, rows, update } from "../query";
+import { first, idList, insert, rows, update } from "../query";
 
-const columns = `p.id, p.code, p.name, p.genus, p.growth_form as "growthForm", p.pot_cm::float8 as "potCm",
-  p.acquired_on::text as "acquiredOn", p.seller, p.in_flower as "inFlower", ${dayOf("p.added_at")} as "addedOn",
-  p.archived_at is not null as archived`;
+const row = z.object({
+  id: z.string(),
+  code: z.string(),
+  name: z.string(),
+  genus: z.string(),
+  growthForm: z.enum(growthFormIds),
+  potCm: z.number(),
+  acquiredOn: z.string().nullable(),
+  seller: z.string(),
+  inFlower: z.boolean(),
+  addedAt: z.date(),
+  archivedAt: z.date().nullable(),
+});
+
+const select = `select p.id, p.code, p.name, p.genus, p.growth_form as "growthForm", p.pot_cm::float8 as "potCm",
+    p.acquired_on::text as "acquiredOn", p.seller, p.in_flower as "inFlower", p.added_at as "addedAt",
+    p.archived_at as "archivedAt"
+  from plants p where p.collection_id = :c`;
+
+const told = (scope: Scope, { addedAt, acquiredOn, ...plant }: z.output<typeof row>): Plant => ({
+  ...plant,
+  acquiredOn: acquiredOn as Day | null,
+  addedOn: dayIn(addedAt, scope.timeZone),
+});
 
 export async function find(scope: Scope, id: string): Promise<Plant | null> {
-  const found = await many(scope, [id]);
-  return found[0] ?? null;
+  return (await many(scope, [id]))[0] ?? null;
 }
 
 export async function many(scope: Scope, ids: readonly string[]): Promise<Plant[]> {
   if (ids.length === 0) return [];
-  return rows<Plant>(scope, `select ${columns} from plants p where p.collection_id = :c and p.id in (:ids)`, { ids });
+  const found = await rows(scope, row, `${select} and p.id = any (cast(:ids as uuid[]))`, { ids: idList(ids) });
+  return found.map((plant) => told(scope, plant));
 }
 
 /**
@@ -21,32 +46,38 @@ export async function many(scope: Scope, ids: readonly string[]): Promise<Plant[
  * plants may go on referring to it meanwhile, as a find beside it does.
  */
 export async function lock(scope: Scope, id: string): Promise<Plant | null> {
-  const sql = `select ${columns} from plants p where p.collection_id = :c and p.id = :id for no key update`;
-  return (await rows<Plant>(scope, sql, { id }))[0] ?? null;
+  const found = await first(scope, row, `${select} and p.id = :id for no key update`, { id });
+  return found && told(scope, found);
 }
 
-/** The id of the plant in use that bears this code, whatever the case of its letters. */
-export async function withCode(scope: Scope, code: string): Promise<string | null> {
-  const sql = `select id from plants where collection_id = :c and lower(code) = lower(:code) and archived_at is null`;
-  return (await rows<{ id: string }>(scope, sql, { code }))[0]?.id ?? null;
+/** The ids of plants in use that bear one of these codes, whatever the case of its letters. */
+export function withCodes(scope: Scope, codes: readonly string[]): Promise<{ id: string; code: string }[]> {
+  const sql = `select id, lower(code) as code from plants
+    where collection_id = :c and archived_at is null and lower(code) in (select lower(x) from jsonb_array_elements_text(cast(:codes as jsonb)) x)`;
+  return rows(scope, z.object({ id: z.string(), code: z.string() }), sql, { codes: JSON.stringify(codes) });
 }
 
-type Description = Omit<Plant, "id" | "addedOn" | "archived">;
+/** The codes of all plants in use. */
+export async function codes(scope: Scope): Promise<string[]> {
+  const sql = "select code from plants where collection_id = :c and archived_at is null order by code";
+  return (await rows(scope, z.object({ code: z.string() }), sql)).map(({ code }) => code);
+}
 
-export function add(scope: Scope, id: string, description: Description, addedAt: Date): Promise<void> {
-  return insert(scope, "Plant", { id, ...description, addedAt });
+type Description = Omit<Plant, "id" | "addedOn" | "archivedAt">;
+
+export function add(scope: Scope, plants: readonly (Description & { readonly id: string })[]): Promise<void> {
+  const recorded = { addedAt: scope.now, recordedBy: scope.actor };
+  return insert(
+    scope,
+    "plants",
+    plants.map((plant) => ({ ...plant, ...recorded })),
+  );
 }
 
 export function change(scope: Scope, id: string, description: Description): Promise<void> {
-  return update(scope, "Plant", id, { ...description });
+  return update(scope, "plants", id, { ...description });
 }
 
 export function setArchived(scope: Scope, id: string, archivedAt: Date | null): Promise<void> {
-  return update(scope, "Plant", id, { archivedAt });
-}
-
-/** Ids of all plants in use. */
-export async function inUse(scope: Scope): Promise<string[]> {
-  const sql = `select id from plants where collection_id = :c and archived_at is null`;
-  return (await rows<{ id: string }>(scope, sql)).map((row) => row.id);
+  return update(scope, "plants", id, { archivedAt });
 }

@@ -1,54 +1,70 @@
-import type { Skip, Walk } from "@/core/facts/records";
-import type { WalkEvent } from "@/core/walk/progress";
-import type { PlantState } from "@/core/plants/states";
-import type { PestId } from "@/core/pests/pests";
-import type { GrowthFormId } from "@/core/plants/growthForms";
-import type { ToolId } from "@/core/inspection/tools";
+import { z } from "zod";
+import { walkScopes } from "@/core/facts/deeds";
+import type { Walk } from "@/core/facts/descriptions";
+import { toolIds } from "@/core/inspection/tools";
+import { pestIds } from "@/core/pests/pests";
+import { growthFormIds } from "@/core/plants/growthForms";
+import { plantStates } from "@/core/plants/states";
+import { rounds } from "@/core/walk/places";
+import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
-import { dayOf, insert, rows, update } from "../query";
+import { any, first, insert, rows, run, update } from "../query";
 
-const columns = `w.id, w.scope, w.place_id as "placeId", w.tool, w.round, w.started_at as "startedAt",
-  ${dayOf("w.started_at")} as "startedOn", w.ended_at as "endedAt"`;
+const walk = z.object({
+  id: z.string(),
+  scope: z.enum(walkScopes),
+  placeId: z.string().nullable(),
+  tool: z.enum(toolIds),
+  round: z.enum(rounds),
+  startedAt: z.date(),
+  endedAt: z.date().nullable(),
+});
+const columns = `w.id, w.scope, w.place_id as "placeId", w.tool, w.round, w.started_at as "startedAt", w.ended_at as "endedAt"`;
+const told = <W extends z.output<typeof walk>>(scope: Scope, one: W) => ({
+  ...one,
+  startedOn: dayIn(one.startedAt, scope.timeZone),
+});
 
 export async function find(scope: Scope, id: string): Promise<Walk | null> {
   const sql = `select ${columns} from walks w where w.collection_id = :c and w.id = :id`;
-  return (await rows<Walk>(scope, sql, { id }))[0] ?? null;
+  const found = await first(scope, walk, sql, { id });
+  return found && told(scope, found);
 }
 
-export interface WalkInShort extends Walk {
-  readonly plants: number;
-  readonly done: number;
-  readonly finds: number;
-}
+const inShort = walk.extend({ plants: z.number(), done: z.number(), finds: z.number() });
+export type WalkInShort = z.output<typeof inShort> & Pick<Walk, "startedOn">;
 
-/** The walks begun last, newest first, with how far they came. */
-export function lately(scope: Scope, limit: number): Promise<WalkInShort[]> {
+/** The walks begun last, newest first, with how far they came; plants that have left the collection no longer count. */
+export async function lately(scope: Scope, limit: number): Promise<WalkInShort[]> {
   const sql = `select ${columns},
-      (select count(*)::int from walk_plants m where m.collection_id = w.collection_id and m.walk_id = w.id) as plants,
+      (select count(*)::int from walk_plants m
+        join plants p on p.collection_id = m.collection_id and p.id = m.plant_id and p.archived_at is null
+        where m.collection_id = w.collection_id and m.walk_id = w.id) as plants,
       (select count(*)::int from looks k where k.collection_id = w.collection_id and k.walk_id = w.id and k.voided_at is null)
         + (select count(*)::int from skips s where s.collection_id = w.collection_id and s.walk_id = w.id and s.voided_at is null)
         as done,
       (select count(*)::int from looks k where k.collection_id = w.collection_id and k.walk_id = w.id and k.voided_at is null
         and exists (select 1 from finds f where f.collection_id = k.collection_id and f.look_id = k.id)) as finds
     from walks w where w.collection_id = :c order by w.started_at desc, w.id desc limit :limit`;
-  return rows<WalkInShort>(scope, sql, { limit });
+  return (await rows(scope, inShort, sql, { limit })).map((one) => told(scope, one));
 }
 
-export async function add(scope: Scope, walk: Omit<Walk, "startedOn" | "endedAt">, recordedAt: Date): Promise<void> {
-  await insert(scope, "Walk", { ...walk, recordedAt });
+export function add(scope: Scope, added: Omit<Walk, "startedOn" | "endedAt">): Promise<void> {
+  return insert(scope, "walks", [{ ...added, recordedAt: scope.now, recordedBy: scope.actor }]);
 }
 
-export interface WalkPlantRow {
-  readonly plantId: string;
-  readonly placeId: string;
-  readonly state: PlantState;
-  readonly petals: number;
-  readonly apart: boolean;
-}
+const member = z.object({
+  plantId: z.string(),
+  placeId: z.string(),
+  state: z.enum(plantStates),
+  petals: z.number(),
+  apart: z.boolean(),
+});
+export type WalkPlantRow = z.output<typeof member>;
 
 /** Adds the plants of a walk in one statement: thousands are ready before anybody waits. */
 export async function addPlants(scope: Scope, walkId: string, plants: readonly WalkPlantRow[]): Promise<void> {
-  await rows(
+  await run(
     scope,
     `insert into walk_plants (collection_id, walk_id, plant_id, place_id, state, petals, apart)
      select :c, :walkId, r."plantId", r."placeId", r.state, r.petals, r.apart
@@ -58,39 +74,19 @@ export async function addPlants(scope: Scope, walkId: string, plants: readonly W
   );
 }
 
-export function end(scope: Scope, id: string, endedAt: Date): Promise<void> {
-  return update(scope, "Walk", id, { endedAt });
+export function end(scope: Scope, id: string): Promise<void> {
+  return update(scope, "walks", id, { endedAt: scope.now });
 }
 
-const skipColumns = `s.id, s.walk_id as "walkId", s.plant_id as "plantId", s.reason, s.skipped_at as at,
-  ${dayOf("s.skipped_at")} as day, s.void_reason as "voidReason"`;
-
-export async function findSkip(scope: Scope, id: string): Promise<Skip | null> {
-  const sql = `select ${skipColumns} from skips s where s.collection_id = :c and s.id = :id`;
-  return (await rows<Skip>(scope, sql, { id }))[0] ?? null;
-}
-
-/** Times a plant was left out, oldest first; voided ones included. */
-export function skipsOf(scope: Scope, plantId: string): Promise<Skip[]> {
-  const sql = `select ${skipColumns} from skips s where s.collection_id = :c and s.plant_id = :plantId order by s.skipped_at`;
-  return rows<Skip>(scope, sql, { plantId });
-}
-
-export async function isSkipped(scope: Scope, walkId: string, plantId: string): Promise<boolean> {
+export function isSkipped(scope: Scope, walkId: string, plantId: string): Promise<boolean> {
   const sql = `select 1 from skips where collection_id = :c and walk_id = :walkId and plant_id = :plantId and voided_at is null`;
-  return (await rows(scope, sql, { walkId, plantId })).length > 0;
+  return any(scope, sql, { walkId, plantId });
 }
 
-export async function addSkip(
-  scope: Scope,
-  { at, ...skip }: Omit<Skip, "day" | "voidReason">,
-  recordedAt: Date,
-): Promise<void> {
-  await insert(scope, "Skip", { ...skip, skippedAt: at, recordedAt });
-}
+const event = z.object({ id: z.string(), plantId: z.string(), kind: z.enum(["clean", "found", "skipped"]) });
 
 /** Looks and skips of a walk that stand, in the order in which they were made. */
-export function events(scope: Scope, walkId: string): Promise<Omit<WalkEvent, "atMs">[]> {
+export function events(scope: Scope, walkId: string): Promise<z.output<typeof event>[]> {
   const sql = `
     select k.id, k.plant_id as "plantId", case when exists (
         select 1 from finds f where f.collection_id = k.collection_id and f.look_id = k.id
@@ -100,46 +96,47 @@ export function events(scope: Scope, walkId: string): Promise<Omit<WalkEvent, "a
     select s.id, s.plant_id, 'skipped'
     from skips s where s.collection_id = :c and s.walk_id = :walkId and s.voided_at is null
     order by 1`;
-  return rows<Omit<WalkEvent, "atMs">>(scope, sql, { walkId });
+  return rows(scope, event, sql, { walkId });
 }
 
-export interface MemberRow extends WalkPlantRow {
-  readonly code: string;
-  readonly name: string;
-  readonly growthForm: GrowthFormId;
-  readonly potCm: number;
-  readonly seller: string;
-  readonly genus: string;
+const described = member.extend({
+  code: z.string(),
+  name: z.string(),
+  growthForm: z.enum(growthFormIds),
+  potCm: z.number(),
+  seller: z.string(),
+  genus: z.string(),
   /** The last look before this walk. */
-  readonly lastOn: string | null;
-  readonly lastTool: ToolId | null;
-  readonly lastNote: string | null;
-  readonly lastPests: readonly PestId[];
+  lastAt: z.date().nullable(),
+  lastTool: z.enum(toolIds).nullable(),
+  lastNote: z.string().nullable(),
+  lastPests: z.array(z.enum(pestIds)),
   /** Every pest that was ever found on it. */
-  readonly everPests: readonly PestId[];
-}
+  everPests: z.array(z.enum(pestIds)),
+});
 
 /** The plants of a walk with what was seen on them before it. Archived ones are left out. */
-export function members(scope: Scope, walkId: string): Promise<MemberRow[]> {
+export async function members(scope: Scope, walkId: string) {
   const sql = `
     select m.plant_id as "plantId", m.place_id as "placeId", m.state, m.petals, m.apart, p.code, p.name,
       p.genus, p.growth_form as "growthForm", p.pot_cm::float8 as "potCm", p.seller,
-      last.day as "lastOn", last.tool as "lastTool", last.note as "lastNote",
+      last.at as "lastAt", last.tool as "lastTool", last.note as "lastNote",
       coalesce(last.pests, '{}') as "lastPests", coalesce(ever.pests, '{}') as "everPests"
     from walk_plants m
     join plants p on p.collection_id = m.collection_id and p.id = m.plant_id and p.archived_at is null
     left join lateral (
-      select ${dayOf("k.looked_at")} as day, k.tool, k.note, array(
+      select k.happened_at as at, k.tool, k.note, array(
         select f.pest from finds f where f.collection_id = k.collection_id and f.look_id = k.id order by f.pest
       ) as pests
       from looks k where k.collection_id = m.collection_id and k.plant_id = m.plant_id and k.voided_at is null
         and k.walk_id is distinct from m.walk_id
-      order by k.looked_at desc, k.recorded_at desc limit 1
+      order by k.happened_at desc, k.recorded_at desc limit 1
     ) last on true
     left join (
       select c.plant_id, array_agg(distinct c.pest order by c.pest) as pests
-      from cases c where c.collection_id = :c and c.voided_at is null group by c.plant_id
+      from cases c where c.collection_id = :c group by c.plant_id
     ) ever on ever.plant_id = m.plant_id
     where m.collection_id = :c and m.walk_id = :walkId`;
-  return rows<MemberRow>(scope, sql, { walkId });
+  const found = await rows(scope, described, sql, { walkId });
+  return found.map(({ lastAt, ...one }) => ({ ...one, lastOn: lastAt && dayIn(lastAt, scope.timeZone) }));
 }

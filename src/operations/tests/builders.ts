@@ -1,42 +1,61 @@
 import { inject } from "vitest";
 import { v7 as uuidv7 } from "uuid";
-import { usualSettings, type AddPlant, type RecordLook, type RecordTreatment, type Settings } from "@/core/facts/deeds";
+import type { Day } from "@/core/climate/days";
+import { addDays } from "@/core/climate/days";
+import type { AddPlant } from "@/core/facts/deeds";
+import type { RecordAct } from "@/core/facts/kinds/act";
+import type { RecordLook } from "@/core/facts/kinds/look";
+import type { AdoptPlan } from "@/core/facts/kinds/programme";
+import { usualSettings } from "@/core/facts/settings";
+import type { MixId } from "@/core/mixing/mixes";
+import type { SpotId } from "@/core/plants/spots";
+import type { TechniqueId } from "@/core/remedies/remedies";
 import { connect } from "@/db/connection";
 import { migrate } from "@/db/migrate";
 import * as collections from "@/db/stores/collections";
+import { dayIn, instantOf } from "@/zones";
 import { addPlace } from "../addPlace";
-import { addPlant } from "../addPlant";
+import { addPlant } from "../addPlants";
 import type { Context } from "../context";
-import { expectOk } from "../outcome";
+import { expectOk, type Outcome } from "../outcome";
 import { recordLook } from "../recordLook";
 
 /** The day the tests play on: 24 November 2026, 18:00 in Lisbon. */
 export const NOW = new Date("2026-11-24T18:00:00Z");
+const ZONE = "Europe/Lisbon";
 
 export const daysAgo = (context: Context, days: number): Context => ({
   ...context,
   now: new Date(context.now.getTime() - days * 86_400_000),
 });
 
-export const wall = (days: number, time = "18:00") =>
-  `${new Date(NOW.getTime() - days * 86_400_000).toISOString().slice(0, 10)}T${time}`;
+/** The moment of a wall time so many days before the tests' day. */
+export const wall = (days: number, time = "18:00", zone = ZONE, now = NOW) =>
+  instantOf(`${addDays(dayIn(now, zone), -days)}T${time}`, zone);
+
+/** What an operation refused, as "field code". */
+export const codes = (outcome: Outcome<unknown>) =>
+  outcome.ok ? [] : outcome.problems.map(({ path, code }) => `${path} ${code}`);
 
 /** A fresh collection with two shelves and an isolation place in an otherwise shared database. */
-export async function freshCollection() {
+export async function freshCollection(over: Partial<collections.Collection> = {}, now = NOW) {
   const sequelize = connect(inject("databaseUrl"));
   await migrate(sequelize);
-  const collection = {
+  const collection: collections.Collection = {
     id: uuidv7(),
     ...usualSettings,
     name: "Test collection",
-    timeZone: "Europe/Lisbon",
+    timeZone: ZONE,
     alcoholPercent: 96,
-  } satisfies Settings & { id: string };
-  const context: Context = { sequelize, collection, now: NOW };
+    isDemo: false,
+    ...over,
+  };
+  const context: Context = { sequelize, collection, actor: "Tester", now };
   await collections.add(sequelize, collection, daysAgo(context, 100).now);
-  const place = async (name: string, kind: "room" | "shelf" | "isolation", meanC: number) => {
+  const place = async (name: string, kind: "room" | "shelf" | "isolation", celsius: number) => {
     const id = uuidv7();
-    expectOk(await addPlace(context, { id, name, kind, parentId: null, meanC }));
+    const deed = { id, name, kind, parentId: null, celsius, readingId: uuidv7() };
+    expectOk(await addPlace(daysAgo(context, 100), deed));
     return id;
   };
   const shelf = await place("Shelf", "shelf", 25);
@@ -98,16 +117,40 @@ export async function openCaseOn(context: Context, plantId: string, daysBack: nu
   return find.caseId;
 }
 
-export const aTreatment = (caseId: string, daysBack: number, over: Partial<RecordTreatment> = {}): RecordTreatment => ({
+interface Spray {
+  mix?: MixId;
+  technique?: TechniqueId;
+  spots?: readonly SpotId[];
+  volumeMl?: number;
+}
+
+/** A spray, or what `over` makes of it, on a plant; in a case where one is named. */
+export const aSpray = (
+  plantId: string,
+  caseId: string | null,
+  daysBack: number,
+  { mix = "alcoholHalf", technique = "dab", spots = ["axil"], volumeMl = 5 }: Spray = {},
+  over: Partial<RecordAct> = {},
+): RecordAct => ({
   id: uuidv7(),
+  plantId,
+  placeId: null,
   caseId,
   stepId: null,
-  mix: "alcoholHalf",
-  technique: "dab",
-  volumeMl: 5,
-  spots: ["axil"],
+  act: { kind: "contact", mix, technique, volumeMl, spots: [...spots] },
   at: wall(daysBack, "19:00"),
   note: "",
   alreadyDone: false,
+  ...over,
+});
+
+/** A plan of the keeper's own dates. */
+export const aPlan = (caseId: string, dates: readonly string[], over: Partial<AdoptPlan> = {}): AdoptPlan => ({
+  id: uuidv7(),
+  caseId,
+  mix: "alcoholHalf",
+  technique: "dab",
+  basis: "own",
+  dates: dates as Day[],
   ...over,
 });

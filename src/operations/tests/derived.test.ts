@@ -1,17 +1,19 @@
 import fc from "fast-check";
 import { v7 as uuidv7 } from "uuid";
 import { describe, expect, it } from "vitest";
+import * as cases from "@/db/stores/cases";
+import * as exposures from "@/db/stores/exposures";
 import * as plantStates from "@/db/stores/plantStates";
 import { closeCase } from "../closeCase";
 import { scopeOf } from "../context";
+import { deriveStale } from "../deriveStale";
 import { movePlant } from "../movePlant";
 import { readPlant } from "../readPlant";
 import { recordLook } from "../recordLook";
-import { recordTreatment } from "../recordTreatment";
-import { refreshPlantStates } from "../refreshPlantStates";
+import { recordAct } from "../recordAct";
 import { setApart } from "../setApart";
 import { voidFact } from "../voidFact";
-import { aFind, aLook, aTreatment, freshCollection, plantOn, wall } from "./builders";
+import { aFind, aLook, aSpray, freshCollection, plantOn, wall } from "./builders";
 
 const step = fc.record({
   plant: fc.nat({ max: 2 }),
@@ -19,7 +21,7 @@ const step = fc.record({
   ago: fc.integer({ min: 0, max: 50 }),
 });
 
-/** The cache of states is never anything but what the facts say. */
+/** What is kept of states, cases and exposures is never anything but what the facts say. */
 describe("derived states", () => {
   it("after any deeds in any order, rebuilding from the facts changes nothing", async () => {
     await fc.assert(
@@ -33,10 +35,10 @@ describe("derived states", () => {
         for (const { plant, deed, ago } of steps) {
           const id = plants[plant as 0 | 1 | 2];
           const view = (await readPlant(context, id))!;
-          const open = view.cases.find((c) => c.open);
+          const open = view.record.cases.find((c) => c.open);
           if (deed === "look") await recordLook(context, aLook(id, ago));
           if (deed === "find") await recordLook(context, aLook(id, ago, { finds: [aFind()] }));
-          if (deed === "treat" && open) await recordTreatment(context, aTreatment(open.id, ago));
+          if (deed === "treat" && open) await recordAct(context, aSpray(id, open.id, ago));
           if (deed === "apart") {
             await setApart(context, { id: uuidv7(), plantId: id, placeId: pantry, bagId: uuidv7(), at: wall(ago) });
           }
@@ -44,15 +46,19 @@ describe("derived states", () => {
           if (deed === "close" && open) {
             await closeCase(context, { id: uuidv7(), caseId: open.id, outcome: "clear", at: wall(ago), note: "" });
           }
-          const last = view.looks.findLast((look) => look.voidReason === null);
+          const last = view.record.looks.findLast((look) => look.voidReason === null);
           if (deed === "strike" && last) await voidFact(context, { kind: "look", factId: last.id, reason: "test" });
         }
         const scope = scopeOf(context);
-        const kept = await plantStates.list(scope);
-        await context.sequelize.transaction((transaction) =>
-          refreshPlantStates(context, scopeOf(context, transaction), plants),
-        );
-        expect(kept).toEqual(await plantStates.list(scope));
+        const known = async () => ({
+          states: (await plantStates.list(scope)).map(({ factsVersion: _changes, ...state }) => state),
+          cases: await cases.asSources(scope, plants),
+          exposures: await exposures.of(scope, plants),
+        });
+        const kept = await known();
+        await plantStates.markAll(scope);
+        expect(await deriveStale(context)).toBe(plants.length);
+        expect(kept).toEqual(await known());
       }),
       { numRuns: 15 },
     );

@@ -1,20 +1,21 @@
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
-import type { Day } from "@/core/climate/days";
 import { addPlace } from "../addPlace";
-import { addPlant } from "../addPlant";
+import { addPlant } from "../addPlants";
 import { adoptPlan } from "../adoptPlan";
 import { closeCase } from "../closeCase";
 import type { Context } from "../context";
 import { movePlant } from "../movePlant";
 import type { Outcome } from "../outcome";
+import { readPlace } from "../readPlace";
 import { readPlaces } from "../readPlaces";
 import { readPlant } from "../readPlant";
 import { recordLook } from "../recordLook";
-import { recordTreatment } from "../recordTreatment";
+import { recordAct } from "../recordAct";
 import { setApart } from "../setApart";
+import { takeReading } from "../takeReading";
 import { voidFact } from "../voidFact";
-import { aFind, aLook, aPlant, aTreatment, freshCollection, openCaseOn, plantOn, wall } from "./builders";
+import { aFind, aLook, aPlan, aPlant, aSpray, freshCollection, NOW, openCaseOn, plantOn, wall } from "./builders";
 
 let context: Context;
 let shelf: string;
@@ -25,13 +26,20 @@ beforeEach(async () => ({ context, shelf, other, pantry } = await freshCollectio
 /** A deed, and how many facts of its kind are there. */
 type Sent = { deed: () => Promise<Outcome<unknown>>; count: () => Promise<number> };
 
-const counted = (plantId: string, of: "placements" | "looks" | "cases" | "treatments" | "plans" | "closings") => {
-  return async () => (await readPlant(context, plantId))![of].length;
+const counted = (plantId: string, of: "placements" | "looks" | "cases" | "acts" | "programmes" | "closings") => {
+  return async () => (await readPlant(context, plantId))!.record[of].length;
 };
 
 const deeds: Record<string, () => Promise<Sent>> = {
   "adding a place": async () => {
-    const place = { id: uuidv7(), name: "Sill", kind: "shelf", parentId: null, meanC: 20 } as const;
+    const place = {
+      id: uuidv7(),
+      name: "Sill",
+      kind: "shelf",
+      parentId: null,
+      celsius: 20,
+      readingId: uuidv7(),
+    } as const;
     return { deed: () => addPlace(context, place), count: async () => (await readPlaces(context)).length - 3 };
   },
   "adding a plant": async () => {
@@ -55,20 +63,18 @@ const deeds: Record<string, () => Promise<Sent>> = {
   },
   "a plan": async () => {
     const plantId = await plantOn(context, shelf);
-    const plan = {
-      id: uuidv7(),
-      caseId: await openCaseOn(context, plantId, 4),
-      mix: "soapMild",
-      technique: "spray",
-      basis: "own",
-      dates: ["2026-11-24" as Day],
-    } as const;
-    return { deed: () => adoptPlan(context, { ...plan, dates: [...plan.dates] }), count: counted(plantId, "plans") };
+    const plan = aPlan(await openCaseOn(context, plantId, 4), ["2026-11-24"]);
+    return { deed: () => adoptPlan(context, plan), count: counted(plantId, "programmes") };
   },
   "a treatment": async () => {
     const plantId = await plantOn(context, shelf);
-    const treatment = aTreatment(await openCaseOn(context, plantId, 4), 2);
-    return { deed: () => recordTreatment(context, treatment), count: counted(plantId, "treatments") };
+    const spray = aSpray(plantId, await openCaseOn(context, plantId, 4), 2);
+    return { deed: () => recordAct(context, spray), count: counted(plantId, "acts") };
+  },
+  "a reading": async () => {
+    const reading = { id: uuidv7(), placeId: shelf, at: NOW, celsius: 21, source: "thermometer" } as const;
+    const count = async () => (await readPlace(context, shelf))!.readings.length - 1;
+    return { deed: () => takeReading(context, reading), count };
   },
   "a closing": async () => {
     const plantId = await plantOn(context, shelf);

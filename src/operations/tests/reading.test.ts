@@ -1,21 +1,25 @@
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
-import type { Day } from "@/core/climate/days";
 import { spotsOf } from "@/core/plants/growthForms";
 import { adoptPlan } from "../adoptPlan";
 import { archivePlant } from "../archivePlant";
 import { closeCase } from "../closeCase";
 import { today, type Context } from "../context";
 import { readBenches } from "../readBenches";
-import { readCase } from "../readCase";
+import { readCase, type CaseView } from "../readCase";
 import { readCases } from "../readCases";
 import { readPlant } from "../readPlant";
 import { readToday } from "../readToday";
 import { recordLook } from "../recordLook";
-import { recordTreatment } from "../recordTreatment";
+import { recordAct } from "../recordAct";
 import { setApart } from "../setApart";
-import { aLook, aTreatment, daysAgo, freshCollection, openCaseOn, plantOn, wall } from "./builders";
+import { aLook, aPlan, aSpray, daysAgo, freshCollection, openCaseOn, plantOn, wall } from "./builders";
 
+const pClearOf = (view: CaseView | null) => {
+  const judged = view!.judged!.judged;
+  if (!judged.ok) throw new Error(JSON.stringify(judged.problems));
+  return judged.judgement.assessment.pClear;
+};
 const allSpots = [...spotsOf("trailingVine")];
 
 let context: Context;
@@ -23,14 +27,8 @@ let shelf: string;
 let pantry: string;
 beforeEach(async () => ({ context, shelf, pantry } = await freshCollection()));
 
-const plan = (caseId: string, dates: string[], mix: "soapMild" | "oil1" = "soapMild") => ({
-  id: uuidv7(),
-  caseId,
-  mix,
-  technique: "spray" as const,
-  basis: "own" as const,
-  dates: dates as Day[],
-});
+const plan = (caseId: string, dates: string[], mix: "soapMild" | "oil1" = "soapMild") =>
+  aPlan(caseId, dates, { mix, technique: "spray" });
 
 describe("today", () => {
   it("in an empty collection asks for nothing", async () => {
@@ -43,16 +41,19 @@ describe("today", () => {
       apart: [],
       unplanned: [],
       next: null,
+      plants: 0,
     });
   });
 
   it("gathers what is due by mix, the latest first, with one volume for all", async () => {
+    // Everything has been looked at lately: what falls due next is a treatment.
     const ids = [
       await plantOn(context, shelf, { potCm: 12 }),
       await plantOn(context, shelf, { potCm: 20 }),
       await plantOn(context, shelf, { potCm: 9 }),
     ];
     const cases = await Promise.all(ids.map((id) => openCaseOn(context, id, 9)));
+    for (const id of ids) await recordLook(context, aLook(id, 1));
     await adoptPlan(context, plan(cases[0]!, ["2026-11-24"]));
     await adoptPlan(context, plan(cases[1]!, ["2026-11-21", "2026-11-28"]));
     await adoptPlan(context, plan(cases[2]!, ["2026-11-26"], "oil1"));
@@ -64,7 +65,7 @@ describe("today", () => {
       [ids[1], 3],
       [ids[0], 0],
     ]);
-    expect(view.next).toMatchObject({ day: "2026-11-26", plant: { id: ids[2] } });
+    expect(view.next).toMatchObject({ what: "treat", day: "2026-11-26", plant: { id: ids[2] } });
   });
 
   it("asks for no step that is done, and then names the next one", async () => {
@@ -72,10 +73,10 @@ describe("today", () => {
     const caseId = await openCaseOn(context, id, 9);
     await adoptPlan(context, plan(caseId, ["2026-11-24", "2026-12-01"]));
     const [line] = (await readToday(context)).sittings[0]!.due;
-    await recordTreatment(context, aTreatment(caseId, 0, { stepId: line!.step.id, at: wall(0, "17:30") }));
+    await recordAct(context, aSpray(id, caseId, 0, {}, { stepId: line!.stepId, at: wall(0, "17:30") }));
     const view = await readToday(context);
     expect(view.sittings).toEqual([]);
-    expect(view.next!.day).toBe("2026-12-01");
+    expect(view.next).toMatchObject({ what: "treat", day: "2026-12-01" });
   });
 
   it("is loud about what is infested among the others, and quiet once it is set apart", async () => {
@@ -109,10 +110,10 @@ describe("the calendar moves on", () => {
     const id = await plantOn(context, shelf);
     const caseId = await openCaseOn(context, id, 29);
     for (const ago of [29, 26, 23, 20]) {
-      await recordTreatment(context, aTreatment(caseId, ago, { technique: "sprayAndSwab", spots: allSpots }));
+      await recordAct(context, aSpray(id, caseId, ago, { technique: "sprayAndSwab", spots: allSpots }));
     }
     for (const ago of [15, 8]) await recordLook(context, aLook(id, ago, { spots: allSpots, tool: "loupe" }));
-    const sure = async (at: Context) => (await readCase(at, caseId))!.judged!.judgement.assessment.pClear;
+    const sure = async (at: Context) => pClearOf(await readCase(at, caseId));
     const now = await sure(context);
     expect(await sure(daysAgo(context, -20))).toBeGreaterThan(now);
     // Egg to adult at 25 °C is 30 days: not yet on the 29th, and no more reason against it on the 30th.
@@ -155,7 +156,7 @@ describe("benches and cases", () => {
     await closeCase(context, { id: uuidv7(), caseId: closed, outcome: "lost", at: wall(1), note: "" });
     const view = await readCases(context);
     expect(view.open.map((line) => line.found.id)).toEqual([unplanned, soon]);
-    expect(view.closed.map((line) => [line.found.id, line.closing.outcome])).toEqual([[closed, "lost"]]);
+    expect(view.closed.map((line) => [line.id, line.outcome])).toEqual([[closed, "lost"]]);
   });
 
   it("one collection never sees another's plants", async () => {

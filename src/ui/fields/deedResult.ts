@@ -1,9 +1,11 @@
-/** What a deed's server action answers: the operation's value, or problems in words, each at its field. */
+/** What a deed's server action or route answers: the operation's value, or problems in words, each at its field. */
 export type DeedResult =
   | { readonly ok: true; readonly value: Record<string, unknown> }
   | {
       readonly ok: false;
       /** The deed may be as it should: sending it again may help. */
       readonly retry?: true;
+      /** What was asked for is so already, though not by this deed. */
+      readonly done?: true;
       readonly problems: readonly { readonly path: string; readonly message: string }[];
     };

@@ -30,7 +30,7 @@ export function FieldProblem({ name, message }: { name: string; message: string 
 }
 
 /** Label, control, hint and problem, tied together for those who cannot see them side by side. */
-function Field<T extends FieldValues>({
+export function Field<T extends FieldValues>({
   form,
   name,
   label,
@@ -63,7 +63,7 @@ export function TextField<T extends FieldValues>({
   inputMode,
   list,
   ...field
-}: FieldProps<T> & { type?: "text" | "date" | "datetime-local"; inputMode?: "decimal"; list?: string }) {
+}: FieldProps<T> & { type?: "text" | "date"; inputMode?: "decimal"; list?: string }) {
   return (
     <Field {...field}>
       {(wiring) => (

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { get, useForm, type DefaultValues, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
 import type { z } from "zod";
 import "@/wording/problems";
+import { useCollectionIfAny } from "../shell/Collection";
 import type { DeedResult } from "./deedResult";
 
 export interface DeedForm<T extends FieldValues> {
@@ -18,16 +19,18 @@ export interface DeedForm<T extends FieldValues> {
 const LOST = "It could not be sent. What you typed is still here: check the connection and press again.";
 
 /**
- * A form that does one deed. It checks with the same schema as the server, keeps everything typed when saving fails,
- * puts each problem at its field and the focus with it. Sending again is safe: the deed's ids were made here.
+ * A form that does one deed in the collection its page is about. It checks with the same schema as the server, keeps everything
+ * typed when saving fails, puts each problem at its field and the focus with it. Sending again is safe: the deed's ids were
+ * made here.
  */
 export function useDeed<T extends FieldValues>(options: {
   schema: z.ZodType<unknown, T>;
-  action: (input: unknown) => Promise<DeedResult>;
+  action: (collectionId: string, input: unknown) => Promise<DeedResult>;
   defaults: () => DefaultValues<NoInfer<T>>;
   done: (value: Record<string, unknown>) => void;
 }): DeedForm<T> {
   const { schema, action, defaults, done } = options;
+  const collectionId = useCollectionIfAny()?.id ?? "";
   const [defaultValues] = useState(defaults);
   const [trouble, setTrouble] = useState<string | null>(null);
   const form = useForm<T>({ resolver: zodResolver(schema as never) as never, defaultValues });
@@ -37,7 +40,7 @@ export function useDeed<T extends FieldValues>(options: {
     let result: DeedResult;
     try {
       // The raw values go, not the parsed ones: the server reads them with the same schema.
-      result = await action(form.getValues());
+      result = await action(collectionId, form.getValues());
     } catch {
       setTrouble(LOST);
       return;

@@ -9,7 +9,7 @@ import { posteriorOf } from "@/core/diagnosis/posterior";
 import { priorsFor, type Circumstances } from "@/core/diagnosis/priors";
 import { canShow, seenSignIds, signIds, tests, type Observations, type SignId } from "@/core/diagnosis/signs";
 import { byChance, NAMED_FROM, SETTLES_FROM_BITS, verdictOf, type Verdict } from "@/core/diagnosis/verdict";
-import type { Naming as NamingOnRecord } from "@/core/facts/deeds";
+import type { Naming as NamingOnRecord } from "@/core/facts/kinds/look";
 import { pestIds, type PestId } from "@/core/pests/pests";
 import { percent } from "@/wording/chances";
 import { pestNames } from "@/wording/names";

@@ -1,24 +1,47 @@
 "use client";
 
 import { wrap, type Remote } from "comlink";
+import PQueue from "p-queue";
 import { useEffect, useState } from "react";
 import type { Reckoner } from "@/workers/reckoner";
 
-/** A reckoner in a worker of its own, which is started when it is first asked something. */
-export class ReckonerHandle {
-  private worker: Worker | null = null;
-  private remote: Remote<Reckoner> | null = null;
+interface Running {
+  readonly worker: Worker;
+  readonly remote: Remote<Reckoner>;
+  /** Rejects when the worker fails or is ended: what it was asked is never answered then. */
+  readonly broken: Promise<never>;
+  readonly breakOff: (why: Error) => void;
+}
 
-  get(): Remote<Reckoner> {
-    this.worker ??= new Worker(new URL("../../workers/reckoner.ts", import.meta.url), { type: "module" });
-    this.remote ??= wrap<Reckoner>(this.worker);
-    return this.remote;
+/** A reckoner in a worker of its own, which is started when it is first asked something, and anew after it has failed. */
+export class ReckonerHandle {
+  private running: Running | null = null;
+
+  /** The answer to a question; fails with what the question failed with, or with the worker. */
+  async ask<T>(question: (remote: Remote<Reckoner>) => Promise<T>): Promise<T> {
+    const { remote, broken } = (this.running ??= this.start());
+    return Promise.race([question(remote), broken]);
   }
 
   end(): void {
-    this.worker?.terminate();
-    this.worker = null;
-    this.remote = null;
+    this.running?.breakOff(new Error("the reckoner was ended"));
+  }
+
+  private start(): Running {
+    const worker = new Worker(new URL("../../workers/reckoner.ts", import.meta.url), { type: "module" });
+    let breakOff = (_why: Error) => {};
+    const broken = new Promise<never>((_, reject) => {
+      breakOff = (why) => {
+        worker.terminate();
+        this.running = null;
+        reject(why);
+      };
+    });
+    // Nobody may be asking just then.
+    broken.catch(() => {});
+    worker.onerror = () => breakOff(new Error("the reckoner failed"));
+    worker.onmessageerror = () => breakOff(new Error("the reckoner's answer could not be read"));
+    return { worker, remote: wrap<Reckoner>(worker), broken, breakOff };
   }
 }
 
@@ -29,52 +52,44 @@ export function useReckoner(): ReckonerHandle {
   return handle;
 }
 
+/** No question takes so long; one that does is broken off, ms. */
+const PATIENCE_MS = 30_000;
+
+/** Why there is no answer: the question makes no sense, or the worker failed and may be asked again. */
+type Failure = "senseless" | "broken";
+
+interface Answer<T> {
+  readonly answer: T | null;
+  readonly key: string | null;
+  readonly failed: Failure | null;
+}
+
 /**
  * Asks the reckoner and gives its last answer. While one question is under way only the newest of those that follow waits,
- * so that dragging never piles them up.
+ * so that dragging never piles them up. `again` asks once more.
  */
 export function useAnswer<T>(
   reckoner: ReckonerHandle,
   ask: (reckoner: Remote<Reckoner>) => Promise<T>,
   key: string,
-): { answer: T | null; key: string | null; failed: boolean } {
-  const [state, setState] = useState<{ answer: T | null; key: string | null; failed: boolean }>({
-    answer: null,
-    key: null,
-    failed: false,
-  });
-  const [line] = useState(() => new Line());
+): Answer<T> & { readonly again: () => void } {
+  const [state, setState] = useState<Answer<T>>({ answer: null, key: null, failed: null });
+  const [queue] = useState(() => new PQueue({ concurrency: 1, timeout: PATIENCE_MS, throwOnTimeout: true }));
+  const [times, setTimes] = useState(0);
   useEffect(() => {
-    line.next(async () => {
-      try {
-        const answer = await ask(reckoner.get());
-        setState({ answer, key, failed: false });
-      } catch {
-        setState((before) => ({ ...before, key, failed: true }));
-      }
-    });
+    queue.clear();
+    queue
+      .add(() => reckoner.ask(ask))
+      .then(
+        (answer) => setState({ answer: answer as T, key, failed: null }),
+        (error: unknown) => {
+          const failed = error instanceof Error && error.name === "RangeError" ? "senseless" : "broken";
+          if (failed === "broken") reckoner.end();
+          setState((before) => ({ ...before, key, failed }));
+        },
+      );
     // The question is told by its key; `ask` is made anew at every drawing.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [reckoner, key, line]);
-  return state;
-}
-
-/** Does one thing at a time; of what waits only the newest is done. */
-class Line {
-  private busy = false;
-  private waiting: (() => Promise<void>) | null = null;
-
-  next(task: () => Promise<void>): void {
-    this.waiting = task;
-    if (!this.busy) void this.run();
-  }
-
-  private async run(): Promise<void> {
-    this.busy = true;
-    for (let task = this.waiting; task; task = this.waiting) {
-      this.waiting = null;
-      await task();
-    }
-    this.busy = false;
-  }
+  }, [reckoner, key, queue, times]);
+  return { ...state, again: () => setTimes((before) => before + 1) };
 }

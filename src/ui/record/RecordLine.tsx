@@ -10,11 +10,15 @@ export function RecordLine({
   entries: readonly RecordEntry[];
   strike: (entry: RecordEntry) => ReactNode;
 }) {
+  if (entries.length === 0) return <p className="mb-0">Nothing is on record yet.</p>;
   return (
     <ol className="record" reversed>
       {entries.map((entry) => (
         <li key={entry.kind + entry.id} className={entry.voidReason === null ? undefined : "struck"}>
-          <div className="day text-body-secondary small">{dayAndYear(entry.day)}</div>
+          <div className="day text-body-secondary small">
+            {dayAndYear(entry.day)}
+            {entry.by && `, ${entry.by}`}
+          </div>
           <div className="what fw-semibold">{entry.what}</div>
           {entry.details.map((detail) => (
             <div key={detail} className="small">

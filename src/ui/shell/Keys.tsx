@@ -1,15 +1,10 @@
 "use client";
 
 import { usePathname, useRouter } from "next/navigation";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import Modal from "react-bootstrap/Modal";
+import { useHotkeys } from "react-hotkeys-hook";
 import { rooms } from "./rooms";
-
-/** How long after `g` a room's letter still counts. */
-const CHORD_MS = 1500;
-
-export const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** Keys of single screens, by the beginning of their address. */
 const screenKeys: readonly (readonly [path: string, keys: readonly (readonly [key: string, what: string])[]])[] = [
@@ -32,21 +27,15 @@ export function Keys() {
   const router = useRouter();
   const path = usePathname();
   const [listed, setListed] = useState(false);
-  useEffect(() => {
-    let chordUntil = 0;
-    const press = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      if (event.key === "?") setListed(true);
-      else if (event.key === "g") chordUntil = event.timeStamp + CHORD_MS;
-      else if (event.timeStamp < chordUntil) {
-        chordUntil = 0;
-        const room = rooms.find(({ key }) => key === event.key);
-        if (room) router.push(room.href);
-      }
-    };
-    addEventListener("keydown", press);
-    return () => removeEventListener("keydown", press);
-  }, [router]);
+  useHotkeys("?", () => setListed(true), { useKey: true });
+  useHotkeys(
+    rooms.map(({ key }) => `g>${key}`),
+    (_event, { keys }) => {
+      const room = rooms.find(({ key }) => key === keys?.at(-1));
+      if (room) router.push(room.href);
+    },
+    { sequenceTimeoutMs: 1500 },
+  );
   return (
     <Modal show={listed} onHide={() => setListed(false)} aria-labelledby="keys-title">
       <Modal.Header closeButton>

@@ -1,27 +1,36 @@
 "use client";
 
-import { Settings } from "lucide-react";
+import { Library, Settings } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { Flower } from "../mark/Flower";
+import { useCollectionIfAny } from "./Collection";
 import { rooms } from "./rooms";
 import { ThemeSwitch } from "./ThemeSwitch";
 
-/** On a phone the bar is for the rooms of the work: settings are in the corner of the page. */
-export function CornerSettings() {
-  if (usePathname() === "/settings") return null;
+/** On a phone the bar is for the rooms of the work: the collection and its settings are in the corner of the page. */
+export function Corner() {
+  const shown = useCollectionIfAny();
+  const path = usePathname();
+  if (!shown || path === "/begin") return null;
   return (
-    <nav aria-label="Corner" className="corner-settings d-lg-none">
-      <Link href="/settings" aria-label="Settings">
-        <Settings size={22} aria-hidden />
+    <nav aria-label="Corner" className="corner-links d-lg-none">
+      <Link href="/begin" aria-label={`Collection: ${shown.name}. Choose another`}>
+        <Library size={22} aria-hidden />
       </Link>
+      {path !== "/settings" && (
+        <Link href="/settings" aria-label="Settings">
+          <Settings size={22} aria-hidden />
+        </Link>
+      )}
     </nav>
   );
 }
 
-/** The rooms: a rail on a laptop, a bar on a phone. */
+/** The rooms: a rail on a laptop, a bar on a phone. Without a collection there is none to go to. */
 export function Rail() {
   const path = usePathname();
+  const shown = useCollectionIfAny();
   return (
     <nav className="rail" aria-label="Rooms">
       <div className="rail-name">
@@ -29,14 +38,24 @@ export function Rail() {
         Wary Petal
       </div>
       <ul>
-        {rooms.map(({ href, name, Icon }) => (
-          <li key={href} className={href === "/settings" ? "corner d-none d-lg-block" : undefined}>
-            <Link href={href} aria-current={path.startsWith(href) ? "page" : undefined}>
-              <Icon size={20} aria-hidden />
-              {name}
+        {shown &&
+          rooms.map(({ href, name, Icon }) => (
+            <li key={href} className={href === "/settings" ? "corner d-none d-lg-block" : undefined}>
+              <Link href={href} aria-current={path.startsWith(href) ? "page" : undefined}>
+                <Icon size={20} aria-hidden />
+                {name}
+              </Link>
+            </li>
+          ))}
+        {shown && (
+          <li className="d-none d-lg-block">
+            <Link href="/begin" aria-current={path === "/begin" ? "page" : undefined}>
+              <Library size={20} aria-hidden />
+              <span className="text-truncate">{shown.name}</span>
+              <span className="visually-hidden">: choose another collection</span>
             </Link>
           </li>
-        ))}
+        )}
         {/* On a phone the bar has no room for it: it is in the settings there. */}
         <li className="d-none d-lg-block">
           <ThemeSwitch />

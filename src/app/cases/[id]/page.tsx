@@ -1,7 +1,10 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { Strike } from "@/app/_parts/Strike";
+import type { Day } from "@/core/climate/days";
+import type { Plan } from "@/core/case/plans";
 import type { CaseView } from "@/operations/readCase";
+import { AsOf } from "@/ui/AsOf";
 import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
@@ -12,6 +15,7 @@ import { dayCount, dayInWords } from "@/wording/dates";
 import { mixNames, outcomeNames, pestNames, schoolNames, techniqueNames } from "@/wording/names";
 import { outlookSentences, reachSentence, surenessSentence } from "@/wording/judgement";
 import { stateInWords } from "@/wording/states";
+import { warmthInWords } from "@/wording/warmth";
 import { CaseReckoned } from "./_parts/CaseReckoned";
 import { comingDoses, lastDay, marksOf } from "./_parts/timeline";
 import { caseOf } from "./_parts/caseOf";
@@ -22,29 +26,38 @@ export const metadata: Metadata = { title: "Case" };
 /** A plan that falls this far short of what the keeper wants needs more than a clean look. */
 const FAR_SHORT = 0.1;
 
+/** What a plan is done with, in the order in which it comes. */
+function dosesOf(plan: Plan): string {
+  const told = plan.steps.flatMap(({ dose }) =>
+    dose ? [`${mixNames[dose.mix]}, ${techniqueNames[dose.technique].toLowerCase()}`] : [],
+  );
+  return [...new Set(told)].join("; then ");
+}
+
 function isLoud({ judged, changed }: CaseView, target: number): boolean {
-  const outlook = judged?.judgement.outlook;
+  const outlook = judged?.judged.ok ? judged.judged.judgement.outlook : null;
   if (!outlook) return false;
   return changed.lateDays > 0 || changed.foundOn !== null || outlook.pOver < target - FAR_SHORT;
 }
 
 export default async function CasePage({ params }: { params: Promise<{ id: string }> }) {
-  const { context, view, today } = await caseOf(params);
-  const { found, plan, closing, clearance } = view;
-  const judgement = view.judged?.judgement ?? null;
+  const { context, view, asOf, today } = await caseOf(params);
+  const { found, plan, clearance, judged } = view;
+  const { closing } = found;
+  const judgement = judged?.judged.ok ? judged.judged.judgement : null;
+  const unreckonable = judged && !judged.judged.ok ? judged.judged.problems : null;
   const loud = isLoud(view, context.collection.planPercent / 100);
-  const { plant, card, place } = view.view;
+  const { plant, card, place } = view;
   const next = plan === null ? "plan" : view.nextStep === null ? "look" : "treat";
   const facts = {
-    placements: [],
-    looks: view.looks,
-    treatments: view.treatments,
-    plans: view.view.plans.filter((p) => p.caseId === found.id),
-    closings: view.view.closings.filter((c) => c.caseId === found.id),
-    cases: [found],
+    look: view.facts.looks,
+    act: view.facts.acts,
+    programme: view.facts.programmes,
+    closing: view.facts.closings,
   };
   return (
     <>
+      <AsOf at={asOf} timeZone={context.collection.timeZone} />
       <div className="d-flex flex-wrap gap-3 align-items-center mb-3">
         <Flower state={card.state} petals={card.petals} apart={card.apart} size="large" silent />
         <div className="plant-line-text">
@@ -87,7 +100,29 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
       {judgement && (
         <p className="fs-4 mb-3">
           {surenessSentence(judgement)}
-          {!view.judged!.current && " (As it was before the last change; it is being reckoned anew.)"}
+          {!judged!.current && " (As it was before the last change; it is being reckoned anew.)"}
+        </p>
+      )}
+      {found.open && !judged && <p className="fs-5 mb-3">It is being reckoned; come back in a moment.</p>}
+      {unreckonable && (
+        <Panel title="This case cannot be reckoned">
+          <ul className="ps-3">
+            {unreckonable.map(({ path, message }) => (
+              <li key={path + message}>
+                {path && `${path}: `}
+                {message}
+              </li>
+            ))}
+          </ul>
+          <p className="mb-0">
+            Everything stays on record. If an entry below has a mistaken date or number, strike it out and write it down
+            anew.
+          </p>
+        </Panel>
+      )}
+      {view.guardedUntil && (
+        <p className="mb-3">
+          On guard until {dayInWords(view.guardedUntil as Day)}: looked at weekly for a month, then every second week.
         </p>
       )}
       <div className="row gx-3">
@@ -132,7 +167,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
               <p className="small text-body-secondary mt-3 mb-0">
                 Judged from live animals and new growth only: scars and dead scale stay.{" "}
                 {view.generationDays !== null &&
-                  `At ${place.meanC} °C a generation takes about ${dayCount(view.generationDays)}.`}
+                  `At ${warmthInWords(place.meanC)} a generation takes about ${dayCount(view.generationDays)}.`}
               </p>
             </Panel>
           )}
@@ -140,7 +175,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
             {plan ? (
               <>
                 <p>
-                  {mixNames[plan.mix]}, {techniqueNames[plan.technique].toLowerCase()}. {schoolNames[plan.basis]}.
+                  {dosesOf(plan)}. {schoolNames[plan.basis]}.
                 </p>
                 <Steps plan={plan} today={today} open={found.open} />
                 {judgement?.outlook && !judgement.outlook.mended && (
@@ -167,7 +202,10 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
             />
           )}
           <Panel title="Record">
-            <RecordLine entries={recordEntries(facts)} strike={(entry) => <Strike entry={entry} />} />
+            <RecordLine
+              entries={recordEntries("case", facts, { places: [place] })}
+              strike={(entry) => <Strike entry={entry} />}
+            />
             {view.file && (
               <p className="small mt-3 mb-0">
                 <a href={`/cases/${found.id}/file`} download>

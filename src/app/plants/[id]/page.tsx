@@ -1,14 +1,18 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { Strike } from "@/app/_parts/Strike";
-import { isApart } from "@/core/facts/records";
+import { isApart } from "@/core/facts/descriptions";
+import { standing } from "@/core/facts/facts";
+import { AsOf } from "@/ui/AsOf";
 import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
 import { dayInWords, dayAndYear, fromToday } from "@/wording/dates";
 import { growthFormNames, pestNames, sensitivityNames } from "@/wording/names";
+import { programmeNames } from "@/wording/programmes";
 import { stateInWords } from "@/wording/states";
+import { warmthInWords } from "@/wording/warmth";
 import { AddPhoto } from "./_parts/AddPhoto";
 import { ArchiveButton } from "./_parts/ArchiveButton";
 import { Photos } from "./_parts/Photos";
@@ -17,14 +21,23 @@ import { plantOf } from "./_parts/plantOf";
 export const metadata: Metadata = { title: "Plant" };
 
 export default async function PlantPage({ params }: { params: Promise<{ id: string }> }) {
-  const { view, today } = await plantOf(params);
-  const { plant, card, place } = view;
-  const open = view.cases.filter((one) => one.open);
+  const { context, view, asOf, today } = await plantOf(params);
+  const { plant, card, place, record, verdicts } = view;
+  const archived = plant.archivedAt !== null;
   const apart = isApart(place.kind);
-  const lastLook = view.looks.findLast((look) => look.voidReason === null);
-  const atRisk = card.state === "atRisk" ? view.exposures.at(-1) : undefined;
+  const lastLook = standing(record.looks).at(-1);
+  const atRisk = card.state === "atRisk" ? record.exposures.at(-1) : undefined;
+  const facts = {
+    look: record.looks,
+    act: record.acts,
+    placement: record.placements,
+    programme: record.programmes,
+    closing: record.closings,
+    skip: view.skips,
+  };
   return (
     <>
+      <AsOf at={asOf} timeZone={context.collection.timeZone} />
       <div className="d-flex flex-wrap gap-3 align-items-center mb-3">
         <Flower state={card.state} petals={card.petals} apart={card.apart} size="large" silent />
         <div className="plant-line-text">
@@ -32,10 +45,10 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
           <h1 className="mb-0">{plant.name}</h1>
           <p className="mb-0 fs-5">
             {stateInWords(card.state, card.petals, card.apart)}
-            {plant.archived && ", archived"}
+            {archived && ", archived"}
           </p>
         </div>
-        {!plant.archived && (
+        {!archived && (
           <div className="d-flex flex-wrap gap-2">
             <Link className="btn btn-primary" href={`/plants/${plant.id}/look`}>
               Look
@@ -51,6 +64,9 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
                 Set apart
               </Link>
             )}
+            <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/act`}>
+              Write down an act
+            </Link>
             <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/move`}>
               {apart ? "Bring back" : "Move"}
             </Link>
@@ -67,19 +83,22 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               {card.state === "infested" && !apart && (
                 <li className="fw-semibold">Set it apart now, before treating.</li>
               )}
-              {open.map((one) => {
-                const planned = view.plans.some((plan) => plan.caseId === one.id && plan.voidReason === null);
-                return (
-                  <li key={one.id}>
-                    <Link href={`/cases/${one.id}`}>{pestNames[one.pest]}</Link>
-                    {planned ? ": treat as planned." : ": make a plan."}
-                  </li>
-                );
-              })}
+              {view.open.map(({ found, plan }) => (
+                <li key={found.id}>
+                  <Link href={`/cases/${found.id}`}>{pestNames[found.pest]}</Link>
+                  {plan ? ": treat as planned." : ": make a plan."}
+                </li>
+              ))}
               <li>
                 {card.lookDueOn < today ? "A look was due" : "The next look is due"} {fromToday(card.lookDueOn, today)},{" "}
-                {dayInWords(card.lookDueOn)}.
+                {dayInWords(card.lookDueOn)}: {programmeNames[card.lookDueFor]}.
               </li>
+              {verdicts.guard.until && (
+                <li>
+                  It was called clear and is guarded until {dayInWords(verdicts.guard.until)}: what was missed shows
+                  within that time.
+                </li>
+              )}
               {atRisk && (
                 <li>
                   It stood by <Link href={`/plants/${atRisk.sourcePlantId}`}>{atRisk.sourceCode}</Link> when{" "}
@@ -93,7 +112,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
             <dl className="row mb-0">
               <dt className="col-5">Place</dt>
               <dd className="col-7">
-                {place.name}, {place.meanC} °C
+                <Link href={`/benches/places/${place.id}`}>{place.name}</Link>, {warmthInWords(place.meanC)}
               </dd>
               <dt className="col-5">Growth form</dt>
               <dd className="col-7">{growthFormNames[plant.growthForm]}</dd>
@@ -112,18 +131,21 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
                 </>
               )}
             </dl>
-            <ArchiveButton plantId={plant.id} archived={plant.archived} />
+            <ArchiveButton plantId={plant.id} archived={archived} />
           </Panel>
           {lastLook && (
             <Panel title="Photos">
-              <AddPhoto lookId={lastLook.id} day={dayInWords(lastLook.day)} />
-              <Photos photos={view.photos} looks={view.looks} />
+              <AddPhoto lookId={lastLook.id} day={dayInWords(lastLook.day)} about={`${plant.code} ${plant.name}`} />
+              <Photos photos={view.photos} looks={record.looks} />
             </Panel>
           )}
         </div>
         <div className="col-lg-7">
           <Panel title="Record">
-            <RecordLine entries={recordEntries(view)} strike={(entry) => <Strike entry={entry} />} />
+            <RecordLine
+              entries={recordEntries("plant", facts, { places: view.places })}
+              strike={(entry) => <Strike entry={entry} />}
+            />
           </Panel>
         </div>
       </div>

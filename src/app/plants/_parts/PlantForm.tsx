@@ -6,7 +6,7 @@ import type { UseFormReturn } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { addPlantAction, editPlantAction } from "@/app/_parts/actions";
 import { addPlant, editPlant } from "@/core/facts/deeds";
-import type { Plant } from "@/core/facts/records";
+import type { Plant } from "@/core/facts/descriptions";
 import { genera, genusNamed } from "@/core/plants/genera";
 import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
 import { SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
@@ -93,9 +93,12 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
 export function AddPlantForm({
   places,
   placeId,
+  code,
 }: {
   places: readonly { id: string; name: string }[];
   placeId: string;
+  /** The next free one. */
+  code: string;
 }) {
   const router = useRouter();
   const { form, submit, trouble } = useDeed({
@@ -105,7 +108,7 @@ export function AddPlantForm({
       id: uuidv7(),
       placementId: uuidv7(),
       placeId,
-      code: "",
+      code,
       name: "",
       genus: "",
       growthForm: "uprightShrub" as const,

@@ -4,11 +4,12 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import Alert from "react-bootstrap/Alert";
 import { changeSettingsAction } from "@/app/_parts/actions";
-import { changeSettings, type Settings } from "@/core/facts/deeds";
+import { changeSettings } from "@/core/facts/deeds";
+import { belongings, type Settings } from "@/core/facts/settings";
 import { spoonSets } from "@/core/units/spoons";
 import { ChecksField, ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
-import { hemisphereNames, spoonSetNames, unitNames } from "@/wording/settings";
+import { belongingNames, hemisphereNames, spoonSetNames, unitNames } from "@/wording/settings";
 
 const weekdays = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"].map(
   (name, i) => [String(i + 1), name] as const,
@@ -71,6 +72,12 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
         hint="50 to 99. Higher asks for more treatments."
       />
       <ChecksField form={form} name="workDays" label="Days on which you treat" options={weekdays} />
+      <ChecksField
+        form={form}
+        name="owns"
+        label="What you have to look with"
+        options={belongings.map((id) => [id, belongingNames[id]])}
+      />
       <ChoiceField
         form={form}
         name="hemisphere"

@@ -2,9 +2,10 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
-import { TreatForm } from "@/app/cases/[id]/_parts/TreatForm";
+import { ActForm } from "@/app/_parts/act/ActForm";
+import { momentNow } from "@/app/_parts/moments";
+import { treatmentsToCome } from "@/core/case/plans";
 import { mixIds } from "@/core/mixing/mixes";
-import { localTimeOf } from "@/operations/context";
 import { readCase } from "@/operations/readCase";
 import { readToday } from "@/operations/readToday";
 import { millilitres } from "@/wording/amounts";
@@ -35,7 +36,9 @@ export default async function SittingPage({ params }: { params: Promise<{ mix: s
       </>
     );
   }
-  const { plant, place, sensitivities } = view.view;
+  const { found, plant, place, sensitivities } = view;
+  const { id, growthForm, potCm, inFlower } = plant;
+  const cases = [{ id: found.id, name: pestNames[found.pest] }];
   return (
     <>
       <p className="text-body-secondary mb-0">
@@ -47,16 +50,15 @@ export default async function SittingPage({ params }: { params: Promise<{ mix: s
       <p>
         {place.name}. Against {pestNames[line.pest].toLowerCase()}.
       </p>
-      <TreatForm
-        key={line.step.id}
-        caseId={line.caseId}
-        plan={view.plan}
-        plant={{ sensitivities, inFlower: plant.inFlower }}
-        growthForm={plant.growthForm}
-        volumeMl={line.volumeMl}
+      <ActForm
+        key={line.stepId}
+        on={{ plant: { id, growthForm, potCm, bearer: { sensitivities, inFlower }, cases } }}
         measuring={context.collection}
-        nowLocal={localTimeOf(context, context.now)}
+        now={momentNow(context)}
+        steps={view.plan ? treatmentsToCome(view.plan) : []}
+        volumeMl={line.volumeMl}
         then={`/sitting/${mix}`}
+        label="Treated"
       />
     </>
   );

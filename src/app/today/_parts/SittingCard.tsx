@@ -19,7 +19,7 @@ export function SittingCard({ sitting, measuring }: { sitting: Sitting; measurin
       <ul className="list-group list-group-flush mb-3">
         {sitting.due.map((line) => (
           <PlantLine
-            key={line.step.id}
+            key={line.stepId}
             plant={line.plant}
             note={`${pestNames[line.pest].toLowerCase()}, ${line.daysLate > 0 ? `${dayCount(line.daysLate)} late` : "due today"}, ${millilitres(line.volumeMl)}`}
           />

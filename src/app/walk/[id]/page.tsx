@@ -5,6 +5,6 @@ import { WalkScreen } from "./_parts/WalkScreen";
 export const metadata: Metadata = { title: "Walk" };
 
 export default async function WalkingPage({ params }: { params: Promise<{ id: string }> }) {
-  const { context, view } = await walkOf(params);
-  return <WalkScreen view={view} timeZone={context.collection.timeZone} nowMs={context.now.getTime()} />;
+  const { view } = await walkOf(params);
+  return <WalkScreen view={view} />;
 }

@@ -6,7 +6,7 @@ import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import { useOutbox } from "@/app/_parts/useOutbox";
 import { PhotoField } from "@/app/_parts/PhotoField";
-import type { RecordLook } from "@/core/facts/deeds";
+import type { RecordLook } from "@/core/facts/kinds/look";
 import type { Stop, WalkView } from "@/operations/readWalk";
 import { pestNames } from "@/wording/names";
 import { ScreenHeading } from "./ScreenHeading";
@@ -35,7 +35,7 @@ export function AfterFind({
   const here = places.find((place) => place.id === stop.placeId);
   const near = (here?.codes ?? []).filter((code) => code !== stop.code);
   const isolation = places.filter((place) => place.kind === "isolation");
-  const saved = kept.waiting.length === 0;
+  const saved = !kept.held.some(({ deed }) => deed.kind === "look" && deed.input.id === lookId);
   const put = (placeId: string | null, name: string) => {
     onApart(placeId);
     setApart(`Set apart: ${name}.`);
@@ -94,7 +94,7 @@ export function AfterFind({
           : "The plan can be made once the find has been sent."}
       </p>
       <p className="small">A walk stays open: go on with it afterwards from Walk. Unplanned finds stand on Today.</p>
-      <PhotoField lookId={lookId} label="A photo, if you like" />
+      <PhotoField lookId={lookId} label="A photo, if you like" about={stop.code} />
       <div className="sticky-press">
         <Button className="big w-100" onClick={onDone}>
           {doneLabel}

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
-import type { Naming as NamingOnRecord, RecordLook } from "@/core/facts/deeds";
+import type { Naming as NamingOnRecord, RecordLook } from "@/core/facts/kinds/look";
 import type { PestId } from "@/core/pests/pests";
 import type { Stop } from "@/operations/readWalk";
 import { FindDetails, type FindSeen } from "@/ui/naming/FindDetails";

@@ -17,9 +17,12 @@ const tools = toolIds.filter((tool) => tool !== "unpotted");
 
 export function StartForm({
   counts,
+  tool,
   places,
 }: {
   counts: Readonly<Record<Exclude<WalkScope, "place">, number>>;
+  /** What is looked with unless the keeper says otherwise. */
+  tool: ToolId;
   places: readonly { id: string; name: string; plants: number }[];
 }) {
   const router = useRouter();
@@ -30,7 +33,7 @@ export function StartForm({
       id: uuidv7(),
       scope: (counts.due > 0 ? "due" : "everything") as WalkScope,
       placeId: places[0]?.id ?? "",
-      tool: "lamp" as ToolId,
+      tool,
       round: "likely" as Round,
     }),
     done: ({ id }) => router.push(`/walk/${id}`),

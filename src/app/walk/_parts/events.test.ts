@@ -1,10 +1,18 @@
 import { describe, expect, it } from "vitest";
-import type { Entry, Kept } from "@/app/_parts/outbox";
+import type { Held, Kept } from "@/app/_parts/outbox";
 import { eventsOf } from "./events";
 
 const id = (n: number) => `019b0000-0000-7000-8000-${String(n).padStart(12, "0")}`;
 const walk = id(1);
-const entry = (n: number, deed: Kept): Entry => ({ id: id(n), deed });
+const entry = (n: number, deed: Kept): Held => ({
+  id: id(n),
+  deed,
+  collectionId: id(900),
+  about: "",
+  byClock: true,
+  state: "waiting",
+  message: "",
+});
 const look = (n: number, plant: number, over: object = {}): Kept => ({
   kind: "look",
   input: { id: id(n), plantId: id(plant), walkId: walk, at: "", tool: "lamp", spots: [], note: "", finds: [], ...over },
@@ -14,8 +22,8 @@ const skip = (n: number, plant: number): Kept => ({
   input: { id: id(n), walkId: walk, plantId: id(plant), reason: "noTime", at: "" },
 });
 const takeBack = (n: number): Kept => ({ kind: "void", input: { kind: "look", factId: id(n), reason: "?" } });
-const kinds = (given: Parameters<typeof eventsOf>[1], waiting: Entry[], sent: Entry[] = []) =>
-  eventsOf(walk, given, { waiting, sent }).map((event) => [event.plantId, event.kind]);
+const kinds = (given: Parameters<typeof eventsOf>[1], held: Held[], sent: Held[] = []) =>
+  eventsOf(walk, given, { held, sent }).map((event) => [event.plantId, event.kind]);
 
 describe("what a page knows of a walk", () => {
   const find = { id: id(90), caseId: id(91), pest: "thrips", severity: "light", count: null, removed: false };
@@ -42,9 +50,14 @@ describe("what a page knows of a walk", () => {
     ).toEqual([]);
   });
 
+  it("leaves out what the server would not take", () => {
+    expect(kinds([], [{ ...entry(31, look(20, 10)), state: "refused" }])).toEqual([]);
+    expect(kinds([], [{ ...entry(31, look(20, 10)), state: "stuck" }])).toHaveLength(1);
+  });
+
   it("reads the moment from the id", () => {
     const made = "019b0000-0000-7000-8000-000000000001";
-    const [event] = eventsOf(walk, [], { waiting: [entry(1, look(1, 1, { id: made }))], sent: [] });
+    const [event] = eventsOf(walk, [], { held: [entry(1, look(1, 1, { id: made }))], sent: [] });
     expect(event!.atMs).toBe(0x019b00000000);
   });
 });

@@ -8,10 +8,10 @@ import { madeAtMs, type WalkEvent } from "@/core/walk/progress";
 export function eventsOf(
   walkId: string,
   given: readonly WalkEvent[],
-  { waiting, sent }: Pick<OutboxState, "waiting" | "sent">,
+  { held, sent }: Pick<OutboxState, "held" | "sent">,
 ): WalkEvent[] {
   const events = new Map(given.map((event) => [event.id, event]));
-  const deeds = [...sent, ...waiting].map((entry) => entry.deed);
+  const deeds = [...sent, ...held.filter((one) => one.state !== "refused")].map((entry) => entry.deed);
   for (const deed of deeds) {
     if (deed.kind !== "look" && deed.kind !== "skip") continue;
     const { id, plantId } = deed.input;

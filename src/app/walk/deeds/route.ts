@@ -1,8 +1,12 @@
-import { deed } from "@/app/_parts/deed";
-import { isSameOrigin } from "@/app/_parts/sameOrigin";
-import { assertNever } from "@/core/assertNever";
-import { sentLater } from "@/core/facts/sentLater";
 import type { z } from "zod";
+import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
+import { deed } from "@/app/_parts/deed";
+import { now } from "@/clock";
+import { assertNever } from "@/core/assertNever";
+import { byDeviceClock } from "@/core/facts/deviceClock";
+import { sentLater } from "@/core/facts/sentLater";
+import { databaseUrl } from "@/env";
+import { askFor } from "@/jobs/jobs";
 import type { Context } from "@/operations/context";
 import { endWalk } from "@/operations/endWalk";
 import type { Outcome } from "@/operations/outcome";
@@ -16,28 +20,38 @@ const LIMIT_BYTES = 100_000;
 
 /** Takes one deed that a walk kept in the browser. What was sent before is answered as done. */
 export async function POST(request: Request): Promise<Response> {
-  if (!isSameOrigin(request)) return new Response("Only for pages of this application.", { status: 403 });
-  if (Number(request.headers.get("content-length") ?? Infinity) > LIMIT_BYTES)
-    return new Response("Too large.", { status: 413 });
-  const input: unknown = await request.json().catch(() => null);
-  const result = await deed(sentLater, carryOut, input);
-  // Trouble of our own is worth another try; a problem with the deed is not.
-  return Response.json(result, { status: !result.ok && result.retry ? 503 : 200 });
+  const body = await readUpTo(request.body, LIMIT_BYTES);
+  if (!body) return tooLarge();
+  let input: unknown = null;
+  try {
+    input = JSON.parse(body.toString("utf8"));
+  } catch {
+    // What is no JSON is no deed: its schema says so.
+  }
+  const clock = request.headers.get("x-clock");
+  const result = await deed(request.headers.get("x-collection"), sentLater, carryOut(clock), input);
+  if (result.ok) await askFor(databaseUrl(), "judge");
+  return answered(result);
 }
 
-function carryOut(context: Context, { kind, input }: z.output<typeof sentLater>): Promise<Outcome<object>> {
-  switch (kind) {
-    case "look":
-      return recordLook(context, input);
-    case "skip":
-      return skipPlant(context, input);
-    case "apart":
-      return setApart(context, input);
-    case "void":
-      return voidFact(context, input);
-    case "end":
-      return endWalk(context, input);
-    default:
-      return assertNever(kind);
-  }
-}
+type Deed = z.output<typeof sentLater>;
+
+const carryOut =
+  (clock: string | null) =>
+  (context: Context, { kind, input }: Deed): Promise<Outcome<object>> => {
+    const at = (moment: Date) => byDeviceClock(moment, clock, now());
+    switch (kind) {
+      case "look":
+        return recordLook(context, { ...input, at: at(input.at) });
+      case "skip":
+        return skipPlant(context, { ...input, at: at(input.at) });
+      case "apart":
+        return setApart(context, { ...input, at: at(input.at) });
+      case "void":
+        return voidFact(context, input);
+      case "end":
+        return endWalk(context, input);
+      default:
+        return assertNever(kind);
+    }
+  };

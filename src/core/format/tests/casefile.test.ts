@@ -4,7 +4,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { assessFile } from "../../case/assess";
 import { expand } from "../expand";
-import { planFile } from "../../case/plan";
+import { planFile } from "../../case/planFile";
 import { MOST_BYTES, readCaseFile } from "../read";
 import { caseFileSchema, type CaseFile, type CaseFileInput } from "../schema";
 import { aCaseFile } from "./aCase";
@@ -132,12 +132,12 @@ describe("a bad file", () => {
     [
       "neither way to tell a treatment",
       withEvent(1, { type: "treatment", at: second["at"] }),
-      ["events[1]: needs either remedy and technique, or kill and reach"],
+      ["events[1]: needs either remedy and technique, or kill and either reach or touch"],
     ],
     [
       "both ways to tell a treatment",
       withEvent(1, { ...third, remedy: "soap", technique: "spray" }),
-      ["events[1]: needs either remedy and technique, or kill and reach"],
+      ["events[1]: needs either remedy and technique, or kill and either reach or touch"],
     ],
     [
       "an effect that ends before it begins",

@@ -1,19 +1,52 @@
 import type { Metadata } from "next";
-import { notFound } from "next/navigation";
-import { currentContext } from "@/app/_parts/context";
-import { readPlaces } from "@/operations/readPlaces";
-import { EditPlaceForm } from "../_parts/PlaceForms";
+import Link from "next/link";
+import { Strike } from "@/app/_parts/Strike";
+import { AsOf } from "@/ui/AsOf";
+import { Panel } from "@/ui/Panel";
+import { RecordLine } from "@/ui/record/RecordLine";
+import { recordEntries } from "@/ui/record/entries";
+import { placeKindNames } from "@/wording/names";
+import { warmthInWords } from "@/wording/warmth";
+import { EditPlaceForm, ReadingForm } from "../_parts/PlaceForms";
+import { placeOf } from "./_parts/placeOf";
 
 export const metadata: Metadata = { title: "Place" };
 
 export default async function PlacePage({ params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params;
-  const place = (await readPlaces(await currentContext())).find((one) => one.id === id);
-  if (!place) notFound();
+  const { context, view, asOf, now } = await placeOf(params);
+  const { place, readings, acts } = view;
+  const entries = recordEntries("place", { reading: readings, act: acts }, { places: [place] });
   return (
     <>
-      <h1>{place.name}</h1>
-      <EditPlaceForm place={place} />
+      <AsOf at={asOf} timeZone={context.collection.timeZone} />
+      <div className="d-flex flex-wrap gap-2 align-items-center mb-3">
+        <div className="me-auto">
+          <h1 className="mb-0">{place.name}</h1>
+          <p className="mb-0">
+            {placeKindNames[place.kind]}, {warmthInWords(place.meanC)}
+          </p>
+        </div>
+        <Link className="btn btn-outline-primary" href={`/benches/places/${place.id}/act`}>
+          Write down an act
+        </Link>
+      </div>
+      <div className="row gx-3">
+        <div className="col-lg-5">
+          <Panel title="How warm it is">
+            <ReadingForm placeId={place.id} now={now} />
+          </Panel>
+          {place.kind !== "bag" && (
+            <Panel title="Its name">
+              <EditPlaceForm place={place} />
+            </Panel>
+          )}
+        </div>
+        <div className="col-lg-7">
+          <Panel title="Record">
+            <RecordLine entries={entries} strike={(entry) => <Strike entry={entry} />} />
+          </Panel>
+        </div>
+      </div>
     </>
   );
 }

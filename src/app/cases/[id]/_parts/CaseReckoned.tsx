@@ -6,6 +6,7 @@ import type { CaseFileInput } from "@/core/format/schema";
 import type { Day } from "@/core/climate/days";
 import type { Mark } from "@/ui/charts/CaseChart";
 import { Panel } from "@/ui/Panel";
+import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
 import { WhatIf } from "./WhatIf";
 
@@ -29,13 +30,11 @@ interface Props {
 export function CaseReckoned({ file, coming, marks, today, until, open, pClear }: Props) {
   const reckoner = useReckoner();
   const key = JSON.stringify([file, coming, until]);
-  const { answer, failed } = useAnswer(reckoner, (remote) => remote.draw(file, coming, until), key);
+  const { answer, failed, again } = useAnswer(reckoner, (remote) => remote.draw(file, coming, until), key);
   return (
     <>
       <Panel title="How many are likely left">
-        {failed && (
-          <p className="mb-0">The picture could not be reckoned here. The judgement above stands without it.</p>
-        )}
+        {failed && <NotReckoned again={again} />}
         {!failed && !answer && <p className="mb-0">Reckoning …</p>}
         {answer && <Picture picture={answer} marks={marks} today={today} />}
       </Panel>

@@ -3,12 +3,13 @@
 import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { closeCaseAction } from "@/app/_parts/actions";
-import { closeCase, outcomes, type OutcomeId } from "@/core/facts/deeds";
-import { ChoiceField, NoteField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { closeCase, outcomes, type OutcomeId } from "@/core/facts/kinds/closing";
+import { ChoiceField, NoteField, SubmitRow } from "@/ui/fields/fields";
+import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { outcomeNames } from "@/wording/names";
 
-export function CloseForm({ caseId, met, nowLocal }: { caseId: string; met: boolean; nowLocal: string }) {
+export function CloseForm({ caseId, met, now }: { caseId: string; met: boolean; now: string }) {
   const router = useRouter();
   const { form, submit, trouble } = useDeed({
     schema: closeCase,
@@ -18,7 +19,7 @@ export function CloseForm({ caseId, met, nowLocal }: { caseId: string; met: bool
       id: uuidv7(),
       caseId,
       outcome: (met ? "clear" : undefined) as OutcomeId,
-      at: nowLocal,
+      at: now,
       note: "",
     }),
     done: () => router.push(`/cases/${caseId}`),
@@ -31,7 +32,7 @@ export function CloseForm({ caseId, met, nowLocal }: { caseId: string; met: bool
         label="How it ended"
         options={outcomes.map((id) => [id, outcomeNames[id]])}
       />
-      <TextField form={form} name="at" label="When" type="datetime-local" />
+      <MomentField form={form} name="at" label="When" />
       <NoteField form={form} name="note" label="Note" />
       <SubmitRow form={form} trouble={trouble} label="Close the case" />
     </form>

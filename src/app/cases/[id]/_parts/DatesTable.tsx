@@ -2,7 +2,7 @@
 
 import Form from "react-bootstrap/Form";
 import type { Day } from "@/core/climate/days";
-import type { AdoptPlan } from "@/core/facts/deeds";
+import type { AdoptPlan } from "@/core/facts/kinds/programme";
 import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
 import { schoolNames } from "@/wording/names";

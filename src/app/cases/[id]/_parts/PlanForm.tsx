@@ -7,9 +7,11 @@ import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
 import { adoptPlanAction } from "@/app/_parts/actions";
 import type { CaseFileInput } from "@/core/format/schema";
+import { doseOf } from "@/core/case/plans";
 import { isDay, type Day } from "@/core/climate/days";
-import { adoptPlan, type AdoptPlan } from "@/core/facts/deeds";
-import { mixes, mixesOf, type MixId } from "@/core/mixing/mixes";
+import { adoptPlan, type AdoptPlan, type PlannedDose } from "@/core/facts/kinds/programme";
+import { mixesOf, type MixId } from "@/core/mixing/mixes";
+import type { Course } from "@/core/planning/course";
 import { repeatBounds } from "@/core/planning/bounds";
 import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/remedies/remedies";
 import { schoolsFor } from "@/core/remedies/schools";
@@ -20,10 +22,11 @@ import { Cautions } from "@/ui/Cautions";
 import { ChoiceField, SelectField, SubmitRow } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { Panel } from "@/ui/Panel";
+import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
-import { mixNames, remedyNames, techniqueNames } from "@/wording/names";
+import { approachNames, mixNames, remedyNames, techniqueNames } from "@/wording/names";
 import { boundSentences } from "@/wording/planning";
 import { barredFor, chosenPlan, daysFrom, spread, type Choice } from "./choice";
 import { CompareTable } from "./CompareTable";
@@ -40,18 +43,33 @@ interface Props {
   workDays: readonly number[];
   /** The probability that a plan is to reach, 0–1. */
   target: number;
-  /** What the plan in force is done with: a mended one begins there. */
-  current: { readonly mix: MixId; readonly technique: TechniqueId } | null;
+  /** The courses of remedies that run on the plant. */
+  courses: Readonly<Record<RemedyId, Course>>;
+  /** What is left of the plan in force is done with: a mended one begins there. */
+  current: { readonly first: PlannedDose | null; readonly then: PlannedDose } | null;
 }
 
+const wrong = (error: { message?: unknown; root?: { message?: string } } | undefined): string | undefined =>
+  [error?.message, error?.root?.message].find((message) => typeof message === "string");
+
 /** Ways to go about a case, compared by reckoning; then mix and dates of the one chosen. */
-export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workDays, target, current }: Props) {
+export function PlanForm({
+  caseId,
+  pest,
+  meanC,
+  today,
+  plant,
+  potCm,
+  file,
+  workDays,
+  target,
+  courses,
+  current,
+}: Props) {
   const router = useRouter();
   const [choice, setChoice] = useState<Choice>({
-    dose: current
-      ? { remedy: mixes[current.mix].remedy, technique: current.technique }
-      : { remedy: "alcohol", technique: "dab" },
-    knockDown: null,
+    dose: current ? doseOf(current.then) : { remedy: "alcohol", technique: "dab" },
+    knockDown: current?.first ? doseOf(current.first) : null,
     approach: null,
     basis: "reckoned",
   });
@@ -64,19 +82,18 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
     defaults: () => ({
       id: uuidv7(),
       caseId,
-      mix: current?.mix ?? mixFor("alcohol", plant),
-      technique: current?.technique ?? ("dab" as TechniqueId),
+      mix: current?.then.mix ?? mixFor("alcohol", plant),
+      technique: current?.then.technique ?? ("dab" as TechniqueId),
       basis: "reckoned" as AdoptPlan["basis"],
       dates: [] as string[],
       knockDown: null as AdoptPlan["knockDown"],
-      pOver: null as number | null,
     }),
     done: () => router.push(`/cases/${caseId}`),
   });
 
   const first = isDay(firstTyped) ? firstTyped : null;
   const asked = first ?? today;
-  const question = { first: asked, workDays, target };
+  const question = { first: asked, workDays, target, courses };
   const barred = barredFor(plant);
   const reckoner = useReckoner();
   const comparedKey = JSON.stringify([question, barred]);
@@ -87,17 +104,14 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
   );
   // Answers to an earlier question are not shown under a new one.
   const comparison = compared.key === comparedKey ? compared.answer : null;
-  const failed = compared.key === comparedKey && compared.failed;
+  const failed = compared.key === comparedKey ? compared.failed : null;
   const { remedy, technique } = choice.dose;
   const schools = schoolsFor(remedy);
   const ownDates = first ? daysFrom(first, spread(Number(own.everyDays), Number(own.times))) : [];
   const lists = [...schools.map((school) => daysFrom(asked, school.days)), ownDates];
   const datesKey = JSON.stringify([question, choice.dose, lists]);
-  const { answer: scored } = useAnswer(
-    reckoner,
-    (remote) => remote.dates(file, question, choice.dose, lists),
-    datesKey,
-  );
+  const answered = useAnswer(reckoner, (remote) => remote.dates(file, question, choice.dose, lists), datesKey);
+  const scored = answered.key === datesKey ? answered.answer : null;
 
   const reckoned = chosenPlan(choice, comparison) ?? scored?.recommended ?? null;
   const options: DatedOption[] = [
@@ -111,11 +125,10 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
   ];
   const option = options.find(({ basis }) => basis === choice.basis) ?? options[0]!;
   // Written as one text, so that the form is told only when something has changed.
-  const told = JSON.stringify([choice, option.dates, option.score?.pOver ?? null]);
+  const told = JSON.stringify([choice, option.dates]);
   useEffect(() => {
-    const [chosen, dates, pOver] = JSON.parse(told) as [Choice, Day[], number | null];
+    const [chosen, dates] = JSON.parse(told) as [Choice, Day[]];
     form.setValue("dates", dates);
-    form.setValue("pOver", pOver);
     form.setValue("basis", chosen.basis);
     form.setValue("technique", chosen.dose.technique);
     const knock = chosen.basis === "reckoned" ? chosen.knockDown : null;
@@ -155,7 +168,10 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
         </div>
       </div>
       <Panel title="Compared">
-        {failed && <p className="mb-0">From this day on nothing can be reckoned: it lies before the case began.</p>}
+        {failed === "senseless" && (
+          <p className="mb-0">From this day on nothing can be reckoned: it lies before the case began.</p>
+        )}
+        {failed === "broken" && <NotReckoned again={compared.again} />}
         {!failed && !comparison && (
           <div className="progress" role="progressbar" aria-label="Reckoning" aria-valuenow={Math.round(share * 100)}>
             <div className="progress-bar" style={{ width: `${share * 100}%` }} />
@@ -169,6 +185,12 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
               {comparison.fewest === null &&
                 " No way here reaches what you want within what the remedies allow: the best of each is shown."}
             </p>
+            {comparison.spent.length > 0 && (
+              <p className="small">
+                Left out, since the remedy has been put on as often as it bears:{" "}
+                {comparison.spent.map((id) => approachNames[id].toLowerCase()).join("; ")}.
+              </p>
+            )}
             <CompareTable comparison={comparison} plant={plant} potCm={potCm} choice={choice} onChoose={choose} />
           </>
         )}
@@ -214,7 +236,7 @@ export function PlanForm({ caseId, pest, meanC, today, plant, potCm, file, workD
           onBasis={(basis) => setChoice((before) => ({ ...before, basis }))}
           own={own}
           onOwn={setOwn}
-          problem={first ? (datesWrong?.message ?? datesWrong?.root?.message) : undefined}
+          problem={first ? wrong(datesWrong) : undefined}
         />
         <SubmitRow form={form} trouble={trouble} label="Adopt this plan" />
       </Panel>

@@ -1,7 +1,8 @@
 import { Check, Circle, CircleAlert } from "lucide-react";
 import type { Day } from "@/core/climate/days";
-import type { Plan } from "@/core/facts/records";
+import type { Plan } from "@/core/case/plans";
 import { dayInWords, fromToday } from "@/wording/dates";
+import { mixNames } from "@/wording/names";
 
 interface Props {
   plan: Plan;
@@ -24,7 +25,7 @@ export function Steps({ plan, today, open }: Props) {
           >
             <Icon size={18} aria-hidden />
             <span>
-              {step.kind === "treat" ? "Treat" : "Look"} {dayInWords(step.dueOn)}
+              {step.dose ? mixNames[step.dose.mix] : "Look"}, {dayInWords(step.dueOn)}
             </span>
             <span className="text-body-secondary small">
               {step.doneOn !== null && `done ${step.doneOn === step.dueOn ? "on the day" : dayInWords(step.doneOn)}`}

@@ -1,6 +1,6 @@
 import type { DatedComparison, DatedSchedule } from "@/core/case/ask";
 import { addDays, type Day } from "@/core/climate/days";
-import type { AdoptPlan } from "@/core/facts/deeds";
+import type { AdoptPlan } from "@/core/facts/kinds/programme";
 import { approachIds, approachOf, type ApproachId, type Dose } from "@/core/planning/approaches";
 import { schools } from "@/core/remedies/schools";
 import { refusals } from "@/core/suitability/mixFor";

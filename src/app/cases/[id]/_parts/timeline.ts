@@ -1,7 +1,7 @@
 import type { DatedDose } from "@/core/case/draw";
+import { doseOf, treatmentsToCome } from "@/core/case/plans";
 import { addDays, type Day } from "@/core/climate/days";
-import { doseOf } from "@/core/facts/records";
-import { mixes } from "@/core/mixing/mixes";
+import { standing } from "@/core/facts/facts";
 import type { CaseView } from "@/operations/readCase";
 import type { Mark } from "@/ui/charts/CaseChart";
 
@@ -11,32 +11,25 @@ const LOOK_AHEAD_DAYS = 14;
 /** The treatments that a case's plan still has to come. */
 export function comingDoses({ plan, found }: CaseView): DatedDose[] {
   if (!plan || !found.open) return [];
-  return plan.steps
-    .filter((step) => step.kind === "treat" && step.doneOn === null)
-    .map((step) => {
-      const { mix, technique } = doseOf(plan, step);
-      return { day: step.dueOn, dose: { remedy: mixes[mix].remedy, technique } };
-    });
+  return treatmentsToCome(plan).map(({ dueOn, dose }) => ({ day: dueOn, dose: doseOf(dose) }));
 }
 
 /** What stands on the time line of a case. */
 export function marksOf(view: CaseView): Mark[] {
-  const { found, looks, treatments } = view;
+  const { found, facts } = view;
   return [
-    ...treatments.filter((t) => t.voidReason === null).map((t): Mark => ({ day: t.day, kind: "treated" })),
-    ...looks
-      .filter((look) => look.voidReason === null)
-      .map((look): Mark => ({
-        day: look.day,
-        kind: look.finds.some((f) => f.pest === found.pest) ? "found" : "clean",
-      })),
+    ...standing(facts.acts).map((act): Mark => ({ day: act.day, kind: "treated" })),
+    ...standing(facts.looks).map((look): Mark => ({
+      day: look.day,
+      kind: look.finds.some((find) => find.pest === found.pest) ? "found" : "clean",
+    })),
     ...comingDoses(view).map(({ day }): Mark => ({ day, kind: "planned" })),
   ];
 }
 
 /** The last day a picture shows: two weeks after the last step to come, or the day a case was closed. */
 export function lastDay(view: CaseView, today: Day): Day {
-  if (view.closing) return view.closing.day;
+  if (view.found.closing) return view.found.closing.day;
   const last = comingDoses(view).at(-1)?.day ?? today;
   return addDays(last > today ? last : today, LOOK_AHEAD_DAYS);
 }

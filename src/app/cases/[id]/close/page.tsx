@@ -7,8 +7,8 @@ import { CloseForm } from "../_parts/CloseForm";
 export const metadata: Metadata = { title: "Close a case" };
 
 export default async function ClosePage({ params }: { params: Promise<{ id: string }> }) {
-  const { view, nowLocal } = await caseOf(params);
-  const { plant } = view.view;
+  const { view, now } = await caseOf(params);
+  const { plant } = view;
   return (
     <>
       <h1>
@@ -25,10 +25,11 @@ export default async function ClosePage({ params }: { params: Promise<{ id: stri
         </div>
       )}
       <p>
-        After clear: back to its place, looked at weekly for a month, then every second week, then as the rest. A plant
-        that is given up or lost can be archived on its page; its waste goes bagged into the household bin.
+        After clear: back to its place, looked at weekly for a month, then every second week for two more, then as the
+        rest. A plant that is given up or lost can be archived on its page; its waste goes bagged into the household
+        bin.
       </p>
-      <CloseForm caseId={view.found.id} met={view.clearance.met} nowLocal={nowLocal} />
+      <CloseForm caseId={view.found.id} met={view.clearance.met} now={now} />
     </>
   );
 }

@@ -5,11 +5,13 @@ import { readCase } from "@/operations/readCase";
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   const { id } = await params;
   const view = await readCase(await currentContext(), id);
-  if (!view?.file) return new Response("There is no such case.\n", { status: 404 });
-  const name = `${view.view.plant.code}-${view.found.pest}`.replaceAll(/[^A-Za-z0-9-]+/g, "-");
+  if (!view?.file)
+    return new Response("There is no such case, or nothing of it to be written down.\n", { status: 404 });
+  const name = `${view.plant.code}-${view.found.pest}`.replaceAll(/[^A-Za-z0-9-]+/g, "-");
   return new Response(`${JSON.stringify(view.file, null, 1)}\n`, {
     headers: {
       "content-type": "application/json",
+      "cache-control": "private, no-store",
       "content-disposition": `attachment; filename="${name}.case.json"`,
     },
   });

@@ -1,13 +1,26 @@
 import type { Metadata } from "next";
+import Link from "next/link";
+import type { Plan } from "@/core/case/plans";
 import { pestNames } from "@/wording/names";
+import { warmthInWords } from "@/wording/warmth";
 import { caseOf } from "../_parts/caseOf";
 import { PlanForm } from "../_parts/PlanForm";
 
 export const metadata: Metadata = { title: "Plan" };
 
+/** What is left of a plan, or its last treatment where nothing is: what a mended one begins with. */
+function leftOf(plan: Plan | null) {
+  const doses = plan?.steps.filter((step) => step.dose) ?? [];
+  const left = doses.filter((step) => step.doneOn === null);
+  const [first = null, then] = [left[0]?.dose, doses.at(-1)?.dose];
+  if (!then) return null;
+  const another = first && (first.mix !== then.mix || first.technique !== then.technique);
+  return { first: another ? first : null, then };
+}
+
 export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, today } = await caseOf(params);
-  const { plant, place, sensitivities } = view.view;
+  const { plant, place, sensitivities } = view;
   return (
     <>
       <h1>
@@ -15,9 +28,9 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
       </h1>
       <p>
         One treatment never ends it: eggs and hidden animals survive, so the repeats must catch each hatch before it
-        lays. Reckoned for {place.meanC} °C, the temperature of {place.name}.
+        lays.{place.meanC !== null && ` Reckoned for ${warmthInWords(place.meanC)}, as it is at ${place.name}.`}
       </p>
-      {view.file ? (
+      {view.file && place.meanC !== null ? (
         <PlanForm
           caseId={view.found.id}
           pest={view.found.pest}
@@ -28,10 +41,20 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
           file={view.file}
           workDays={context.collection.workDays}
           target={context.collection.planPercent / 100}
-          current={view.plan && { mix: view.plan.mix, technique: view.plan.technique }}
+          courses={view.courses}
+          current={leftOf(view.plan)}
         />
       ) : (
-        <p>No look that stands has found anything, so there is nothing to plan against.</p>
+        <p>
+          {place.meanC === null ? (
+            <>
+              Nothing is known of the warmth here: say at <Link href={`/benches/places/${place.id}`}>{place.name}</Link>{" "}
+              about how warm it is, and the dates can be reckoned.
+            </>
+          ) : (
+            "What was found lies too far back to be reckoned with. Look again, and write down what you see now."
+          )}
+        </p>
       )}
     </>
   );

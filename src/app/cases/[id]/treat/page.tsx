@@ -1,27 +1,31 @@
 import type { Metadata } from "next";
+import { ActForm } from "@/app/_parts/act/ActForm";
+import { treatmentsToCome } from "@/core/case/plans";
 import { pestNames } from "@/wording/names";
 import { caseOf } from "../_parts/caseOf";
-import { TreatForm } from "../_parts/TreatForm";
 
 export const metadata: Metadata = { title: "Treat" };
 
 export default async function TreatPage({ params }: { params: Promise<{ id: string }> }) {
-  const { context, view, nowLocal } = await caseOf(params);
-  const { plant, sensitivities } = view.view;
+  const { context, view, now } = await caseOf(params);
+  const { found, plant, sensitivities } = view;
+  const { id, growthForm, potCm, inFlower } = plant;
+  const name = pestNames[found.pest];
   return (
     <>
       <h1>
-        Treat {plant.code} {plant.name}: {pestNames[view.found.pest].toLowerCase()}
+        Treat {plant.code} {plant.name}: {name.toLowerCase()}
       </h1>
-      <TreatForm
-        caseId={view.found.id}
-        plan={view.plan}
-        plant={{ sensitivities, inFlower: plant.inFlower }}
-        growthForm={plant.growthForm}
-        volumeMl={view.volumeMl}
+      <ActForm
+        on={{
+          plant: { id, growthForm, potCm, bearer: { sensitivities, inFlower }, cases: [{ id: found.id, name }] },
+        }}
         measuring={context.collection}
-        nowLocal={nowLocal}
-        then={`/cases/${view.found.id}`}
+        now={now}
+        steps={view.plan ? treatmentsToCome(view.plan) : []}
+        volumeMl={view.volumeMl}
+        then={`/cases/${found.id}`}
+        label="Treated"
       />
     </>
   );

@@ -6,7 +6,7 @@ import { PhotoField } from "@/app/_parts/PhotoField";
 import { useOutbox } from "@/app/_parts/useOutbox";
 
 /** Adds a photo to the plant's last look, and shows it once it is kept. */
-export function AddPhoto({ lookId, day }: { lookId: string; day: string }) {
+export function AddPhoto({ lookId, day, about }: { lookId: string; day: string; about: string }) {
   const router = useRouter();
   const { sent } = useOutbox();
   const shown = useRef(sent.length);
@@ -14,5 +14,5 @@ export function AddPhoto({ lookId, day }: { lookId: string; day: string }) {
     if (sent.length > shown.current) router.refresh();
     shown.current = sent.length;
   }, [sent.length, router]);
-  return <PhotoField lookId={lookId} label={`Add a photo to the look of ${day}`} />;
+  return <PhotoField lookId={lookId} label={`Add a photo to the look of ${day}`} about={about} />;
 }

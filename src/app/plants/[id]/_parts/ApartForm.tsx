@@ -4,8 +4,9 @@ import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { z } from "zod";
 import { setApartAction } from "@/app/_parts/actions";
-import { setApart } from "@/core/facts/deeds";
-import { ChoiceField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { setApart } from "@/core/facts/kinds/placement";
+import { ChoiceField, SubmitRow } from "@/ui/fields/fields";
+import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
 
 const BAG = "bag";
@@ -15,20 +16,20 @@ const onForm = setApart.extend({ placeId: z.string().min(1) });
 export function ApartForm({
   plantId,
   places,
-  nowLocal,
+  now,
 }: {
   plantId: string;
   places: readonly { id: string; name: string }[];
-  nowLocal: string;
+  now: string;
 }) {
   const router = useRouter();
   const { form, submit, trouble } = useDeed({
     schema: onForm,
-    action: (input) => {
+    action: (collectionId, input) => {
       const deed = input as z.input<typeof onForm>;
-      return setApartAction({ ...deed, placeId: deed.placeId === BAG ? null : deed.placeId });
+      return setApartAction(collectionId, { ...deed, placeId: deed.placeId === BAG ? null : deed.placeId });
     },
-    defaults: () => ({ id: uuidv7(), plantId, placeId: places[0]?.id ?? BAG, bagId: uuidv7(), at: nowLocal }),
+    defaults: () => ({ id: uuidv7(), plantId, placeId: places[0]?.id ?? BAG, bagId: uuidv7(), at: now }),
     done: () => router.push(`/plants/${plantId}`),
   });
   return (
@@ -39,7 +40,7 @@ export function ApartForm({
         label="Where to"
         options={[...places.map((place) => [place.id, place.name] as const), [BAG, "Under a bag, where it stands"]]}
       />
-      <TextField form={form} name="at" label="When" type="datetime-local" />
+      <MomentField form={form} name="at" label="When" />
       <SubmitRow form={form} trouble={trouble} label="Set apart" />
     </form>
   );

@@ -5,14 +5,19 @@ import { useRouter } from "next/navigation";
 import Button from "react-bootstrap/Button";
 import { useFieldArray } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
+import type { z } from "zod";
 import { recordLookAction } from "@/app/_parts/actions";
-import { recordLook } from "@/core/facts/deeds";
+import { outbox } from "@/app/_parts/outbox";
+import { useOutbox } from "@/app/_parts/useOutbox";
+import { recordLook } from "@/core/facts/kinds/look";
 import { severityIds } from "@/core/inspection/severity";
 import { toolIds, type ToolId } from "@/core/inspection/tools";
 import { pestIds, type PestId } from "@/core/pests/pests";
 import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
 import type { SpotId } from "@/core/plants/spots";
 import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
+import { LongAgoField } from "@/ui/fields/LongAgoField";
+import { MomentField } from "@/ui/fields/MomentField";
 import { SpotsField } from "@/ui/fields/SpotsField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { pestNames, severityNames, toolNames } from "@/wording/names";
@@ -20,7 +25,9 @@ import { pestNames, severityNames, toolNames } from "@/wording/names";
 interface Props {
   plantId: string;
   growthForm: GrowthFormId;
-  nowLocal: string;
+  now: string;
+  /** What it is looked at with, unless the keeper says otherwise. */
+  tool: ToolId;
   /** Pests of the plant's open cases: the likeliest to be found again. */
   openPests: readonly PestId[];
 }
@@ -30,12 +37,22 @@ const newFind = (pest: PestId) => ({
   caseId: uuidv7(),
   pest,
   severity: "light" as const,
-  count: "",
+  count: "" as string | number | null,
   removed: false,
 });
 
-/** What was looked at, with what, and what was found. */
-export function LookForm({ plantId, growthForm, nowLocal, openPests }: Props) {
+/** What was looked at, with what, and what was found. `mending`: the entry of this browser to be mended; once it is saved, it is dropped. */
+export function LookForm({ mending, ...props }: Props & { mending: string | null }) {
+  const { held, ready } = useOutbox();
+  // What this browser has kept is read after the page has begun.
+  if (mending && !ready) return null;
+  const entry = held.find(({ id }) => id === mending);
+  return <Look {...props} kept={entry?.deed.kind === "look" ? { entryId: entry.id, input: entry.deed.input } : null} />;
+}
+
+type Kept = { readonly entryId: string; readonly input: z.input<typeof recordLook> };
+
+function Look({ plantId, growthForm, now, tool, openPests, kept }: Props & { kept: Kept | null }) {
   const router = useRouter();
   const { form, submit, trouble } = useDeed({
     schema: recordLook,
@@ -43,14 +60,16 @@ export function LookForm({ plantId, growthForm, nowLocal, openPests }: Props) {
     defaults: () => ({
       id: uuidv7(),
       plantId,
-      at: nowLocal,
-      tool: "lamp" as ToolId,
+      at: now,
+      tool,
       spots: [] as SpotId[],
       turned: true,
       note: "",
       finds: [],
+      ...kept?.input,
     }),
     done: ({ opened, caseIds }) => {
+      if (kept) outbox.drop(kept.entryId);
       const [first] = [...(opened as string[]), ...(caseIds as string[])];
       router.push(first ? `/cases/${first}` : `/plants/${plantId}`);
     },
@@ -100,13 +119,13 @@ export function LookForm({ plantId, growthForm, nowLocal, openPests }: Props) {
         </fieldset>
       ))}
       <SwitchField form={form} name="turned" label="Turned: the far side, towards wall or window, seen too" />
-      <TextField
+      <MomentField
         form={form}
         name="at"
         label="When"
-        type="datetime-local"
         hint="It may be in the past: write down late what you saw earlier."
       />
+      <LongAgoField form={form} at="at" name="longAgo" />
       <NoteField form={form} name="note" label="Note" />
       <SubmitRow form={form} trouble={trouble} label={found === 0 ? "Nothing found" : "Save the find"}>
         <Button variant="outline-primary" onClick={() => finds.append(newFind(openPests[found] ?? "mealybug"))}>

@@ -1,13 +1,12 @@
 import type { Metadata } from "next";
-import { readPlaces } from "@/operations/readPlaces";
 import { ApartForm } from "../_parts/ApartForm";
 import { plantOf } from "../_parts/plantOf";
 
 export const metadata: Metadata = { title: "Set apart" };
 
 export default async function ApartPage({ params }: { params: Promise<{ id: string }> }) {
-  const { context, view, nowLocal } = await plantOf(params);
-  const places = (await readPlaces(context)).filter((place) => place.kind === "isolation");
+  const { view, now } = await plantOf(params);
+  const places = view.places.filter((place) => place.kind === "isolation");
   return (
     <>
       <h1>
@@ -17,7 +16,7 @@ export default async function ApartPage({ params }: { params: Promise<{ id: stri
         Best is another room with the door shut. A clear bag tied over the pot does where there is no room. A plant too
         big to move stays: move the others away from it instead. Clean your hands and sleeves afterwards.
       </p>
-      <ApartForm plantId={view.plant.id} places={places} nowLocal={nowLocal} />
+      <ApartForm plantId={view.plant.id} places={places} now={now} />
     </>
   );
 }

@@ -1,11 +1,19 @@
 import type { Metadata } from "next";
+import { usualTool } from "@/core/facts/settings";
 import { LookForm } from "../_parts/LookForm";
 import { plantOf } from "../_parts/plantOf";
 
 export const metadata: Metadata = { title: "Look" };
 
-export default async function LookPage({ params }: { params: Promise<{ id: string }> }) {
-  const { view, nowLocal } = await plantOf(params);
+interface Props {
+  params: Promise<{ id: string }>;
+  /** `kept`: an entry of this browser that the server would not take, to be mended. */
+  searchParams: Promise<{ kept?: string | string[] }>;
+}
+
+export default async function LookPage({ params, searchParams }: Props) {
+  const { context, view, now } = await plantOf(params);
+  const { kept } = await searchParams;
   const { plant } = view;
   return (
     <>
@@ -19,8 +27,10 @@ export default async function LookPage({ params }: { params: Promise<{ id: strin
       <LookForm
         plantId={plant.id}
         growthForm={plant.growthForm}
-        nowLocal={nowLocal}
-        openPests={view.cases.filter((one) => one.open).map((one) => one.pest)}
+        now={now}
+        tool={usualTool(context.collection.owns)}
+        openPests={view.open.map(({ found }) => found.pest)}
+        mending={typeof kept === "string" ? kept : null}
       />
     </>
   );

@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { usualTool } from "@/core/facts/settings";
 import { readNaming } from "@/operations/readNaming";
 import { plantOf } from "../_parts/plantOf";
 import { NameIt } from "./_parts/NameIt";
@@ -6,7 +7,7 @@ import { NameIt } from "./_parts/NameIt";
 export const metadata: Metadata = { title: "Name it" };
 
 export default async function NamePage({ params }: { params: Promise<{ id: string }> }) {
-  const { context, view, nowLocal } = await plantOf(params);
+  const { context, view } = await plantOf(params);
   const { circumstances, openCases, places } = await readNaming(context, view);
   const { id, code, growthForm } = view.plant;
   const { apart, placeId } = view.card;
@@ -15,7 +16,7 @@ export default async function NamePage({ params }: { params: Promise<{ id: strin
     <NameIt
       stop={{ id, code, growthForm, apart, placeId, circumstances, sensitivities, openCases }}
       places={places}
-      nowLocal={nowLocal}
+      tool={usualTool(context.collection.owns)}
     />
   );
 }

@@ -4,7 +4,7 @@ import { useMemo, useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { priorsFor } from "@/core/diagnosis/priors";
-import { skipReasons, type SkipReason } from "@/core/facts/deeds";
+import { skipReasons, type SkipReason } from "@/core/facts/kinds/skip";
 import { ONE_SIDE } from "@/core/inspection/see";
 import { toolIds, type ToolId } from "@/core/inspection/tools";
 import type { SpotId } from "@/core/plants/spots";

@@ -13,7 +13,7 @@ export function WalkEnd({ view, walk }: { view: WalkView; walk: WalkInHand }) {
   const [found, skipped] = [of("found"), of("skipped")];
   const ended =
     view.walk.endedAt !== null ||
-    [...walk.kept.sent, ...walk.kept.waiting].some(
+    [...walk.kept.sent, ...walk.kept.held].some(
       ({ deed }) => deed.kind === "end" && deed.input.walkId === view.walk.id,
     );
   return (

@@ -22,8 +22,8 @@ type Doing =
   | { readonly what: "found"; readonly stop: Stop; readonly lookId: string; readonly finds: LookInput["finds"] };
 
 /** One plant at a time, full screen. All plants of the walk are here already: the next one waits for nothing. */
-export function WalkScreen({ view, timeZone, nowMs }: { view: WalkView; timeZone: string; nowMs: number }) {
-  const walk = useWalk(view, timeZone, nowMs);
+export function WalkScreen({ view }: { view: WalkView }) {
+  const walk = useWalk(view);
   const [doing, setDoing] = useState<Doing>({ what: "looking" });
   const [cleaned, setCleaned] = useState("");
   const { toGo, done, found, last } = walk.progress;

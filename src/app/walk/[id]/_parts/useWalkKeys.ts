@@ -1,17 +1,8 @@
 "use client";
 
-import { useEffect, useEffectEvent } from "react";
-import { isTyping } from "@/ui/shell/Keys";
+import { useHotkeys } from "react-hotkeys-hook";
 
-/** Single keys of the screen; every one has a button too. A key without a deed does nothing. */
+/** Single keys of the screen; every one has a button too. A key without a deed does nothing, and one held down acts once. */
 export function useWalkKeys(keys: Readonly<Record<string, (() => void) | undefined>>): void {
-  const press = useEffectEvent((event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || isTyping(event.target)) return;
-    keys[event.key]?.();
-  });
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => press(event);
-    addEventListener("keydown", listen);
-    return () => removeEventListener("keydown", listen);
-  }, []);
+  useHotkeys(Object.keys(keys), (event) => !event.repeat && keys[event.key]?.(), { useKey: true });
 }

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { localTimeOf } from "@/operations/context";
+import { momentNow } from "@/app/_parts/moments";
 import { walkOf } from "../../_parts/walkOf";
 import { SheetEntry } from "./_parts/SheetEntry";
 
@@ -11,12 +11,7 @@ export default async function EnterPage({ params }: { params: Promise<{ id: stri
     <>
       <h1>Enter a sheet</h1>
       <p>One press for each plant that was clean. What has neither press is left out and stays due.</p>
-      <SheetEntry
-        view={view}
-        timeZone={context.collection.timeZone}
-        nowMs={context.now.getTime()}
-        nowLocal={localTimeOf(context, context.now)}
-      />
+      <SheetEntry view={view} nowMoment={momentNow(context)} />
     </>
   );
 }

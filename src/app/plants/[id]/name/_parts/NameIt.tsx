@@ -7,27 +7,35 @@ import { outbox } from "@/app/_parts/outbox";
 import { AfterFind } from "@/app/walk/_parts/AfterFind";
 import { FindFlow } from "@/app/walk/_parts/FindFlow";
 import { priorsFor } from "@/core/diagnosis/priors";
-import type { Naming, RecordLook } from "@/core/facts/deeds";
+import type { Naming, RecordLook } from "@/core/facts/kinds/look";
+import type { ToolId } from "@/core/inspection/tools";
 import type { SpotId } from "@/core/plants/spots";
 import { placesByRisk, placesOfRound } from "@/core/walk/places";
 import { SpotsPicker } from "@/ui/forms/SpotsPicker";
+import { useCollection } from "@/ui/shell/Collection";
 import { toggled } from "@/ui/toggled";
 import type { Stop, WalkView } from "@/operations/readWalk";
+import { toolNames } from "@/wording/names";
+import { withOffset } from "@/zones";
 
-/** Names what is on one plant and writes it down as a look with the lamp, at places that can be changed. */
+/** Names what is on one plant and writes it down as a look, at places that can be changed. */
 export function NameIt({
   stop,
   places,
-  nowLocal,
+  tool,
 }: {
   stop: Pick<
     Stop,
     "id" | "code" | "growthForm" | "apart" | "placeId" | "circumstances" | "sensitivities" | "openCases"
   >;
   places: WalkView["places"];
-  nowLocal: string;
+  /** What it was looked at with. */
+  tool: ToolId;
 }) {
   const router = useRouter();
+  const { id: collectionId, timeZone } = useCollection();
+  const label = { collectionId, about: stop.code, byClock: true };
+  const at = () => withOffset(new Date(), timeZone);
   const [found, setFound] = useState<{ lookId: string; finds: RecordLook["finds"] } | null>(null);
   const priors = priorsFor(stop.circumstances);
   const order = placesByRisk(stop.growthForm, priors);
@@ -39,8 +47,8 @@ export function NameIt({
     const where = finds.flatMap((find) => find.spots ?? []);
     const spots = [...new Set([...looked, ...where])];
     if (spots.length === 0) return setProblem("Press the places you looked at first.");
-    const look = { id, plantId: stop.id, at: nowLocal, tool: "lamp" as const, spots, note: "", finds, naming };
-    outbox.add({ kind: "look", input: look });
+    const look = { id, plantId: stop.id, at: at(), tool, spots, note: "", finds, naming };
+    outbox.add({ kind: "look", input: look }, label);
     if (finds.length > 0) setFound({ lookId: id, finds });
     else toPlant();
   };
@@ -52,10 +60,10 @@ export function NameIt({
           stop={stop}
           places={places}
           onApart={(placeId) =>
-            outbox.add({
-              kind: "apart",
-              input: { id: uuidv7(), plantId: stop.id, placeId, bagId: uuidv7(), at: nowLocal },
-            })
+            outbox.add(
+              { kind: "apart", input: { id: uuidv7(), plantId: stop.id, placeId, bagId: uuidv7(), at: at() } },
+              label,
+            )
           }
           doneLabel="To the plant"
           onDone={toPlant}
@@ -64,7 +72,8 @@ export function NameIt({
         <>
           <details className="mb-2">
             <summary>
-              This counts as a look with the lamp at {looked.length} of {order.length} places. Was it elsewhere?
+              This counts as a look ({toolNames[tool].toLowerCase()}) at {looked.length} of {order.length} places. Was
+              it elsewhere?
             </summary>
             <SpotsPicker
               form={stop.growthForm}

@@ -7,23 +7,17 @@ import Form from "react-bootstrap/Form";
 import { priorsFor } from "@/core/diagnosis/priors";
 import { placesOfRound } from "@/core/walk/places";
 import type { Stop, WalkView } from "@/operations/readWalk";
+import { useCollection } from "@/ui/shell/Collection";
+import { instantOf, wallTimeIn, withOffset } from "@/zones";
 import { useWalk } from "../../../_parts/useWalk";
 import { FindFlow } from "../../../_parts/FindFlow";
 
 /** What was ticked on paper, in the same order: one press per clean plant, a find as on the walk itself. */
-export function SheetEntry({
-  view,
-  timeZone,
-  nowMs,
-  nowLocal,
-}: {
-  view: WalkView;
-  timeZone: string;
-  nowMs: number;
-  nowLocal: string;
-}) {
-  const walk = useWalk(view, timeZone, nowMs);
-  const [at, setAt] = useState(nowLocal);
+export function SheetEntry({ view, nowMoment }: { view: WalkView; nowMoment: string }) {
+  const walk = useWalk(view);
+  const { timeZone } = useCollection();
+  const [walkedAt, setWalkedAt] = useState(() => wallTimeIn(new Date(nowMoment), timeZone));
+  const at = withOffset(instantOf(walkedAt, timeZone), timeZone);
   const [finding, setFinding] = useState<Stop | null>(null);
   const { toGo, done } = walk.progress;
   const last = done.at(-1);
@@ -60,9 +54,8 @@ export function SheetEntry({
         id="walked-at"
         type="datetime-local"
         className="mb-3"
-        max={nowLocal}
-        value={at}
-        onChange={(event) => setAt(event.target.value || nowLocal)}
+        value={walkedAt}
+        onChange={(event) => setWalkedAt(event.target.value || walkedAt)}
       />
       <p role="status">
         {done.length} of {view.stops.length} entered.{" "}

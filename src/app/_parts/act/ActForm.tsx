@@ -1,0 +1,207 @@
+"use client";
+
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import Alert from "react-bootstrap/Alert";
+import { v7 as uuidv7 } from "uuid";
+import type { z } from "zod";
+import { recordActAction } from "@/app/_parts/actions";
+import {
+  act as anyAct,
+  actKindIds,
+  cautionsOfAct,
+  costsOfAct,
+  subjectsOf,
+  type Act,
+  type ActKindId,
+} from "@/core/acts/acts";
+import type { PlanStep } from "@/core/case/plans";
+import { recordAct } from "@/core/facts/kinds/act";
+import type { MixId } from "@/core/mixing/mixes";
+import type { LabelObjection } from "@/core/planning/course";
+import type { TechniqueId } from "@/core/remedies/remedies";
+import { objections, type Bearer } from "@/core/suitability/suitability";
+import { ActFields } from "@/ui/acts/ActFields";
+import { askedFor, draftOf, type ActedOn, type Draft } from "@/ui/acts/actFields";
+import { Amounts, type Measuring } from "@/ui/Amounts";
+import { Cautions } from "@/ui/Cautions";
+import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
+import { LongAgoField } from "@/ui/fields/LongAgoField";
+import { MomentField } from "@/ui/fields/MomentField";
+import { useDeed } from "@/ui/fields/useDeed";
+import { actKindNames } from "@/wording/acts";
+import { millilitres } from "@/wording/amounts";
+import { cautionSentences } from "@/wording/cautions";
+import { dayInWords } from "@/wording/dates";
+import { mixNames } from "@/wording/names";
+import { labelSentence } from "@/wording/problems";
+
+/** The plant an act is done to. */
+export interface ActPlant extends ActedOn {
+  readonly id: string;
+  readonly bearer: Bearer;
+  /** Its open cases, to one of which the act may belong. */
+  readonly cases: readonly { readonly id: string; readonly name: string }[];
+}
+
+interface Props {
+  on: { plant: ActPlant } | { placeId: string };
+  measuring: Measuring;
+  now: string;
+  /** The treatments of a plan still to be done; the first is proposed. */
+  steps?: readonly PlanStep[];
+  /** What is likely to be needed for it, mL. */
+  volumeMl?: number;
+  /** Where to go when it is written down. */
+  then: string;
+  label: string;
+}
+
+/** A place has no form and no pot of its own: what is done there asks for neither. */
+const noPlant: ActedOn = { growthForm: "uprightShrub", potCm: 12 };
+
+/** What was done with the hands, of any kind; the cautions and what it takes stand before the act. */
+export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label }: Props) {
+  const router = useRouter();
+  const plant = "plant" in on ? on.plant : null;
+  const actedOn = plant ?? noPlant;
+  const [warnings, setWarnings] = useState<readonly LabelObjection[]>([]);
+  const kinds = actKindIds.filter((kind) => subjectsOf(kind).includes(plant ? "plant" : "place"));
+  const next = steps[0]?.dose;
+  const { form, submit, trouble } = useDeed({
+    schema: recordAct,
+    action: (collectionId, input) => {
+      const deed = input as z.input<typeof recordAct>;
+      return recordActAction(collectionId, { ...deed, act: askedFor(deed.act as unknown as Draft) });
+    },
+    defaults: () => ({
+      id: uuidv7(),
+      plantId: plant?.id ?? "",
+      placeId: "placeId" in on ? on.placeId : "",
+      caseId: plant?.cases[0]?.id ?? "",
+      stepId: steps[0]?.id ?? "",
+      act: { ...draftOf(kinds[0]!, actedOn), ...(next && next), ...(volumeMl && { volumeMl }) } as never,
+      at: now,
+      note: "",
+      alreadyDone: false,
+    }),
+    done: (value) => {
+      const told = (value.warnings ?? []) as readonly LabelObjection[];
+      if (told.length > 0) return setWarnings(told);
+      router.push(then);
+      router.refresh();
+    },
+  });
+  const draft = form.watch("act") as unknown as Draft;
+  if (warnings.length > 0) {
+    return (
+      <Alert variant="warning">
+        <p className="fw-semibold">It is written down. It goes against what the remedy bears:</p>
+        <ul>
+          {warnings.map((warning) => (
+            <li key={warning.code}>{labelSentence(warning)}</li>
+          ))}
+        </ul>
+        <Link className="btn btn-primary" href={then}>
+          Go on
+        </Link>
+      </Alert>
+    );
+  }
+  const turnTo = (kind: ActKindId) => {
+    form.clearErrors();
+    form.setValue("act", draftOf(kind, actedOn) as never);
+    form.setValue("stepId", kind === "contact" ? (steps[0]?.id ?? "") : "");
+  };
+  const contact =
+    draft.kind === "contact" ? { mix: draft.mix as MixId, technique: draft.technique as TechniqueId } : null;
+  const refused =
+    contact && plant && objections(plant.bearer, contact.mix, contact.technique).some((o) => o.level === "refuse");
+  const isWhat = ({ as }: { as: string }) => as === "select" || as === "choice";
+  const fields = { form, draft, growthForm: actedOn.growthForm };
+  return (
+    <form onSubmit={submit} noValidate>
+      <ChoiceField
+        form={form}
+        name={"act.kind" as never}
+        label="What you do"
+        options={kinds.map((kind) => [kind, actKindNames[kind]])}
+        onChoose={(kind) => turnTo(kind as ActKindId)}
+      />
+      <div key={draft.kind}>
+        <ActFields {...fields} part={isWhat} />
+        {contact ? (
+          <Cautions mix={contact.mix} technique={contact.technique} plant={plant?.bearer} />
+        ) : (
+          <div className="alert alert-warning" role="note" aria-label="Cautions">
+            <ul className="mb-0 ps-3">
+              {cautionsOfAct(draft as unknown as Act).map((id) => (
+                <li key={id}>{cautionSentences[id]}</li>
+              ))}
+            </ul>
+          </div>
+        )}
+        <ActFields {...fields} part={(field) => !isWhat(field)} />
+        {contact && <HowToMix mix={contact.mix} typed={draft.volumeMl} measuring={measuring} />}
+        {plant && <Takes draft={draft} potCm={plant.potCm} />}
+      </div>
+      {plant && plant.cases.length > 0 && (
+        <ChoiceField
+          form={form}
+          name="caseId"
+          label="What it is against"
+          options={[...plant.cases.map(({ id, name }) => [id, name] as const), ["", "No case"]]}
+        />
+      )}
+      {contact && steps.length > 0 && (
+        <SelectField
+          form={form}
+          name="stepId"
+          label="Which step this carries out"
+          options={[
+            ...steps.map(
+              ({ id, dueOn, dose }) => [id, `${dayInWords(dueOn)}${dose ? `: ${mixNames[dose.mix]}` : ""}`] as const,
+            ),
+            ["", "none, an extra one"],
+          ]}
+        />
+      )}
+      <MomentField form={form} name="at" label="When" />
+      <LongAgoField form={form} at="at" name="longAgo" />
+      <NoteField form={form} name="note" label="Note" />
+      {refused && (
+        <SwitchField
+          form={form}
+          name="alreadyDone"
+          label="It has happened already; write it down all the same"
+          hint="Watch the plant closely for the next days."
+        />
+      )}
+      <SubmitRow form={form} trouble={trouble} label={label} />
+    </form>
+  );
+}
+
+function HowToMix({ mix, typed, measuring }: { mix: MixId; typed: unknown; measuring: Measuring }) {
+  const totalMl = Number(String(typed).replace(",", "."));
+  if (!(totalMl > 0 && totalMl <= 20_000)) return null;
+  return (
+    <details className="mb-3">
+      <summary>How to mix it</summary>
+      <Amounts mix={mix} totalMl={totalMl} measuring={measuring} />
+    </details>
+  );
+}
+
+/** What an act is likely to take, once its parameters make sense. */
+function Takes({ draft, potCm }: { draft: Draft; potCm: number }) {
+  const read = anyAct.safeParse(askedFor(draft));
+  if (!read.success) return null;
+  const { minutes, volumeMl } = costsOfAct(read.data, potCm);
+  return (
+    <p className="text-body-secondary">
+      It takes about {minutes} min{volumeMl > 0 && ` and ${millilitres(volumeMl)}`}.
+    </p>
+  );
+}

@@ -1,0 +1,64 @@
+import type { Metadata } from "next";
+import { zoneNames } from "@/zones";
+import { Panel } from "@/ui/Panel";
+import { asked, collectionsNow, contextIfAny, NO_NAME } from "../_parts/context";
+import { BeginForm } from "./_parts/BeginForm";
+import { Choose } from "./_parts/Choose";
+import { Demo } from "./_parts/Demo";
+import { DeviceName } from "./_parts/DeviceName";
+
+export const metadata: Metadata = { title: "Begin" };
+
+/** The first page for whoever has no collection yet, and the one to choose another on. */
+export default async function BeginPage() {
+  const all = await collectionsNow();
+  const shownId = (await contextIfAny())?.collection.id ?? null;
+  const { device: named } = await asked();
+  const device = named === NO_NAME ? "" : named;
+  const own = all.filter(({ isDemo }) => !isDemo).map(({ id, name }) => ({ id, name }));
+  const demo = all.find(({ isDemo }) => isDemo);
+  return (
+    <>
+      <h1>Whose plants?</h1>
+      <p>
+        Wary Petal keeps the record of every plant you look at, reckons when a treatment must be repeated, and says how
+        likely a pest is really gone.
+      </p>
+      <div className="row gx-3">
+        <div className="col-lg-6">
+          {own.length > 0 && (
+            <Panel title="Your collections">
+              <Choose collections={own} shownId={shownId} />
+            </Panel>
+          )}
+          {own.length > 0 ? (
+            <details className="mb-3">
+              <summary className="fs-5">Begin another collection</summary>
+              <Panel title="A new collection">
+                <BeginForm zones={zoneNames()} device={device} />
+              </Panel>
+            </details>
+          ) : (
+            <Panel title="Begin with your own">
+              <BeginForm zones={zoneNames()} device={device} />
+            </Panel>
+          )}
+        </div>
+        <div className="col-lg-6">
+          <Panel title="Look at the demo">
+            <p>
+              A lighthouse full of plants and ten weeks of a keeper&rsquo;s record, all made up. Do with it what you
+              like.
+            </p>
+            <Demo isThere={demo !== undefined} isShown={demo?.id === shownId} />
+          </Panel>
+          {all.length > 0 && (
+            <Panel title="This device">
+              <DeviceName device={device} />
+            </Panel>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,30 @@
+import type { Metadata } from "next";
+import { ActForm } from "@/app/_parts/act/ActForm";
+import { pestNames } from "@/wording/names";
+import { plantOf } from "../_parts/plantOf";
+
+export const metadata: Metadata = { title: "Write down an act" };
+
+export default async function ActPage({ params }: { params: Promise<{ id: string }> }) {
+  const { context, view, now } = await plantOf(params);
+  const { plant, sensitivities } = view;
+  const { id, growthForm, potCm, inFlower } = plant;
+  const cases = view.open.map(({ found }) => ({ id: found.id, name: pestNames[found.pest] }));
+  return (
+    <>
+      <h1>
+        Write down an act: {plant.code} {plant.name}
+      </h1>
+      <p>
+        Against a pest that was found, one that has no name yet, or before there is any: what counts is what was done.
+      </p>
+      <ActForm
+        on={{ plant: { id, growthForm, potCm, bearer: { sensitivities, inFlower }, cases } }}
+        measuring={context.collection}
+        now={now}
+        then={`/plants/${id}`}
+        label="Write it down"
+      />
+    </>
+  );
+}

@@ -1,0 +1,66 @@
+import { clearanceRule, type Clearance, type Sureness } from "../clearance/rule";
+import type { Day } from "../climate/days";
+import { standing } from "../facts/facts";
+import { animalsIn } from "../inspection/severity";
+import { isBeside } from "./beside";
+import type { Case } from "./cases";
+import type { Plan } from "./plans";
+import type { PlantFacts } from "./record";
+import type { WarmthBetween } from "./warmth";
+
+/** The rule of clearance on a case's facts as they stand. */
+export function ruleOf(
+  found: Case,
+  { looks, acts }: Pick<PlantFacts, "looks" | "acts">,
+  warmth: WarmthBetween,
+  today: Day,
+  sureness: Sureness | null,
+): Clearance {
+  const counts = (fact: { readonly at: Date; readonly recordedAt: Date }) =>
+    fact.at >= found.openedAt && !isBeside(fact);
+  return clearanceRule(
+    {
+      pest: found.pest,
+      warmth,
+      looks: standing(looks)
+        .filter(counts)
+        .map((look) => {
+          const find = look.finds.find((f) => f.pest === found.pest);
+          return { at: look.at.getTime(), day: look.day, live: find ? animalsIn(find) : 0 };
+        }),
+      treatments: standing(acts)
+        .filter(counts)
+        .map(({ at, day }) => ({ at: at.getTime(), day })),
+    },
+    today,
+    sureness,
+  );
+}
+
+/** What has happened since a plan was adopted that changes what it promises. */
+export interface PlanChanges {
+  readonly lateDays: number;
+  /** The last day since on which live animals were found, if any. */
+  readonly foundOn: Day | null;
+  /** How much warmer it is now than when the plan was adopted, °C; 0 where it is as warm. */
+  readonly warmerByC: number;
+}
+
+/** What has changed since the plan of a case was adopted; nothing without a plan. */
+export function changesSince(
+  plan: Plan | null,
+  found: Case,
+  { looks }: Pick<PlantFacts, "looks">,
+  warmth: WarmthBetween,
+  today: Day,
+  lateDays: number,
+): PlanChanges {
+  if (!plan) return { lateDays, foundOn: null, warmerByC: 0 };
+  const again = standing(looks).filter(
+    (look) => look.at > plan.adoptedAt && look.finds.some((find) => find.pest === found.pest),
+  );
+  const [then] = warmth(plan.adoptedOn, plan.adoptedOn);
+  const [now] = warmth(today, today);
+  const warmerByC = then === undefined || now === undefined ? 0 : now - then;
+  return { lateDays, foundOn: again.at(-1)?.day ?? null, warmerByC };
+}

@@ -1,0 +1,73 @@
+import type { Day } from "../climate/days";
+import { isApart, type Place, type Plant } from "../facts/descriptions";
+import { standing, type ActDone, type Closing, type Look, type Placement, type Programme } from "../facts/facts";
+import { casesOf, type Case } from "./cases";
+import type { Exposure } from "./exposures";
+import { stayAt, staysOf, type Stay } from "./stays";
+
+/** The facts of one plant, oldest first, those struck out among them. */
+export interface PlantFacts {
+  readonly plant: Plant;
+  readonly placements: readonly Placement[];
+  readonly looks: readonly Look[];
+  /** Done to the plant, or to a place at any time. */
+  readonly acts: readonly ActDone[];
+  readonly closings: readonly Closing[];
+  readonly programmes: readonly Programme[];
+}
+
+/** Everything on record of one plant, with what its facts come to. */
+export interface PlantRecord extends PlantFacts {
+  readonly stays: readonly Stay[];
+  /** The days on which it was looked at, ascending, and whether nothing was found; looks that stand. */
+  readonly looked: readonly { readonly day: Day; readonly clean: boolean }[];
+  /** Those done to the plant, and those done to a place while it stood there. */
+  readonly acts: readonly ActDone[];
+  readonly cases: readonly Case[];
+  readonly exposures: readonly (Exposure & { readonly day: Day })[];
+  /** Whether a place stands apart from the others. */
+  readonly apartAt: (placeId: string) => boolean;
+}
+
+/** What of the places bears on a record. */
+export interface PlacesInRecord {
+  readonly apartAt: (placeId: string) => boolean;
+  /** Whether what is done to one place meets what stands at another: at the place itself and at all that is in it. */
+  readonly isWithin: (placeId: string, actedOn: string) => boolean;
+}
+
+/** The places as a record needs them. */
+export function placesInRecord(places: readonly Place[]): PlacesInRecord {
+  const byId = new Map(places.map((place) => [place.id, place]));
+  return {
+    apartAt: (placeId) => isApart(byId.get(placeId)?.kind ?? "room"),
+    isWithin: (placeId, actedOn) => {
+      for (let at: string | null = placeId; at !== null; at = byId.get(at)?.parentId ?? null)
+        if (at === actedOn) return true;
+      return false;
+    },
+  };
+}
+
+/** The record of a plant, without what it has stood beside; that needs the cases of others. */
+export function recordOf(facts: PlantFacts, { apartAt, isWithin }: PlacesInRecord): Omit<PlantRecord, "exposures"> {
+  const stays = staysOf(facts.placements, facts.plant.archivedAt);
+  return {
+    ...facts,
+    stays,
+    looked: standing(facts.looks).map(({ day, finds }) => ({ day, clean: finds.length === 0 })),
+    apartAt,
+    acts: facts.acts.filter(({ plantId, placeId, at }) => {
+      if (placeId === null) return plantId === facts.plant.id;
+      const stay = stayAt(stays, at);
+      return stay !== null && isWithin(stay.placeId, placeId);
+    }),
+    cases: casesOf(facts.looks, facts.closings),
+  };
+}
+
+/** Whether live animals of a case were seen at the last look since it began. */
+export function isLive({ pest, openedAt }: Pick<Case, "pest" | "openedAt">, looks: readonly Look[]): boolean {
+  const last = standing(looks).findLast((look) => look.at >= openedAt);
+  return last?.finds.some((find) => find.pest === pest) ?? false;
+}

@@ -1,0 +1,58 @@
+import { dailyMean, dailyMeans, type DatedTemperature } from "../climate/dailyMeans";
+import { addDays, type Day } from "../climate/days";
+import type { Place } from "../facts/descriptions";
+import { standing, type Placement, type Reading } from "../facts/facts";
+
+/** The temperatures of every place, in the order in which they were taken. */
+export type TemperaturesOf = (placeId: string) => readonly DatedTemperature[];
+
+/**
+ * What is known of each place's warmth: its own readings, or those of the place it stands in where it has none; a bag is as
+ * warm as what is around it. Readings in the order in which they were taken; those struck out count nothing.
+ */
+export function temperaturesBy(places: readonly Place[], readings: readonly Reading[]): TemperaturesOf {
+  const own = new Map<string, DatedTemperature[]>();
+  for (const reading of standing(readings)) {
+    const there = own.get(reading.placeId) ?? [];
+    there.push(reading);
+    own.set(reading.placeId, there);
+  }
+  const parents = new Map(places.map((place) => [place.id, place.parentId]));
+  return (placeId) => {
+    for (let at: string | null = placeId; at !== null; at = parents.get(at) ?? null) {
+      const there = own.get(at);
+      if (there) return there;
+    }
+    return [];
+  };
+}
+
+/** How warm a plant had it on each day from one to another, both included, °C; empty where nothing is known. */
+export type WarmthBetween = (from: Day, to: Day) => number[];
+
+/**
+ * The warmth of the places where a plant stood, day by day: that of the place where it stood at the end of the day, and
+ * before its first placement that of the first.
+ */
+export function warmthAlong(placements: readonly Placement[], temperaturesOf: TemperaturesOf): WarmthBetween {
+  const stood = standing(placements);
+  return (from, to) => {
+    const means: number[] = [];
+    for (const [i, { placeId, day }] of stood.entries()) {
+      const begin = i === 0 || day < from ? from : day;
+      const next = stood[i + 1]?.day;
+      const end = next !== undefined && next <= to ? addDays(next, -1) : to;
+      if (begin > end) continue;
+      const temperatures = temperaturesOf(placeId);
+      if (temperatures.length === 0) return [];
+      means.push(...dailyMeans(temperatures, begin, end));
+    }
+    return means;
+  };
+}
+
+/** How warm it is at a place on a day, °C; null where nothing is known. */
+export function warmthAt(temperaturesOf: TemperaturesOf, placeId: string, day: Day): number | null {
+  const temperatures = temperaturesOf(placeId);
+  return temperatures.length > 0 ? dailyMean(temperatures, day) : null;
+}

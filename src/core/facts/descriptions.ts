@@ -1,0 +1,46 @@
+import type { Day } from "../climate/days";
+import type { ToolId } from "../inspection/tools";
+import type { GrowthFormId } from "../plants/growthForms";
+import type { Round } from "../walk/places";
+import type { PlaceKind, WalkScope } from "./deeds";
+
+/** What is described rather than recorded: it may be changed, and no history of it is kept. */
+
+export interface Place {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: PlaceKind;
+  readonly parentId: string | null;
+}
+
+/** Whether a plant standing there is apart from the others. */
+export function isApart(kind: PlaceKind): boolean {
+  return kind === "isolation" || kind === "bag";
+}
+
+export interface Plant {
+  readonly id: string;
+  readonly code: string;
+  readonly name: string;
+  readonly genus: string;
+  readonly growthForm: GrowthFormId;
+  readonly potCm: number;
+  readonly acquiredOn: Day | null;
+  readonly seller: string;
+  readonly inFlower: boolean;
+  readonly addedOn: Day;
+  /** When it left the collection; null while it is there. */
+  readonly archivedAt: Date | null;
+}
+
+/** A round of looks. */
+export interface Walk {
+  readonly id: string;
+  readonly scope: WalkScope;
+  readonly placeId: string | null;
+  readonly tool: ToolId;
+  readonly round: Round;
+  readonly startedAt: Date;
+  readonly startedOn: Day;
+  readonly endedAt: Date | null;
+}

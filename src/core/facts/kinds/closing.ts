@@ -1,0 +1,27 @@
+import { z } from "zod";
+import { id, moment, text } from "../../fields";
+import { pestIds } from "../../pests/pests";
+import { factKind } from "../kind";
+
+export const outcomes = ["clear", "givenUp", "lost"] as const;
+export type OutcomeId = (typeof outcomes)[number];
+
+export const closeCase = z.object({ id, caseId: id, outcome: z.enum(outcomes), at: moment, note: text(2000) });
+export type CloseCase = z.output<typeof closeCase>;
+
+/** The keeper has called a case over. */
+export const closing = factKind({
+  kind: "closing",
+  table: "closings",
+  deed: closeCase,
+  own: z.object({
+    plantId: z.string(),
+    /** The case it was filed under, and that case's pest. */
+    caseId: z.string(),
+    pest: z.enum(pestIds),
+    outcome: z.enum(outcomes),
+    note: z.string(),
+  }),
+  columns: { plantId: "uuid", caseId: "uuid", pest: "text", outcome: "text", note: "text" },
+  shownOn: ["plant", "case"],
+});

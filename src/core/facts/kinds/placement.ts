@@ -1,0 +1,21 @@
+import { z } from "zod";
+import { id, moment, orNothing } from "../../fields";
+import { factKind } from "../kind";
+
+export const movePlant = z.object({ id, plantId: id, placeId: id, at: moment });
+export type MovePlant = z.output<typeof movePlant>;
+
+/** `placeId` is an isolation place, or null for a bag tied over the pot where it stands. */
+export const setApart = z.object({ id, plantId: id, placeId: orNothing(id), bagId: id, at: moment });
+export type SetApart = z.output<typeof setApart>;
+
+/** A plant was put somewhere. */
+export const placement = factKind({
+  kind: "placement",
+  table: "placements",
+  deed: movePlant,
+  own: z.object({ plantId: z.string(), placeId: z.string() }),
+  columns: { plantId: "uuid", placeId: "uuid" },
+  lastStaysOf: "plantId",
+  shownOn: ["plant"],
+});

@@ -1,0 +1,79 @@
+import { z } from "zod";
+import { dayField, id } from "../../fields";
+import { mixIds } from "../../mixing/mixes";
+import { pestIds } from "../../pests/pests";
+import { techniqueIds } from "../../remedies/remedies";
+import { schools, type SchoolId } from "../../remedies/schools";
+import { factKind } from "../kind";
+
+const schoolIds = schools.map((school) => school.id) as [SchoolId, ...SchoolId[]];
+
+/** Where the dates of a plan come from: reckoned by the application, a school's schedule, or the keeper's own. */
+const basis = z.enum(["reckoned", "own", ...schoolIds]);
+export type Basis = z.output<typeof basis>;
+
+/** What a step is done with. */
+const dose = z.object({ mix: z.enum(mixIds), technique: z.enum(techniqueIds) });
+export type PlannedDose = z.output<typeof dose>;
+
+/** More treatments than this belong to no plan. */
+export const MOST_STEPS = 24;
+
+export const adoptPlan = z.object({
+  id,
+  caseId: id,
+  mix: z.enum(mixIds),
+  technique: z.enum(techniqueIds),
+  basis,
+  dates: z
+    .array(dayField)
+    .min(1)
+    .max(MOST_STEPS)
+    .refine((dates) => dates.every((d, i) => i === 0 || dates[i - 1]! < d), { params: { code: "not_ascending" } }),
+  /** What the first date is done with, where that is another thing than the rest; null where it is not. */
+  knockDown: dose.nullish(),
+});
+export type AdoptPlan = z.output<typeof adoptPlan>;
+
+const step = z.object({
+  id: z.string(),
+  kind: z.enum(["treat", "look"]),
+  dueOn: z.string(),
+  /** What it is done with; null for a look. */
+  dose: dose.nullable(),
+});
+
+/** The keeper has chosen steps with their dates: today the plan of a case. */
+export const programme = factKind({
+  kind: "programme",
+  table: "programmes",
+  deed: adoptPlan,
+  own: z.object({
+    programme: z.enum(["casePlan"]),
+    plantId: z.string(),
+    /** The case it was filed under, and that case's pest. */
+    caseId: z.string(),
+    pest: z.enum(pestIds),
+    basis,
+    /** The probability it promised when it was adopted, reckoned then; null for what could not be scored. */
+    pOver: z.number().nullable(),
+    steps: z.array(step),
+  }),
+  columns: {
+    programme: "text",
+    plantId: "uuid",
+    caseId: "uuid",
+    pest: "text",
+    basis: "text",
+    pOver: "number",
+  },
+  parts: {
+    steps: {
+      table: "programme_steps",
+      of: "programmeId",
+      columns: { kind: "text", dueOn: "day", dose: "json" },
+      order: ["dueOn", "kind"],
+    },
+  },
+  shownOn: ["plant", "case"],
+});

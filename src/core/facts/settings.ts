@@ -1,0 +1,62 @@
+import { z } from "zod";
+import { custom, decimal, requiredText, whole } from "../fields";
+import type { ToolId } from "../inspection/tools";
+import { spoonSets } from "../units/spoons";
+
+/** Area and place, as in `Europe/Lisbon`: three-letter names mean different things to different programs. */
+const areaAndPlace = /^[A-Za-z_-]+(\/[A-Za-z0-9_+-]+)+$/;
+
+const zoneExists = (zone: string) => {
+  try {
+    return areaAndPlace.test(zone) && new Intl.DateTimeFormat("en", { timeZone: zone }).format().length > 0;
+  } catch {
+    return false;
+  }
+};
+
+/** What a keeper may own to look with. */
+export const belongings = ["lamp", "loupe", "cards"] as const;
+export type Belonging = (typeof belongings)[number];
+
+/** What a look is made with unless its keeper says otherwise. @example usualTool([]) // "eye" */
+export function usualTool(owns: readonly Belonging[]): ToolId {
+  if (owns.includes("lamp")) return "lamp";
+  return owns.includes("loupe") ? "loupe" : "eye";
+}
+
+export const settings = z.object({
+  name: requiredText(60),
+  timeZone: requiredText(60).refine(zoneExists, custom("no_such_zone")),
+  lookEveryDays: whole(1, 60),
+  units: z.enum(["metric", "us"]),
+  spoons: z.enum(spoonSets),
+  alcoholPercent: decimal(1, 100),
+  /** From which probability on "clear" is proposed. */
+  clearPercent: whole(90, 99),
+  /** The probability a plan is to reach. */
+  planPercent: whole(50, 99),
+  /** Which half of the earth it stands on, for the seasons. */
+  hemisphere: z.enum(["north", "south"]),
+  /** What there is to look with, beside the eye. */
+  owns: z.array(z.enum(belongings)).transform((all) => belongings.filter((one) => all.includes(one))),
+  /** ISO weekdays (1 is Monday) on which treatments are possible. */
+  workDays: z
+    .array(whole(1, 7))
+    .min(1)
+    .max(7)
+    .transform((days) => [...new Set(days)].toSorted((a, b) => a - b)),
+});
+export type Settings = z.output<typeof settings>;
+
+/** What a collection begins with until its keeper says otherwise; name and time zone are the keeper's alone. */
+export const usualSettings = {
+  lookEveryDays: 7,
+  units: "metric",
+  spoons: "metric",
+  alcoholPercent: 70,
+  clearPercent: 95,
+  planPercent: 90,
+  hemisphere: "north",
+  owns: ["lamp"] as Belonging[],
+  workDays: [1, 2, 3, 4, 5, 6, 7],
+} satisfies Omit<Settings, "name" | "timeZone">;

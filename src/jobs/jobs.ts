@@ -1,0 +1,32 @@
+import { deriveStale } from "@/operations/deriveStale";
+import { contextOf, openCollections } from "@/operations/context";
+import { judgeStale } from "@/operations/judgeStale";
+import { ask, takePart, type Work } from "./queue";
+
+/** The name under which jobs write. They derive and reckon; no fact is theirs. */
+const ACTOR = "jobs";
+
+/** What runs by itself: deriving what a change has touched, and judging what is out of date, the calendar's turn included. */
+function jobsOf(url: string, now: () => Date) {
+  const inEvery =
+    (work: typeof judgeStale): Work =>
+    async (more) => {
+      for (const collection of await openCollections(url)) {
+        if (!more()) return;
+        await work(contextOf(url, collection, { actor: ACTOR, now: now() }), more);
+      }
+    };
+  return { derive: inEvery(deriveStale), judge: inEvery(judgeStale) } satisfies Record<string, Work>;
+}
+
+export type JobId = keyof ReturnType<typeof jobsOf>;
+
+/** Takes part in all jobs of a database. `now` is the clock. */
+export function takePartInJobs(url: string, now: () => Date): Promise<void> {
+  return takePart(url, jobsOf(url, now));
+}
+
+/** Asks for a job; returns at once when it is asked for, or could not be. */
+export function askFor(url: string, job: JobId): Promise<void> {
+  return ask(url, job);
+}

@@ -1,0 +1,93 @@
+import { coursesOn } from "@/core/case/course";
+import type { Case } from "@/core/case/cases";
+import { caseFileFrom } from "@/core/case/fromFacts";
+import { judgeCase, type Judged, type KeepersWays } from "@/core/case/judge";
+import { MODEL_VERSION } from "@/core/case/model";
+import { planInForce, runningPlan } from "@/core/case/plans";
+import { daysBetween, type Day } from "@/core/climate/days";
+import { standing } from "@/core/facts/facts";
+import type { Settings } from "@/core/facts/settings";
+import type { CaseFileInput } from "@/core/format/schema";
+import type { Scope } from "@/db/connection";
+import type { AssessmentRow } from "@/db/stores/assessments";
+import * as assessments from "@/db/stores/assessments";
+import { wallTimeIn } from "@/zones";
+import { today, type Context } from "../context";
+import type { KeptRecord } from "./plantRecords";
+
+/** How a keeper works, from the settings, as far as it bears on a case. */
+export function waysOf({ workDays, planPercent, clearPercent }: Settings): KeepersWays {
+  return { workDays, planTarget: planPercent / 100, clearTarget: clearPercent / 100 };
+}
+
+/** What a kept judgement must be of, beside the plant's facts, to speak of now. */
+export function judgedNow(context: Pick<Context, "collection" | "now">) {
+  return {
+    ways: JSON.stringify([waysOf(context.collection), context.collection.timeZone]),
+    modelVersion: MODEL_VERSION,
+    asOf: today(context),
+  };
+}
+
+/** A judgement as it was kept; null for none. */
+export function keptJudgement(row: AssessmentRow | undefined): Judged | null {
+  return row ? (row.result as unknown as Judged) : null;
+}
+
+/** The case file of a case, as of the end of a day; null where its facts make none. */
+export function fileOfCase(record: KeptRecord, found: Case, asOf: Day, timeZone: string): CaseFileInput | null {
+  const { plant, looks, acts, warmth } = record;
+  return caseFileFrom({ found, plant, looks, acts, warmth, wallTime: (at) => wallTimeIn(at, timeZone), asOf });
+}
+
+/** Judges an open case from its plant's record. Reads and writes nothing; a case that cannot be reckoned says why. */
+export function judge(context: Pick<Context, "collection" | "now">, record: KeptRecord, found: Case): Judged {
+  const day = today(context);
+  const input = fileOfCase(record, found, day, context.collection.timeZone);
+  const last = standing(record.looks).findLast((look) => look.at >= found.openedAt);
+  if (!input || !last)
+    return { ok: false, problems: [{ path: "", message: "nothing is known of the warmth it has had" }] };
+  const lookedAt = { lastLook: last.day, search: { tool: last.tool, spots: last.spots } };
+  const plan = runningPlan(planInForce(found, record.cases, record));
+  const bearing = { today: day, ...lookedAt, plan, courses: coursesOn(record.acts, day) };
+  try {
+    return judgeCase(input, record.plant.growthForm, bearing, waysOf(context.collection));
+  } catch (error) {
+    // One case that the reckoning stumbles over is said to be so on its own page, and stops no other.
+    console.error(error);
+    return { ok: false, problems: [{ path: "", message: "the reckoning did not come to an end" }] };
+  }
+}
+
+/** A case that began longer ago than this is reckoned by the job alone: nobody waits that long for a page. */
+const SHORT_DAYS = 150;
+
+export interface KnownJudgement {
+  readonly judged: Judged;
+  /** Whether it speaks of today's facts. */
+  readonly current: boolean;
+}
+
+/**
+ * What is known of an open case: the judgement that was kept, if it speaks of today's facts; else one reckoned now, without
+ * writing anything down, if that is quick; else the one kept before, or null while there is none.
+ */
+export async function knownJudgement(
+  context: Context,
+  scope: Scope,
+  record: KeptRecord,
+  found: Case,
+): Promise<KnownJudgement | null> {
+  const [kept] = await assessments.ofCases(scope, [found.id]);
+  const { ways, modelVersion, asOf } = judgedNow(context);
+  const current =
+    kept &&
+    kept.factsVersion === record.factsVersion &&
+    kept.ways === ways &&
+    kept.modelVersion === modelVersion &&
+    kept.asOf === asOf;
+  if (current) return { judged: keptJudgement(kept)!, current };
+  if (daysBetween(found.openedOn, asOf) <= SHORT_DAYS) return { judged: judge(context, record, found), current: true };
+  const before = keptJudgement(kept);
+  return before && { judged: before, current: false };
+}

@@ -1,0 +1,52 @@
+import type { TemperaturesOf } from "@/core/case/warmth";
+import { temperaturesBy, warmthAt } from "@/core/case/warmth";
+import type { Day } from "@/core/climate/days";
+import type { Place } from "@/core/facts/descriptions";
+import { groupBy } from "@/core/groupBy";
+import type { Scope } from "@/db/connection";
+import * as facts from "@/db/stores/facts";
+import * as places from "@/db/stores/places";
+import * as plantStates from "@/db/stores/plantStates";
+
+/** A place and how warm it is there on a day. */
+export interface WarmPlace extends Place {
+  /** Null where nothing is known. */
+  readonly meanC: number | null;
+}
+
+export interface StandingPlace extends Pick<WarmPlace, "id" | "name" | "kind" | "meanC"> {
+  /** Codes of every plant that stands there now. */
+  readonly codes: readonly string[];
+}
+
+/** Every place in the order it was added, with its warmth on a day. */
+export async function warmPlaces(scope: Scope, day: Day): Promise<WarmPlace[]> {
+  const all = await places.all(scope);
+  return warmed(all, temperaturesBy(all, await facts.all(scope, "reading")), day);
+}
+
+/** The places with the warmth that is known of them on a day. */
+export function warmed(all: readonly Place[], temperaturesOf: TemperaturesOf, day: Day): WarmPlace[] {
+  return all.map((place) => ({ ...place, meanC: warmthAt(temperaturesOf, place.id, day) }));
+}
+
+/** Rooms in their order, in each its shelves and isolation places. */
+export function roomByRoom<P extends Place>(all: readonly P[]): P[] {
+  const children = groupBy(all, (place) => place.parentId);
+  const within = (parentId: string | null): P[] =>
+    (children.get(parentId) ?? []).flatMap((place) => [place, ...within(place.id)]);
+  return within(null);
+}
+
+/** Rooms in their order, in each its shelves and isolation places, with the plants that stand there. */
+export async function placesAsTheyStand(scope: Scope, day: Day): Promise<StandingPlace[]> {
+  const all = await warmPlaces(scope, day);
+  const standing = groupBy(await plantStates.list(scope), (plant) => plant.placeId);
+  return roomByRoom(all).map(({ id, name, kind, meanC }) => ({
+    id,
+    name,
+    kind,
+    meanC,
+    codes: (standing.get(id) ?? []).map((plant) => plant.code),
+  }));
+}

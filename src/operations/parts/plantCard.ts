@@ -1,0 +1,12 @@
+import type { Day } from "@/core/climate/days";
+import type { PlantCard } from "@/core/state/plantCard";
+import { shownState } from "@/core/state/plantState";
+import type { ListedPlant } from "@/db/stores/plantStates";
+
+/** What stands beside a plant in a list, as of a day. */
+export function cardOf(plant: ListedPlant, today: Day): PlantCard {
+  const { id, code, name, placeId, petals, apart, lookDueFor } = plant;
+  const lookDueOn = plant.lookDueOn as Day;
+  const state = shownState({ state: plant.state, lookDueOn }, today);
+  return { id, code, name, placeId, petals, apart, lookDueOn, lookDueFor, state };
+}

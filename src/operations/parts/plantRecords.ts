@@ -1,0 +1,80 @@
+import { placesInRecord, recordOf, type PlantRecord } from "@/core/case/record";
+import { temperaturesBy, warmthAlong, type TemperaturesOf, type WarmthBetween } from "@/core/case/warmth";
+import type { Place } from "@/core/facts/descriptions";
+import { byMoment, type FactKindId } from "@/core/facts/facts";
+import type { Scope } from "@/db/connection";
+import * as exposures from "@/db/stores/exposures";
+import * as facts from "@/db/stores/facts";
+import * as places from "@/db/stores/places";
+import * as plants from "@/db/stores/plants";
+import * as plantStates from "@/db/stores/plantStates";
+
+/** The record of a plant with the warmth it has had and the version of its facts. */
+export interface KeptRecord extends PlantRecord {
+  readonly warmth: WarmthBetween;
+  readonly factsVersion: number;
+  /** Its row in the lists. */
+  readonly listed: plantStates.ListedPlant;
+}
+
+export interface Records {
+  readonly records: readonly KeptRecord[];
+  readonly places: readonly Place[];
+  readonly temperaturesOf: TemperaturesOf;
+}
+
+/** The facts of one plant among those of several. */
+export const byPlant = <T extends { readonly plantId: string | null }>(all: readonly T[], plantId: string) =>
+  all.filter((one) => one.plantId === plantId);
+
+/**
+ * Everything on record of some plants, and what follows from it. Plants that are not there are left out. The versions are
+ * read first: what changes meanwhile makes them old, and what is reckoned from them is then not kept.
+ */
+export async function recordsOf(scope: Scope, plantIds: readonly string[]): Promise<Records> {
+  const listed = await plantStates.of(scope, plantIds);
+  const described = await plants.many(scope, plantIds);
+  const read = <K extends FactKindId>(kind: K) => facts.of(scope, kind, "plantId", plantIds);
+  // One after the other: a caller may have brought a transaction, which answers one query at a time.
+  const placements = await read("placement");
+  const looks = await read("look");
+  const acts = await read("act");
+  const closings = await read("closing");
+  const programmes = await read("programme");
+  const beside = await exposures.of(scope, plantIds);
+  const allPlaces = await places.all(scope);
+  const onPlaces = await facts.of(scope, "act", "placeId", placesAround(placements, allPlaces));
+  const temperaturesOf = temperaturesBy(allPlaces, await facts.all(scope, "reading"));
+  const inRecord = placesInRecord(allPlaces);
+  const records = described.flatMap((plant): KeptRecord[] => {
+    const state = listed.find(({ id }) => id === plant.id);
+    if (!state) return [];
+    const own = {
+      plant,
+      placements: byPlant(placements, plant.id),
+      looks: byPlant(looks, plant.id),
+      acts: [...byPlant(acts, plant.id), ...onPlaces].toSorted(byMoment),
+      closings: byPlant(closings, plant.id),
+      programmes: byPlant(programmes, plant.id),
+    };
+    return [
+      {
+        ...recordOf(own, inRecord),
+        exposures: byPlant(beside, plant.id),
+        warmth: warmthAlong(own.placements, temperaturesOf),
+        factsVersion: state.factsVersion,
+        listed: state,
+      },
+    ];
+  });
+  return { records, places: allPlaces, temperaturesOf };
+}
+
+/** The places where plants have stood, and those around them: what is done there is done to what stands in them. */
+function placesAround(placements: readonly { readonly placeId: string }[], all: readonly Place[]): string[] {
+  const parents = new Map(all.map((place) => [place.id, place.parentId]));
+  const around = new Set<string>();
+  for (const { placeId } of placements)
+    for (let at: string | null = placeId; at !== null; at = parents.get(at) ?? null) around.add(at);
+  return [...around];
+}

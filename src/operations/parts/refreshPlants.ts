@@ -1,0 +1,190 @@
+import { casesOf } from "@/core/case/cases";
+import { exposuresOf, type Exposure, type Source } from "@/core/case/exposures";
+import { placesInRecord, recordOf, type PlacesInRecord, type PlantRecord } from "@/core/case/record";
+import { staysOf } from "@/core/case/stays";
+import { petalsFor } from "@/core/clearance/petals";
+import { byMoment, standing, type Placement } from "@/core/facts/facts";
+import type { Plant } from "@/core/facts/descriptions";
+import { groupBy } from "@/core/groupBy";
+import { derivePlantState } from "@/core/state/plantState";
+import type { Scope } from "@/db/connection";
+import * as assessments from "@/db/stores/assessments";
+import * as cases from "@/db/stores/cases";
+import * as exposures from "@/db/stores/exposures";
+import * as facts from "@/db/stores/facts";
+import * as looks from "@/db/stores/looks";
+import * as placements from "@/db/stores/placements";
+import * as places from "@/db/stores/places";
+import * as plantStates from "@/db/stores/plantStates";
+import * as plants from "@/db/stores/plants";
+import { dayOf, today, type Context } from "../context";
+import { keptJudgement } from "./judgements";
+import { byPlant } from "./plantRecords";
+
+/** Plants whose facts have changed; for those in `beside`, what stood near them is to be looked at again too. */
+export interface Touched {
+  readonly alone: Set<string>;
+  readonly beside: Set<string>;
+}
+
+/** How many plants are derived from one set of queries; keeps the deriving of everything within memory. */
+const BATCH = 200;
+
+/**
+ * Derives what follows from the facts of the plants a deed has touched, and keeps it: their cases, what they have stood
+ * beside, how they stand. Must run in the deed's transaction. Finds on one shelf touch each other's plants, so that deriving
+ * goes one after the other and always sees what the one before wrote.
+ */
+export async function refreshPlants(context: Context, scope: Scope, { alone, beside }: Touched): Promise<void> {
+  const touched = [...new Set([...alone, ...beside])];
+  if (touched.length === 0) return;
+  await refreshCases(scope, touched);
+  const companions = beside.size > 0 ? await besideCasesOf(scope, [...beside]) : [];
+  await refreshStates(context, scope, [...new Set([...touched, ...companions])]);
+}
+
+/** Derives the cases of plants alone; see {@link refreshPlants}. */
+export async function refreshCases(scope: Scope, touched: readonly string[]): Promise<void> {
+  await facts.takeTurn(scope, `${scope.collectionId} states`);
+  const before = await cases.everIn(scope, touched);
+  for (let i = 0; i < touched.length; i += BATCH) {
+    const batch = touched.slice(i, i + BATCH);
+    const finds = await looks.withFinds(scope, batch);
+    const inCase = batch.filter((id) => before.has(id) || finds.has(id));
+    if (inCase.length === 0) continue;
+    const looked = await facts.of(scope, "look", "plantId", inCase);
+    const closed = await facts.of(scope, "closing", "plantId", inCase);
+    const derived = inCase.flatMap((id) => casesOf(byPlant(looked, id), byPlant(closed, id)));
+    await cases.replace(scope, inCase, derived);
+  }
+}
+
+/** Plants that stand, or stood, beside the cases of others: as these are now, and as was known before. */
+async function besideCasesOf(scope: Scope, plantIds: readonly string[]): Promise<string[]> {
+  return [...(await placements.companionsOf(scope, plantIds)), ...(await exposures.exposedBy(scope, plantIds))];
+}
+
+/** Derives how plants stand, whose cases and whose neighbours' cases are derived already; see {@link refreshPlants}. */
+export async function refreshStates(context: Context, scope: Scope, plantIds: readonly string[]): Promise<void> {
+  await facts.takeTurn(scope, `${scope.collectionId} states`);
+  const around = placesInRecord(await places.all(scope));
+  for (let i = 0; i < plantIds.length; i += BATCH)
+    await deriveStates(context, scope, plantIds.slice(i, i + BATCH), around);
+}
+
+async function deriveStates(
+  context: Context,
+  scope: Scope,
+  plantIds: readonly string[],
+  around: PlacesInRecord,
+): Promise<void> {
+  const described = await plants.many(scope, plantIds);
+  const stood = await facts.of(scope, "placement", "plantId", plantIds);
+  const inCase = await cases.everIn(scope, plantIds);
+  const records = [
+    ...(await fullRecords(
+      scope,
+      described.filter(({ id }) => inCase.has(id)),
+      stood,
+      around,
+    )),
+    ...(await lightRecords(
+      scope,
+      described.filter(({ id }) => !inCase.has(id)),
+      stood,
+      around,
+    )),
+  ];
+  const sources = await sourcesBeside(scope, plantIds);
+  const beside = records.map(({ plant, stays }) => exposuresOf(plant.id, stays, sources));
+  await exposures.replace(
+    scope,
+    plantIds,
+    records.flatMap(({ plant }, i) => beside[i]!.map((exposure) => ({ ...exposure, plantId: plant.id }))),
+  );
+
+  const open = records.flatMap((record) => record.cases.filter((one) => one.open).map((one) => one.id));
+  const kept = new Map((await assessments.ofCases(scope, open)).map((row) => [row.caseId, row]));
+  const petalsOf = (caseId: string) => {
+    const judged = keptJudgement(kept.get(caseId));
+    return petalsFor(judged?.ok ? judged.judgement.assessment.pClear : 0);
+  };
+  const day = today(context);
+  const dated = (exposure: Exposure) => ({ ...exposure, day: dayOf(context, exposure.since) });
+  await plantStates.put(
+    scope,
+    records.flatMap((record, i) => {
+      const now = standing(record.placements).at(-1);
+      if (!now) return [];
+      const facts = {
+        record: { ...record, exposures: beside[i]!.map(dated) },
+        lookEveryDays: context.collection.lookEveryDays,
+        petalsOf,
+      };
+      const { placeId } = now;
+      return [{ ...derivePlantState(facts, day), plantId: record.plant.id, placeId, apart: around.apartAt(placeId) }];
+    }),
+  );
+  await plantStates.markDerived(scope, plantIds);
+}
+
+type Derived = Omit<PlantRecord, "exposures">;
+
+/** Plants that are, or were, in a case: all their facts count. */
+async function fullRecords(
+  scope: Scope,
+  described: readonly Plant[],
+  stood: readonly Placement[],
+  around: PlacesInRecord,
+): Promise<Derived[]> {
+  const ids = described.map(({ id }) => id);
+  const looked = await facts.of(scope, "look", "plantId", ids);
+  const acts = await facts.of(scope, "act", "plantId", ids);
+  const closed = await facts.of(scope, "closing", "plantId", ids);
+  const chosen = await facts.of(scope, "programme", "plantId", ids);
+  return described.map((plant) =>
+    recordOf(
+      {
+        plant,
+        placements: byPlant(stood, plant.id),
+        looks: byPlant(looked, plant.id),
+        acts: byPlant(acts, plant.id).toSorted(byMoment),
+        closings: byPlant(closed, plant.id),
+        programmes: byPlant(chosen, plant.id),
+      },
+      around,
+    ),
+  );
+}
+
+/** Plants that never were in a case: of their looks only the days count. */
+async function lightRecords(
+  scope: Scope,
+  described: readonly Plant[],
+  stood: readonly Placement[],
+  around: PlacesInRecord,
+): Promise<Derived[]> {
+  const looked = await looks.daysOf(
+    scope,
+    described.map(({ id }) => id),
+  );
+  const daysOf = groupBy(looked, (look) => look.plantId);
+  const stoodBy = groupBy(stood, (placement) => placement.plantId);
+  const none = { looks: [], acts: [], closings: [], programmes: [] };
+  return described.map((plant) => ({
+    ...recordOf({ plant, placements: stoodBy.get(plant.id) ?? [], ...none }, around),
+    looked: daysOf.get(plant.id) ?? [],
+  }));
+}
+
+/** The cases that have stood where these plants have. */
+async function sourcesBeside(scope: Scope, plantIds: readonly string[]): Promise<Source[]> {
+  const ids = await cases.besides(scope, plantIds);
+  if (ids.length === 0) return [];
+  const found = await cases.asSources(scope, ids);
+  const stood = groupBy(await facts.of(scope, "placement", "plantId", ids), (placement) => placement.plantId);
+  return found.map(({ archivedAt, ...source }) => ({
+    ...source,
+    stays: staysOf(stood.get(source.plantId) ?? [], archivedAt),
+  }));
+}

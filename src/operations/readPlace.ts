@@ -1,0 +1,22 @@
+import type { ActDone, Reading } from "@/core/facts/facts";
+import { idIn } from "@/core/fields";
+import * as facts from "@/db/stores/facts";
+import { scopeOf, today, type Context } from "./context";
+import { warmPlaces, type WarmPlace } from "./parts/placesAsTheyStand";
+
+export interface PlaceView {
+  readonly place: WarmPlace;
+  readonly readings: readonly Reading[];
+  /** What was done to the place with all that stands there. */
+  readonly acts: readonly ActDone[];
+}
+
+/** A place with what is on record of it; null when there is no such place. */
+export async function readPlace(context: Context, asked: string): Promise<PlaceView | null> {
+  const id = idIn(asked);
+  const scope = scopeOf(context);
+  const place = id && (await warmPlaces(scope, today(context))).find((one) => one.id === id);
+  if (!place) return null;
+  const readings = await facts.of(scope, "reading", "placeId", [place.id]);
+  return { place, readings, acts: await facts.of(scope, "act", "placeId", [place.id]) };
+}

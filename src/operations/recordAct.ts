@@ -1,0 +1,93 @@
+import type { Act } from "@/core/acts/acts";
+import { subjectsOf } from "@/core/acts/acts";
+import { caseNamed, type Case } from "@/core/case/cases";
+import { coursesOn } from "@/core/case/course";
+import type { Day } from "@/core/climate/days";
+import type { RecordAct } from "@/core/facts/kinds/act";
+import { standing } from "@/core/facts/facts";
+import { mixes } from "@/core/mixing/mixes";
+import { labelObjections, type LabelObjection } from "@/core/planning/course";
+import { objections } from "@/core/suitability/suitability";
+import * as cases from "@/db/stores/cases";
+import * as facts from "@/db/stores/facts";
+import { dayOf, type Context } from "./context";
+import { perform, refuse, type DeedScope, type Outcome } from "./outcome";
+import { bearerOf, checkSpots, knownPlace, lockPlant, momentOn, pastMoment } from "./parts/checks";
+import { plantsWarmedBy } from "./parts/placesAround";
+import { recordsOf, type KeptRecord } from "./parts/plantRecords";
+
+export interface ActRecorded {
+  readonly id: string;
+  /** What the remedy's label has against what was done; it is on record all the same. */
+  readonly warnings: readonly LabelObjection[];
+}
+
+/**
+ * Writes down an act on a plant or a place, in a case or in none. What the plant does not bear is refused, unless it has
+ * happened already: then it belongs on the record. What goes against a label is told.
+ */
+export function recordAct(context: Context, deed: RecordAct): Promise<Outcome<ActRecorded>> {
+  return perform(context, deed.id, async (scope) => {
+    if (await facts.isRecorded(scope, "act", deed.id)) return { id: deed.id, warnings: [] };
+    const subject = deed.placeId === null ? "plant" : "place";
+    if (!subjectsOf(deed.act.kind).includes(subject)) refuse("act", "not_on_place");
+    return deed.placeId === null ? onPlant(context, scope, deed) : onPlace(context, scope, deed, deed.placeId);
+  });
+}
+
+async function onPlace(
+  context: Context,
+  scope: DeedScope,
+  { id, act, note, at: told }: RecordAct,
+  placeId: string,
+): Promise<ActRecorded> {
+  await knownPlace(scope, placeId);
+  const at = pastMoment(context, told);
+  await facts.add(scope, "act", [{ id, plantId: null, placeId, caseId: null, stepId: null, act, at, note }]);
+  scope.touch(await plantsWarmedBy(scope, placeId));
+  return { id, warnings: [] };
+}
+
+async function onPlant(context: Context, scope: DeedScope, deed: RecordAct): Promise<ActRecorded> {
+  const plant = await lockPlant(scope, deed.plantId!);
+  const at = momentOn(context, plant, deed.at, deed.longAgo);
+  const day = dayOf(context, at);
+  const { act } = deed;
+  if ("spots" in act) checkSpots(plant, "act.spots", act.spots);
+  const record = (await recordsOf(scope, [plant.id])).records[0];
+  if (!record) return refuse("plantId", "unknown");
+  const found = deed.caseId === null ? null : await caseOf(scope, record, deed.caseId);
+  if (found && day < found.openedOn) refuse("at", "before_case");
+  if (deed.stepId !== null) checkStep(record, deed.stepId);
+  if (act.kind === "contact") {
+    const against = objections(bearerOf(plant), act.mix, act.technique);
+    const refused = against.some((o) => o.level === "refuse");
+    if (refused && !deed.alreadyDone) refuse("act.mix", "advised_against", { objections: against });
+  }
+  const warnings = labelWarnings(record, act, day);
+  const { alreadyDone: _done, longAgo: _asked, ...fact } = deed;
+  await facts.add(scope, "act", [{ ...fact, plantId: plant.id, caseId: found?.id ?? null, at }]);
+  scope.touch([plant.id]);
+  return { id: deed.id, warnings };
+}
+
+/** The open case the act is filed under; written down late, it may be one that was open then. */
+async function caseOf(scope: DeedScope, record: KeptRecord, caseId: string): Promise<Case> {
+  if ((await cases.plantOf(scope, caseId)) !== record.plant.id) return refuse("caseId", "unknown");
+  const found = caseNamed(record.cases, caseId);
+  if (!found) return refuse("caseId", "unknown");
+  if (!found.open) refuse("caseId", "case_closed");
+  return found;
+}
+
+function checkStep(record: KeptRecord, stepId: string): void {
+  const step = record.programmes.flatMap((one) => one.steps).find((one) => one.id === stepId && one.kind === "treat");
+  if (!step) refuse("stepId", "unknown");
+  if (standing(record.acts).some((act) => act.stepId === stepId)) refuse("stepId", "step_taken");
+}
+
+function labelWarnings(record: KeptRecord, act: Act, day: Day): LabelObjection[] {
+  if (act.kind !== "contact") return [];
+  const { remedy } = mixes[act.mix];
+  return labelObjections([{ day, remedy, technique: act.technique }], coursesOn(record.acts, day));
+}

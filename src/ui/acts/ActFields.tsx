@@ -1,0 +1,38 @@
+"use client";
+
+import type { FieldValues, Path, UseFormReturn } from "react-hook-form";
+import type { GrowthFormId } from "@/core/plants/growthForms";
+import { ChoiceField, SelectField, TextField } from "../fields/fields";
+import { SpotsField } from "../fields/SpotsField";
+import { actFields, type ActField, type Draft } from "./actFields";
+
+/** The parameters of an act, to be filled in; `part` chooses those that are shown. */
+export function ActFields<T extends FieldValues>({
+  form,
+  draft,
+  growthForm,
+  part = () => true,
+}: {
+  form: UseFormReturn<T>;
+  draft: Draft;
+  growthForm: GrowthFormId;
+  part?: (field: ActField) => boolean;
+}) {
+  return actFields[draft.kind]
+    .filter((field) => part(field) && (field.when?.(draft) ?? true))
+    .map(({ name: own, label, hint, as, options }) => {
+      const field = { form, name: `act.${own}` as Path<T>, label, hint };
+      switch (as) {
+        case "select":
+          return <SelectField key={own} {...field} options={options!(draft)} />;
+        case "choice":
+          return <ChoiceField key={own} {...field} options={options!(draft)} />;
+        case "spots":
+          return <SpotsField key={own} {...field} growthForm={growthForm} />;
+        case "number":
+          return <TextField key={own} {...field} inputMode="decimal" />;
+        case "text":
+          return <TextField key={own} {...field} />;
+      }
+    });
+}

@@ -1,0 +1,154 @@
+import type { ActKindId } from "@/core/acts/acts";
+import { guidedByEye, mechanicalWays, type MechanicalWay } from "@/core/acts/mechanical";
+import { drenchVolume } from "@/core/acts/drench";
+import { toolIds } from "@/core/inspection/tools";
+import { mixes, mixIds, type MixId } from "@/core/mixing/mixes";
+import { volumeFor } from "@/core/mixing/sprayVolume";
+import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
+import { cultureIds, predatorIds, systemicIds } from "@/core/remedies/lasting";
+import { remedyOf } from "@/core/remedies/remedies";
+import { soilRemedyIds } from "@/core/remedies/soilRemedies";
+import { cultureNames, mechanicalNames, predatorNames, soilRemedyNames, systemicNames } from "@/wording/acts";
+import { mixNames, techniqueNames, toolNames } from "@/wording/names";
+
+/** What an act is done to, as far as its form needs it. */
+export interface ActedOn {
+  readonly growthForm: GrowthFormId;
+  readonly potCm: number;
+}
+
+/** The parameters of an act as they stand in a form. */
+export type Draft = Readonly<Record<string, unknown>> & { readonly kind: ActKindId };
+
+/** One parameter of an act in a form. */
+export interface ActField {
+  readonly name: string;
+  readonly label: string;
+  readonly hint?: string;
+  readonly as: "select" | "choice" | "number" | "text" | "spots";
+  readonly options?: (draft: Draft) => readonly (readonly [string, string])[];
+  readonly begin: (on: ActedOn) => unknown;
+  /** Whether it is asked for; always where left out. */
+  readonly when?: (draft: Draft) => boolean;
+}
+
+const named = <T extends string>(ids: readonly T[], names: Readonly<Record<T, string>>) =>
+  ids.map((id) => [id, names[id]] as const);
+/** Spots on and in the mix are reached by drenching and unpotting, not from above. */
+const above = ({ growthForm }: ActedOn) => spotsOf(growthForm).filter((spot) => spot !== "roots" && spot !== "pot");
+const wayOf = (draft: Draft) => draft.way as MechanicalWay;
+
+/** The fields of each kind of act, in the order in which they are asked. */
+export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
+  contact: [
+    { name: "mix", label: "Mix", as: "select", options: () => named(mixIds, mixNames), begin: () => "alcoholHalf" },
+    {
+      name: "technique",
+      label: "How",
+      as: "choice",
+      options: (draft) => named(remedyOf(mixes[draft.mix as MixId].remedy).techniques, techniqueNames),
+      begin: () => "dab",
+    },
+    {
+      name: "volumeMl",
+      label: "How much, mL",
+      hint: "Estimated from the pot; write what you used.",
+      as: "number",
+      begin: ({ potCm }) => volumeFor("dab", potCm),
+    },
+    { name: "spots", label: "Which places you reached", as: "spots", begin: above },
+  ],
+  drench: [
+    {
+      name: "remedy",
+      label: "What",
+      as: "choice",
+      options: () => named(soilRemedyIds, soilRemedyNames),
+      begin: () => soilRemedyIds[0],
+    },
+    {
+      name: "volumeMl",
+      label: "How much on the mix, mL",
+      hint: "Until it runs through; estimated from the pot.",
+      as: "number",
+      begin: ({ potCm }) => drenchVolume(potCm),
+    },
+  ],
+  mechanical: [
+    {
+      name: "way",
+      label: "How",
+      as: "choice",
+      options: () => named(mechanicalWays, mechanicalNames),
+      begin: () => "pickOff",
+    },
+    {
+      name: "tool",
+      label: "With what you looked for them",
+      as: "choice",
+      options: () => named(toolIds, toolNames),
+      begin: () => "lamp",
+      when: (draft) => guidedByEye(wayOf(draft)),
+    },
+    {
+      name: "percent",
+      label: "How much of the plant you cut off, %",
+      as: "number",
+      begin: () => "",
+      when: (draft) => draft.way === "prune",
+    },
+    { name: "spots", label: "Which places", as: "spots", begin: above },
+  ],
+  systemic: [
+    {
+      name: "remedy",
+      label: "What",
+      as: "choice",
+      options: () => named(systemicIds, systemicNames),
+      begin: () => systemicIds[0],
+    },
+    {
+      name: "given",
+      label: "Active ingredient and dose",
+      hint: "As the label says it.",
+      as: "text",
+      begin: () => "",
+    },
+  ],
+  release: [
+    {
+      name: "predator",
+      label: "What",
+      as: "choice",
+      options: () => named(predatorIds, predatorNames),
+      begin: () => predatorIds[0],
+    },
+    { name: "sachets", label: "Sachets or tubes", as: "number", begin: () => 1 },
+  ],
+  trap: [
+    { name: "cards", label: "How many cards", as: "number", begin: () => 1 },
+    { name: "days", label: "For how many days", as: "number", begin: () => 14 },
+  ],
+  dust: [{ name: "dryDays", label: "How many days it is likely to stay dry", as: "number", begin: () => 7 }],
+  culture: [
+    {
+      name: "way",
+      label: "How",
+      as: "choice",
+      options: () => named(cultureIds, cultureNames),
+      begin: () => cultureIds[0],
+    },
+    { name: "days", label: "For how many days", as: "number", begin: () => 30 },
+  ],
+};
+
+/** What a form of a kind begins with. */
+export function draftOf(kind: ActKindId, on: ActedOn): Draft {
+  return { kind, ...Object.fromEntries(actFields[kind].map(({ name, begin }) => [name, begin(on)])) };
+}
+
+/** The parameters without those that are not asked for as things are: these are nothing. */
+export function askedFor(draft: Draft): Draft {
+  const left = actFields[draft.kind].filter(({ when }) => when && !when(draft)).map(({ name }) => [name, null]);
+  return { ...draft, ...Object.fromEntries(left) };
+}

@@ -1,0 +1,16 @@
+"use client";
+
+import Link from "next/link";
+import { usePathname } from "next/navigation";
+import { useCollectionIfAny } from "./Collection";
+
+/** On every page of the demo: that it is one, and the way to a collection of one's own. */
+export function DemoBanner() {
+  const shown = useCollectionIfAny();
+  if (usePathname() === "/begin" || !shown?.isDemo) return null;
+  return (
+    <p className="demo-banner" role="note">
+      This is the demo: plants and keepers are made up. <Link href="/begin">Begin your own</Link>
+    </p>
+  );
+}

@@ -1,0 +1,77 @@
+import { assertNever } from "@/core/assertNever";
+import type { Act, ActKindId } from "@/core/acts/acts";
+import type { MechanicalWay } from "@/core/acts/mechanical";
+import type { CultureId, PredatorId, SystemicId } from "@/core/remedies/lasting";
+import type { SoilRemedyId } from "@/core/remedies/soilRemedies";
+import { millilitres } from "./amounts";
+import { dayCount } from "./dates";
+import { mixNames, spotNames, techniqueNames, toolNames } from "./names";
+
+export const actKindNames: Record<ActKindId, string> = {
+  contact: "Spray, dab, wipe with a mix, or dunk",
+  drench: "Water a mix into the pot",
+  mechanical: "By hand: squash, wipe, shower, prune, unpot",
+  systemic: "Give something to the roots",
+  release: "Let predators loose",
+  trap: "Hang cards",
+  dust: "Dust with mineral powder",
+  culture: "Grow it otherwise, against gnats",
+};
+
+export const mechanicalNames: Record<MechanicalWay, string> = {
+  squash: "Squashed",
+  pickOff: "Picked off",
+  wipe: "Wiped with water",
+  shower: "Showered off",
+  prune: "Pruned",
+  unpot: "Unpotted, washed, new mix",
+};
+
+export const soilRemedyNames: Record<SoilRemedyId, string> = {
+  neem: "Neem",
+  bti: "Bti, bacteria against gnat larvae",
+  peroxide: "Peroxide 3 %, one to one with water",
+};
+
+export const systemicNames: Record<SystemicId, string> = {
+  throughTheRoots: "Systemic insecticide through the roots",
+};
+
+export const predatorNames: Record<PredatorId, string> = {
+  predatoryMites: "Predatory mites",
+  lacewingLarvae: "Lacewing larvae",
+  nematodes: "Nematodes, in the water",
+};
+
+export const cultureNames: Record<CultureId, string> = {
+  sandCap: "Sand on the mix",
+  dryTop: "Top of the mix kept dry",
+  waterFromBelow: "Watered from below",
+};
+
+/** What was done, as a line of the record, and what is to be told beside it. */
+export function tellAct(act: Act): readonly [what: string, ...details: string[]] {
+  switch (act.kind) {
+    case "contact":
+      return [`Treated: ${mixNames[act.mix]}`, `${techniqueNames[act.technique]}, ${millilitres(act.volumeMl)}`];
+    case "drench":
+      return [`Watered in: ${soilRemedyNames[act.remedy]}`, millilitres(act.volumeMl)];
+    case "mechanical": {
+      const where = act.spots.map((spot) => spotNames[spot].toLowerCase()).join("; ");
+      const share = act.percent === null ? "" : `${act.percent} % of the plant`;
+      return [mechanicalNames[act.way], share, act.tool ? toolNames[act.tool] : "", where];
+    }
+    case "systemic":
+      return [`Given to the roots: ${systemicNames[act.remedy].toLowerCase()}`, act.given];
+    case "release":
+      return [`Let loose: ${predatorNames[act.predator].toLowerCase()}`, `${act.sachets} sachets or tubes`];
+    case "trap":
+      return [`Hung: ${act.cards} ${act.cards === 1 ? "card" : "cards"}`, `for ${dayCount(act.days)}`];
+    case "dust":
+      return ["Dusted", `dry for about ${dayCount(act.dryDays)}`];
+    case "culture":
+      return [cultureNames[act.way], `for ${dayCount(act.days)}`];
+    default:
+      return assertNever(act);
+  }
+}

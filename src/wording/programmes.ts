@@ -1,0 +1,10 @@
+import type { ProgrammeKindId } from "@/core/programmes/programme";
+
+/** Why a look is due. */
+export const programmeNames: Record<ProgrammeKindId, string> = {
+  casePlan: "for its case",
+  guard: "on guard after it was called clear",
+  watch: "it stood beside a find",
+  arrival: "it is new here",
+  round: "the usual round",
+};

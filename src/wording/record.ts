@@ -1,0 +1,80 @@
+import type { Fact, FactKindId } from "@/core/facts/facts";
+import type { Place } from "@/core/facts/descriptions";
+import type { SignId } from "@/core/diagnosis/signs";
+import { tellAct } from "./acts";
+import {
+  mixNames,
+  outcomeNames,
+  pestNames,
+  schoolNames,
+  severityNames,
+  spotNames,
+  stageNames,
+  toolNames,
+} from "./names";
+import { signNames } from "./signs";
+import { skipReasonNames } from "./walks";
+
+/** A fact as a line of a record: what it is, and what is told beside it; empty details are left out. */
+export type Told = readonly [what: string, ...details: string[]];
+
+/** What the words of a record need beside the fact itself. */
+export interface Around {
+  readonly places: readonly Pick<Place, "id" | "name">[];
+}
+
+const placeName = ({ places }: Around, id: string) => places.find((place) => place.id === id)?.name ?? "a place";
+const spotsInWords = (spots: readonly (keyof typeof spotNames)[]) =>
+  spots.map((spot) => spotNames[spot].toLowerCase()).join("; ");
+
+/** How each kind of fact is told. */
+export const tell: { readonly [K in FactKindId]: (fact: Fact<K>, around: Around) => Told } = {
+  look: (look) => {
+    const found = look.finds.map((find) => {
+      const number = find.count === null ? severityNames[find.severity].toLowerCase() : `${find.count} live`;
+      const stages = find.stages.map((stage) => `, ${stageNames[stage]}`).join("");
+      const spots = find.spots.length > 0 ? `, on ${spotsInWords(find.spots)}` : "";
+      return `${pestNames[find.pest]}, ${number}${stages}${spots}${find.removed ? ", killed on the spot" : ""}`;
+    });
+    const side = look.turned ? "" : "; one side only";
+    return [
+      found.length > 0 ? `Found: ${found.join("; ")}` : "Looked: nothing found",
+      `${toolNames[look.tool]}: ${spotsInWords(look.spots)}${side}`,
+      tellNaming(look),
+      look.note,
+    ];
+  },
+  act: ({ act, placeId, note }, around) => {
+    const [what, ...details] = tellAct(act);
+    return [placeId ? `${what}, at ${placeName(around, placeId)}` : what, ...details, note];
+  },
+  placement: ({ placeId }, around) => [`Placed: ${placeName(around, placeId)}`],
+  programme: ({ steps, basis, pest }) => {
+    const doses = steps.flatMap((step) => (step.dose ? [mixNames[step.dose.mix]] : []));
+    const times = doses.length === 1 ? "1 time" : `${doses.length} times`;
+    return [
+      `Plan against ${pestNames[pest].toLowerCase()}: ${[...new Set(doses)].join(", then ")}, ${times}`,
+      schoolNames[basis],
+    ];
+  },
+  closing: ({ pest, outcome, note }) => [
+    `Case closed: ${pestNames[pest].toLowerCase()}, ${outcomeNames[outcome].toLowerCase()}`,
+    note,
+  ],
+  skip: ({ reason }) => [`Left out on a walk: ${skipReasonNames[reason].toLowerCase()}`],
+  photo: () => ["Photo"],
+  reading: ({ celsius, source }) => [
+    source === "about" ? `About ${celsius} °C from then on` : `${celsius} °C on the thermometer`,
+  ],
+};
+
+function tellNaming({ naming }: Fact<"look">): string {
+  if (!naming) return "";
+  // Without a sign looked for, nothing spoke for anything.
+  if (naming.present.length + naming.absent.length === 0) return "Named by you";
+  const spokeFor = naming.likeliest ? pestNames[naming.likeliest].toLowerCase() : "none of these";
+  const told = (what: string, signs: readonly SignId[]) =>
+    signs.length > 0 ? [`${what}: ${signs.map((sign) => signNames[sign]).join("; ")}`] : [];
+  const who = naming.by === "keeper" ? `Named by you; the signs spoke for ${spokeFor}` : "Named by its signs";
+  return [who, ...told("There", naming.present), ...told("Not there", naming.absent)].join(". ");
+}

@@ -84,7 +84,7 @@ const fieldSentences: Record<FieldCode, string> = {
 const CHOOSE = "Choose one of the list.";
 
 /** What is wrong with a field and what would be right, for every check Zod makes. */
-export function zodSentence(issue: z.core.$ZodRawIssue): string | undefined {
+function zodSentence(issue: z.core.$ZodRawIssue): string | undefined {
   switch (issue.code) {
     case "custom": {
       const code = (issue.params as { code?: FieldCode } | undefined)?.code;

@@ -20,7 +20,7 @@ interface Asked {
 export const NO_NAME = "unnamed device";
 
 /** The name a device was given, as it may be written down. */
-export function deviceName(given: string | undefined): string {
+function deviceName(given: string | undefined): string {
   return text(40).safeParse(given ?? "").data || NO_NAME;
 }
 

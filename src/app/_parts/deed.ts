@@ -57,7 +57,7 @@ export async function deed<S extends z.ZodType, T extends object>(
 }
 
 /** The context of the collection a deed names; null where it is no longer there. */
-export async function contextOfDeed(collectionId: unknown): Promise<Context | null> {
+async function contextOfDeed(collectionId: unknown): Promise<Context | null> {
   const { device } = await asked();
   const context = typeof collectionId === "string" ? await contextFor({ collectionId, device }) : null;
   return context?.collection.id === collectionId ? context : null;

@@ -22,7 +22,7 @@ export default async function BeginPage() {
       <h1>Whose plants?</h1>
       <p>
         Wary Petal keeps the record of every plant you look at, reckons when a treatment must be repeated, and says how
-        likely a pest is really gone.
+        likely a pest is really gone. {own.length === 0 && <a href="#demo">Look at the demo first</a>}
       </p>
       <div className="row gx-3">
         <div className="col-lg-6">
@@ -44,7 +44,7 @@ export default async function BeginPage() {
             </Panel>
           )}
         </div>
-        <div className="col-lg-6">
+        <div className="col-lg-6" id="demo">
           <Panel title="Look at the demo">
             <p>
               A lighthouse full of plants and ten weeks of a keeper&rsquo;s record, all made up. Do with it what you

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { decimal } from "../fields";
 import { mixes, mixIds } from "../mixing/mixes";
-import { volumeFor } from "../mixing/sprayVolume";
+
 import type { Pest, PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import { shareOn } from "../plants/spotWeights";
@@ -71,8 +71,3 @@ export const contact = actKind({
   cautions: ({ mix }) => remedyOf(mixes[mix].remedy).cautions,
   costs: ({ technique, volumeMl }, potCm) => ({ minutes: minutesFor(technique, potCm), volumeMl }),
 });
-
-/** What such an act is likely to take before it is done. @example contactCosts("spray", 12) // 4 min, 60 mL */
-export function contactCosts(technique: TechniqueId, potCm: number) {
-  return { minutes: minutesFor(technique, potCm), volumeMl: volumeFor(technique, potCm) };
-}

@@ -46,7 +46,7 @@ export function assessFile(file: CaseFile): Assessed {
 }
 
 /** The answer of a reckoning in the form that is printed and kept. */
-export function assessmentOf(reckoning: Reckoning): Assessment {
+function assessmentOf(reckoning: Reckoning): Assessment {
   const stages = reckoning.timeline.layout.pest.stages;
   const expected = expectedByStage(reckoning);
   const { pClear, weights, scenarioPClear } = reckoning;

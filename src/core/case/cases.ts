@@ -83,7 +83,7 @@ export function caseFiledUnder(cases: readonly Case[], id: string, at: Date): Ca
 }
 
 /** Whether a case was open at a moment. */
-export function ranAt({ openedAt, closing }: Pick<Case, "openedAt" | "closing">, at: Date): boolean {
+function ranAt({ openedAt, closing }: Pick<Case, "openedAt" | "closing">, at: Date): boolean {
   return openedAt <= at && (closing === null || at <= closing.at);
 }
 

@@ -128,7 +128,7 @@ function outlook(
 }
 
 /** A schedule in days of the calendar. */
-export function printed(
+function printed(
   { days, pOver, overByDay }: Schedule,
   calendar: CaseCalendar,
 ): { dates: readonly Day[]; pOver: number; by: Day } {

@@ -35,7 +35,7 @@ export interface PlanAnswer {
 }
 
 /** The probability that a plan is to reach unless the keeper says otherwise. */
-export const USUAL_TARGET = 0.9;
+const USUAL_TARGET = 0.9;
 
 export type Planned =
   | { readonly ok: true; readonly answer: PlanAnswer }

@@ -21,7 +21,7 @@ const DAY_MS = 86_400_000;
  * A case with a supposition made. Treatments that would fall after the moment asked about are carried out at that moment.
  * Files whose plant has no growth form keep their looks.
  */
-export function suppose(file: CaseFile, { sprayMore, daysLate, betterReach, cleanLook }: Supposition): CaseFile {
+function suppose(file: CaseFile, { sprayMore, daysLate, betterReach, cleanLook }: Supposition): CaseFile {
   const { asOf, plant } = file;
   const treatments = file.events.filter((event) => event.type === "treatment");
   const [first] = treatments;

@@ -56,7 +56,7 @@ export const seenSigns = {
 } as const satisfies Record<string, Sign>;
 
 /** What a test brings to light. Source: classes HOUSE; the tests common practice, no source. */
-export const testSigns = {
+const testSigns = {
   alcoholDissolves: { classes: "ao------r" },
   livesWhenTouched: { classes: "osoo--ra-" },
   scrapeSmears: { classes: "rr--aa--r" },

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type Day } from "../climate/days";
+import { daysBetween, type Day } from "../climate/days";
 import { remedyOf, type RemedyId, type TechniqueId } from "../remedies/remedies";
 
 /** How often a remedy has been put on a plant in the course that runs, and the last time; none yet: 0 and null. */
@@ -6,8 +6,6 @@ export interface Course {
   readonly times: number;
   readonly last: Day | null;
 }
-
-export const noCourse: Course = { times: 0, last: null };
 
 /** What a label has against dates. */
 export type LabelObjection =
@@ -56,11 +54,4 @@ export function labelObjections(
     if (all > mostTimes) objections.push({ code: "too_often", remedy, most: mostTimes, times: all });
   }
   return objections;
-}
-
-/** The first day on which a remedy may be put on again; `from` where its interval is over by then. */
-export function firstDayFor(remedy: RemedyId, { last }: Course, from: Day): Day {
-  if (last === null) return from;
-  const next = addDays(last, remedyOf(remedy).smallestIntervalDays);
-  return next > from ? next : from;
 }

@@ -39,7 +39,7 @@ export interface Found {
   readonly best: Schedule;
 }
 
-export const LONGEST_INTERVAL_DAYS = 14;
+const LONGEST_INTERVAL_DAYS = 14;
 const DAYS_IN_A_YEAR = 366;
 
 /**

@@ -1,8 +1,8 @@
 import type { Pest } from "../pests/pests";
 
 /** Where an animal sits on the plant: index 0 and 1 of every per-site pair. */
-export const OPEN = 0;
-export const SHELTERED = 1;
+const OPEN = 0;
+const SHELTERED = 1;
 
 /** A pair of numbers, for open and for sheltered spots. */
 export type PerSite = readonly [open: number, sheltered: number];

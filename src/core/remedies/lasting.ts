@@ -69,7 +69,7 @@ export const predators = {
 } as const satisfies Record<string, LastingRemedy>;
 
 /** A sticky card takes .08 of the flying adults a day (HOUSE). */
-export const CARD_HAZARD = rateOf(0.08, 1);
+const CARD_HAZARD = rateOf(0.08, 1);
 export const cardHazard: LastingRemedy["dailyHazard"] = {
   fungusGnat: { youngAdult: CARD_HAZARD, adult: CARD_HAZARD },
   thrips: { youngAdult: CARD_HAZARD, adult: CARD_HAZARD },

@@ -31,10 +31,6 @@ const told = (scope: Scope, { addedAt, acquiredOn, ...plant }: z.output<typeof r
   addedOn: dayIn(addedAt, scope.timeZone),
 });
 
-export async function find(scope: Scope, id: string): Promise<Plant | null> {
-  return (await many(scope, [id]))[0] ?? null;
-}
-
 export async function many(scope: Scope, ids: readonly string[]): Promise<Plant[]> {
   if (ids.length === 0) return [];
   const found = await rows(scope, row, `${select} and p.id = any (cast(:ids as uuid[]))`, { ids: idList(ids) });

@@ -31,7 +31,7 @@ export function warmed(all: readonly Place[], temperaturesOf: TemperaturesOf, da
 }
 
 /** Rooms in their order, in each its shelves and isolation places. */
-export function roomByRoom<P extends Place>(all: readonly P[]): P[] {
+function roomByRoom<P extends Place>(all: readonly P[]): P[] {
   const children = groupBy(all, (place) => place.parentId);
   const within = (parentId: string | null): P[] =>
     (children.get(parentId) ?? []).flatMap((place) => [place, ...within(place.id)]);

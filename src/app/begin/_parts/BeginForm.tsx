@@ -31,9 +31,9 @@ export function BeginForm({ zones, device }: { zones: readonly string[]; device:
       readingId: uuidv7(),
       name: "",
       device,
-      timeZone: zoneHere(zones),
+      timeZone: zoneHere(),
       units: "metric" as const,
-      hemisphere: guessHemisphere(zoneHere(zones)),
+      hemisphere: guessHemisphere(zoneHere()),
       owns: [] as Belonging[],
       room: "Living room",
       shelf: "Windowsill",
@@ -96,8 +96,8 @@ export function BeginForm({ zones, device }: { zones: readonly string[]; device:
   );
 }
 
-/** The zone this browser is in, if it is one of those offered. */
-function zoneHere(zones: readonly string[]): string {
+/** The zone this browser is in; nothing where its clock is set to none in particular. The server knows which there are. */
+function zoneHere(): string {
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
-  return zones.includes(timeZone) ? timeZone : "";
+  return timeZone.includes("/") ? timeZone : "";
 }

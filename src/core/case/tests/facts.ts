@@ -5,7 +5,7 @@ import type { PestId } from "../../pests/pests";
 import { placesInRecord, recordOf, type PlantFacts, type PlantRecord } from "../record";
 
 /** Builders of facts about one plant; days are counted from the first of September 2026, at six in the evening, UTC. */
-export const first = day("2026-09-01");
+const first = day("2026-09-01");
 export const on = (offset: number): Day => addDays(first, offset);
 export const at = (offset: number, time = "18:00") => new Date(`${on(offset)}T${time}:00Z`);
 
@@ -95,7 +95,7 @@ export const plan = (
   })),
 });
 
-export const plant: Plant = {
+const plant: Plant = {
   id: "p",
   code: "P",
   name: "",

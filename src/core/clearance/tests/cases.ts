@@ -9,7 +9,7 @@ import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "../../reme
 import type { InspectionEvent, PopulationEvent } from "../../population/events";
 import type { CaseHistory } from "../history";
 
-export const FORM: GrowthFormId = "clumpingFoliage";
+const FORM: GrowthFormId = "clumpingFoliage";
 
 /** A look at every spot of the plant. */
 export function fullLook(

@@ -61,7 +61,6 @@ const find = z.object({
   spots: z.array(z.enum(spotIds)),
   stages: z.array(z.string()),
 });
-export type Find = z.output<typeof find>;
 
 /** A plant was inspected: with what, where, and what was found. */
 export const look = factKind({

@@ -17,7 +17,7 @@ const dose = z.object({ mix: z.enum(mixIds), technique: z.enum(techniqueIds) });
 export type PlannedDose = z.output<typeof dose>;
 
 /** More treatments than this belong to no plan. */
-export const MOST_STEPS = 24;
+const MOST_STEPS = 24;
 
 export const adoptPlan = z.object({
   id,

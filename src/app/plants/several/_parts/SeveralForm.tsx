@@ -7,9 +7,9 @@ import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { get, useFieldArray, useWatch, type UseFormReturn } from "react-hook-form";
-import type { z } from "zod";
+import { z } from "zod";
 import { addPlantsAction } from "@/app/_parts/actions";
-import { addPlants, MOST_AT_ONCE } from "@/core/facts/deeds";
+import { addPlant, addPlants, MOST_AT_ONCE } from "@/core/facts/deeds";
 import { nextCodes } from "@/core/plants/codes";
 import { genera, genusNamed } from "@/core/plants/genera";
 import { growthFormIds } from "@/core/plants/growthForms";
@@ -17,6 +17,7 @@ import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { Panel } from "@/ui/Panel";
 import { growthFormNames } from "@/wording/names";
+import { problemInWords } from "@/wording/problems";
 import { emptyRow, rowsFrom, type Row } from "./rows";
 
 type Places = readonly { readonly id: string; readonly name: string }[];
@@ -40,7 +41,7 @@ export function SeveralForm({
   const [pasted, setPasted] = useState("");
   const [said, setSaid] = useState<{ readonly wrong: boolean; readonly text: string } | null>(null);
   const { form, submit, trouble } = useDeed<Plants>({
-    schema: addPlants,
+    schema: withFreeCodes(codes),
     action: addPlantsAction,
     defaults: () => ({ plants: [] }),
     done: () => router.push("/benches"),
@@ -115,7 +116,8 @@ export function SeveralForm({
           </Button>
           <Form.Control
             type="file"
-            className="w-auto"
+            className="flex-fill w-auto mw-100"
+            style={{ minWidth: 0 }}
             aria-label="A CSV file"
             accept=".csv,.tsv,.txt,text/csv"
             onChange={(event) => void takeFile((event.target as HTMLInputElement).files?.[0])}
@@ -131,7 +133,7 @@ export function SeveralForm({
           </Alert>
         )}
       </Panel>
-      <Panel title={fields.length === 1 ? "1 plant" : `${fields.length} plants`}>
+      <Panel title={titleOf(fields.length)}>
         {wrongRows > 0 && (
           <Alert variant="warning">
             {wrongRows === 1 ? "1 row needs" : `${wrongRows} rows need`} you first. Nothing is added before all are
@@ -161,6 +163,15 @@ export function SeveralForm({
   );
 }
 
+/** The deed's own shape, which says of a code that is taken so before anything is sent. */
+function withFreeCodes(codes: readonly string[]) {
+  const taken = new Set(codes.map((code) => code.toLowerCase()));
+  const message = problemInWords({ code: "code_taken" });
+  const plant = addPlant.refine(({ code }) => !taken.has(code.toLowerCase()), { path: ["code"], message });
+  return addPlants.extend({ plants: z.array(plant).min(1).max(MOST_AT_ONCE) });
+}
+
+const titleOf = (count: number) => (count === 0 ? "No plant yet" : count === 1 ? "1 plant" : `${count} plants`);
 const addLabel = (count: number) => (count === 1 ? "Add the plant" : `Add ${count} plants`);
 
 /** One plant: code and name at once, the rest below a press; that opens by itself where something in it is wrong. */

@@ -42,25 +42,37 @@ const forms: readonly Form[] = [
   {
     form: "a new place",
     at: async () => "/benches/places/new",
-    good: { Name: "Landing", Temperature: "20" },
+    good: { Name: "Landing", "About how warm, °C": "20" },
     submit: "Add the place",
     bad: [
       ["Name", "", required],
       ["Name", LONG, "Too long: 60 characters at most."],
-      ["Temperature", "", required],
-      ["Temperature", "warm", number],
-      ["Temperature", "-40", "It must be -10 or more."],
-      ["Temperature", "1e6", "It must be 45 or less."],
+      ["About how warm, °C", "", "Say about how warm it is there, or choose a room for it to stand in."],
+      ["About how warm, °C", "warm", number],
+      ["About how warm, °C", "-40", "It must be -10 or more."],
+      ["About how warm, °C", "1e6", "It must be 45 or less."],
     ],
   },
   {
     form: "a place changed",
     at: () => path("benches/places", idOf(app.databaseUrl, "select id from places where name = 'Bathroom sill'")),
-    good: { Name: "Bathroom sill", Temperature: "22" },
+    good: { Name: "Bathroom sill" },
     submit: "Save",
     bad: [
       ["Name", "   ", required],
-      ["Temperature", "22 °C", number],
+      ["Name", "\u200b", required],
+    ],
+  },
+  {
+    form: "a reading",
+    at: () => path("benches/places", idOf(app.databaseUrl, "select id from places where name = 'Bathroom sill'")),
+    good: { "°C": "22", When: `${daysAgo(1)}T10:00` },
+    submit: "Write it down",
+    bad: [
+      ["°C", "", required],
+      ["°C", "22 °C", number],
+      ["°C", "60", "It must be 45 or less."],
+      ["When", future, inFuture],
     ],
   },
   {
@@ -229,7 +241,8 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
 
   it("an id that nothing bears, and one that is none", async () => {
     await page.open("/plants/new");
-    for (const [label, right] of Object.entries(forms[2]!.good)) await page.fill(label, right);
+    for (const [label, right] of Object.entries(forms.find(({ form }) => form === "a new plant")!.good))
+      await page.fill(label, right);
     const place = await page.field("Where it stands");
     for (const [id, problem] of [
       ["0198c0de-0000-7000-8000-000000000000", "This is no longer there. Go back and choose again."],

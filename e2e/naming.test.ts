@@ -100,11 +100,13 @@ describe("naming what is on a plant", () => {
       "return [...document.querySelectorAll('label')].find((one) => one.textContent.startsWith('Add a photo')).textContent",
     );
     await (await page.field(label)).sendKeys(text);
-    await page.sees("Not saved: This is not a photo that can be read. Choose a JPEG, PNG or WebP file.");
+    await page.sees(
+      "Not saved: Photo, R16 Peace flag. This is not a photo that can be read. Choose a JPEG, PNG or WebP file.",
+    );
     // It is told until it has been seen, on every page.
     await page.open("/today");
-    await page.sees("Not saved: This is not a photo that can be read.");
-    await page.press("Seen");
+    await page.sees("Not saved: Photo, R16 Peace flag. This is not a photo that can be read.");
+    await page.press("Drop it");
     await page.driver.wait(async () => !(await page.text()).includes("Not saved"), 5000);
     await page.open("/today");
     await page.sees("Under the bell jar");

@@ -238,10 +238,11 @@ describe("a walk with the telephone in one hand", () => {
   });
 
   it("only pages of this application may send deeds", async () => {
+    const { id } = (await app.context()).collection;
     const send = (headers: Record<string, string>) =>
       fetch(`${page.base}/walk/deeds`, {
         method: "POST",
-        headers: { "content-type": "application/json", ...headers },
+        headers: { "content-type": "application/json", "x-collection": id, ...headers },
         body: JSON.stringify({ kind: "end", input: { walkId: uuidv7() } }),
       });
     expect((await send({})).status).toBe(403);

@@ -27,7 +27,8 @@ export function Keys() {
   const router = useRouter();
   const path = usePathname();
   const [listed, setListed] = useState(false);
-  useHotkeys("?", () => setListed(true), { useKey: true });
+  // On most keyboards it takes Shift, on some none.
+  useHotkeys("?", () => setListed(true), { useKey: true, ignoreModifiers: true });
   useHotkeys(
     rooms.map(({ key }) => `g>${key}`),
     (_event, { keys }) => {

@@ -12,6 +12,7 @@ interface Props {
 
 /** The dated steps of a plan: what is done, what is due, what is late. */
 export function Steps({ plan, today, open }: Props) {
+  const several = new Set(plan.steps.flatMap(({ dose }) => dose?.mix ?? [])).size > 1;
   return (
     <ol className="list-unstyled mb-0">
       {plan.steps.map((step) => {
@@ -25,7 +26,8 @@ export function Steps({ plan, today, open }: Props) {
           >
             <Icon size={18} aria-hidden />
             <span>
-              {step.dose ? mixNames[step.dose.mix] : "Look"}, {dayInWords(step.dueOn)}
+              {step.kind === "treat" ? "Treat" : "Look"} {dayInWords(step.dueOn)}
+              {step.dose && several && <span className="small"> with {mixNames[step.dose.mix]}</span>}
             </span>
             <span className="text-body-secondary small">
               {step.doneOn !== null && `done ${step.doneOn === step.dueOn ? "on the day" : dayInWords(step.doneOn)}`}

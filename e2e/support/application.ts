@@ -22,14 +22,17 @@ async function asAdmin(sql: string): Promise<void> {
   await client.query(sql).finally(() => client.end());
 }
 
-/** The built application with a demo collection of its own, and a browser in front of it. */
-export async function openApplication(size: Size = laptop): Promise<Application> {
+/** The built application with a demo collection of its own, and a browser in front of it. `env` goes to its processes. */
+export async function openApplication(
+  size: Size = laptop,
+  env: Readonly<Record<string, string>> = {},
+): Promise<Application> {
   const port = await getPort({ host: "127.0.0.1" });
   const template = new URL(inject("databaseUrl")).pathname.slice(1);
   const name = `${template}_${port}`;
   await asAdmin(`create database ${name} template ${template}`);
   const databaseUrl = Object.assign(new URL(inject("databaseUrl")), { pathname: `/${name}` }).href;
-  const stopServer = await startServer(port, databaseUrl);
+  const stopServer = await startServer(port, databaseUrl, env);
   const browser = await openBrowser(size);
   return {
     page: new Page(browser.driver, `http://127.0.0.1:${port}`),

@@ -30,9 +30,12 @@ export interface Browser {
   readonly close: () => Promise<void>;
 }
 
-/** A fresh headless Chromium without a profile of its own. */
-export async function openBrowser(size: Size = laptop): Promise<Browser> {
-  const profile = mkdtempSync(path.join(tmpdir(), "wary-browser-"));
+/** A folder in which a browser keeps what it knows, for one that is closed and opened again. */
+export const newProfile = () => mkdtempSync(path.join(tmpdir(), "wary-browser-"));
+
+/** A headless Chromium: a fresh one, or one that knows what is in `kept`; that folder stays when it is closed. */
+export async function openBrowser(size: Size = laptop, kept?: string): Promise<Browser> {
+  const profile = kept ?? newProfile();
   const options = new Options();
   options.addArguments(...FLAGS, `--user-data-dir=${profile}`);
   options.setBinaryPath("/usr/bin/chromium");
@@ -55,7 +58,7 @@ export async function openBrowser(size: Size = laptop): Promise<Browser> {
     resize,
     close: async () => {
       await driver.quit();
-      rmSync(profile, { recursive: true, force: true });
+      if (!kept) rmSync(profile, { recursive: true, force: true });
     },
   };
 }

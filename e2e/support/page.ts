@@ -110,9 +110,9 @@ export class Page {
   }
 
   /** Waits for an address that matches, and gives its path. */
-  async arrives(pattern: RegExp): Promise<string> {
+  async arrives(pattern: RegExp, waitMs = WAIT_MS): Promise<string> {
     const path = async () => new URL(await this.driver.getCurrentUrl()).pathname;
-    await this.driver.wait(async () => pattern.test(await path()), WAIT_MS, `never arrived at ${pattern}`);
+    await this.driver.wait(async () => pattern.test(await path()), waitMs, `never arrived at ${pattern}`);
     return path();
   }
 }

@@ -5,10 +5,17 @@ import { createInterface } from "node:readline";
 
 const script = path.resolve(import.meta.dirname, "../serve.mjs");
 
-/** Serves the build that is there on a port of this machine; resolves when it answers, to what ends it again. */
-export async function startServer(port: number, databaseUrl: string): Promise<() => Promise<void>> {
+/**
+ * Serves the build that is there on a port of this machine; resolves when it answers, to what ends it again. `env` goes to its
+ * processes beside the usual.
+ */
+export async function startServer(
+  port: number,
+  databaseUrl: string,
+  env: Readonly<Record<string, string>> = {},
+): Promise<() => Promise<void>> {
   const server = spawn(process.execPath, [script], {
-    env: { ...process.env, PORT: String(port), DATABASE_URL: databaseUrl, NODE_ENV: "production" },
+    env: { ...process.env, ...env, PORT: String(port), DATABASE_URL: databaseUrl, NODE_ENV: "production" },
     stdio: ["ignore", "pipe", "inherit"],
   });
   const exited = once(server, "exit");

@@ -74,6 +74,9 @@ export async function beginCollectionAction(_none: string, input: unknown): Prom
   return attempt(() => beginCollection(databaseUrl(), { actor, now: now() }, read.data));
 }
 
+/** Ten weeks are written down deed by deed. */
+const DEMO_PATIENCE_MS = 120_000;
+
 /** The demo is shown, put back to its first day, or removed with everything in it. */
 export async function demoAction(_none: string, input: unknown): Promise<DeedResult> {
   const read = readForm(deeds.aboutDemo, input);
@@ -83,7 +86,7 @@ export async function demoAction(_none: string, input: unknown): Promise<DeedRes
     if (read.data.what === "reset") await resetDemo(databaseUrl(), now());
     if (read.data.what === "remove") await removeDemo(databaseUrl());
     return { ok: true, value: { id: DEMO_ID } };
-  });
+  }, DEMO_PATIENCE_MS);
   return thenJudge(result);
 }
 

@@ -24,9 +24,12 @@ export function readForm<S extends z.ZodType>(
 const PATIENCE_MS = 20_000;
 
 /** Does something and puts whatever is wrong into words; what nobody foresaw may be tried again. */
-export async function attempt<T extends object>(work: () => Promise<Outcome<T>>): Promise<DeedResult> {
+export async function attempt<T extends object>(
+  work: () => Promise<Outcome<T>>,
+  patienceMs = PATIENCE_MS,
+): Promise<DeedResult> {
   try {
-    const outcome = await within(PATIENCE_MS, work());
+    const outcome = await within(patienceMs, work());
     if (!outcome.ok) {
       const done = outcome.problems.every(({ code }) => code === "already_voided");
       return { ok: false, ...(done && { done }), problems: outcome.problems.map(inWords) };

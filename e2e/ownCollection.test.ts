@@ -1,0 +1,177 @@
+import { readFileSync, rmSync } from "node:fs";
+import path from "node:path";
+import { pathToFileURL } from "node:url";
+import type { Driver } from "selenium-webdriver/chrome";
+import pg from "pg";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { nextCodes } from "../src/core/plants/codes";
+import { openApplication, type Application } from "./support/application";
+import { newProfile, openBrowser, phone, type Browser } from "./support/browser";
+import { Page } from "./support/page";
+
+const ZONE = "America/Los_Angeles";
+/** 23:30 of a Tuesday evening there; the next day in UTC. */
+const EVENING = new Date("2026-11-25T07:30:00Z");
+const clock = path.resolve(import.meta.dirname, "support/clock.mjs");
+const shift = String(EVENING.getTime() - Date.now());
+
+const names = ["Monstera deliciosa", "Hoya carnosa", "Aloe vera", "Crassula ovata", "Ficus elastica", "the tall one"];
+const list = Array.from({ length: 30 }, (_, i) => names[i % names.length]!);
+
+/** A keeper on the west coast, in the evening, with a phone: from nothing to the first find. */
+describe("a collection of one's own", () => {
+  let app: Application;
+  let phoneInHand: Browser;
+  let page: Page;
+  const profile = newProfile();
+
+  const pickUp = async () => {
+    phoneInHand = await openBrowser(phone, profile);
+    const driver = phoneInHand.driver as Driver;
+    const tell = (command: string, how: object) => driver.sendDevToolsCommand(command, how);
+    await tell("Emulation.setTimezoneOverride", { timezoneId: ZONE });
+    const source = `globalThis.waryTestClockMs = ${shift};\n${readFileSync(clock, "utf8")}`;
+    await tell("Page.addScriptToEvaluateOnNewDocument", { source });
+    page = new Page(driver, app.page.base);
+  };
+  const offline = (on: boolean) =>
+    (page.driver as Driver).setNetworkConditions({
+      offline: on,
+      latency: 0,
+      download_throughput: -1,
+      upload_throughput: -1,
+    } as never);
+  const ask = async <T extends object>(sql: string): Promise<T[]> => {
+    const client = new pg.Client(app.databaseUrl);
+    await client.connect();
+    return client
+      .query(sql)
+      .then(({ rows }) => rows as T[])
+      .finally(() => client.end());
+  };
+  const own = "(select id from collections where not is_demo)";
+
+  beforeAll(async () => {
+    app = await openApplication(phone, {
+      NODE_OPTIONS: `--import ${pathToFileURL(clock).href}`,
+      WARY_TEST_CLOCK_MS: shift,
+    });
+    await pickUp();
+  });
+  afterAll(async () => {
+    await phoneInHand.close();
+    await app.close();
+    rmSync(profile, { recursive: true, force: true });
+  });
+
+  it("begins with a name, what there is to look with, a room and its warmth", async () => {
+    await page.open("/");
+    await page.arrives(/^\/begin$/);
+    expect(await page.valueOf("Time zone")).toBe(ZONE);
+    await page.press("Begin");
+    await page.sees("Fill this in.");
+    await page.fill("What your collection is called", "Hillside");
+    await page.fill("What this device is called", "My phone");
+    await page.press("A lamp");
+    await page.fill("About how warm it is there, °C", "22");
+    await page.press("Begin");
+    await page.arrives(/^\/plants\/several$/);
+  });
+
+  it("thirty plants come from a pasted list, with codes in sequence and the forms of the genera known", async () => {
+    await page.fill("One plant in each line", list.join("\n"));
+    await page.press("Put them into the table");
+    await page.sees("30 plants below.");
+    await page.press("Add 30 plants");
+    await page.arrives(/^\/benches$/);
+    await page.sees("30 plants");
+    const plants = await ask<{ code: string; form: string; by: string }>(
+      `select code, growth_form as form, recorded_by as by from plants where collection_id = ${own} order by code`,
+    );
+    expect(plants.map(({ code }) => code)).toEqual(nextCodes([], 30));
+    expect(plants[0]).toMatchObject({ form: "climbingAroid", by: "My phone" });
+  });
+
+  it("a file says row by row what is wrong, and nothing of it is written before all is right", async () => {
+    await page.open("/plants/several");
+    const rows = ["code,name,pot,place", "P01,Twice,12,Windowsill", "Q1,Wide,wide,Attic", "Q2,Good,9,Windowsill"];
+    await page.fill("One plant in each line", rows.join("\n"));
+    await page.press("Put them into the table");
+    await page.sees("2 rows need you first.");
+    await page.sees("Another plant bears this code. Choose a free one.");
+    await page.sees("Choose one of the list.");
+    await page.press("Add 3 plants");
+    await page.sees("2 rows need you first.");
+    const [count] = await ask<{ n: number }>(`select count(*)::int as n from plants where collection_id = ${own}`);
+    expect(count!.n).toBe(30);
+  });
+
+  it("a find at 23:30 with the line cut, and the browser closed: it is there once, on its own day", async () => {
+    await page.open("/walk");
+    await page.press("Everything: 30");
+    await page.press("Begin");
+    await page.sees("Nothing found, next");
+    await offline(true);
+    await page.press("Found something");
+    await page.press("Mealybugs");
+    await page.press("Light: 3–10");
+    await page.press("Save the find");
+    await page.sees("Who stood near");
+    await page.press("Under a bag, where it stands");
+    await page.sees("No connection: 2 entries are kept in this browser");
+    expect(await ask(`select id from looks where collection_id = ${own}`)).toEqual([]);
+    await phoneInHand.close();
+
+    await pickUp();
+    await page.open("/today");
+    await page.sees("Found, and no plan yet");
+    await page.driver.wait(
+      async () => (await ask(`select id from placements where collection_id = ${own}`)).length === 31,
+      20_000,
+      "what was pressed with the line cut never arrived",
+    );
+    const looks = await ask<{ at: Date; by: string }>(
+      `select happened_at as at, recorded_by as by from looks where collection_id = ${own}`,
+    );
+    expect(looks).toHaveLength(1);
+    expect(Math.abs(looks[0]!.at.getTime() - EVENING.getTime())).toBeLessThan(15 * 60_000);
+    expect(looks[0]!.by).toBe("My phone");
+    await page.open("/cases");
+    await page.sees("mealybugs since Tue 24 Nov");
+    await page.press("Open");
+    await page.sees("Tue 24 Nov 2026, My phone");
+    await page.sees("likely over");
+  });
+
+  it("the demo is another collection: chosen, put back, removed, and what is one's own stays", async () => {
+    await page.open("/begin");
+    await page.press("Show the demo");
+    await page.arrives(/^\/today$/);
+    await page.sees("This is the demo: plants and keepers are made up.");
+    await page.sees("The Lamp House");
+    const looks = async () =>
+      (await ask<{ n: number }>("select count(*)::int as n from looks where collection_id <> " + own))[0]!.n;
+    const before = await looks();
+    await ask(
+      `update looks set voided_at = now(), void_reason = 'played with' where collection_id <> ${own} and voided_at is null`,
+    );
+    await page.open("/begin");
+    await page.press("Put back to its first day");
+    await page.press("Put it back");
+    await page.sees("Ten weeks are being written down");
+    await page.arrives(/^\/today$/, 60_000);
+    await page.sees("The Lamp House");
+    expect(await looks()).toBe(before);
+    expect(await ask(`select id from looks where void_reason = 'played with'`)).toEqual([]);
+
+    await page.open("/begin");
+    await page.press("Remove");
+    await page.press("Remove it");
+    await page.driver.wait(async () => (await ask("select id from collections where is_demo")).length === 0, 10_000);
+    await page.open("/");
+    await page.arrives(/^\/today$/);
+    await page.sees("Hillside");
+    expect(await page.text()).not.toContain("This is the demo");
+    expect(await ask(`select id from looks where collection_id = ${own}`)).toHaveLength(1);
+  });
+});

@@ -69,3 +69,17 @@ export async function update(scope: Scope, table: string, id: string, values: Re
   const [count] = await model(scope.sequelize, table).update(values, { where, transaction: scope.transaction });
   if (count !== 1) throw new Error(`${table} ${id} is not in collection ${scope.collectionId}`);
 }
+
+/**
+ * What several reads give, in their order. They go at once, each on a connection of its own; in a transaction, which has one
+ * connection, one after the other.
+ */
+export async function together<T extends readonly (() => Promise<unknown>)[]>(
+  { transaction }: Pick<Scope, "transaction">,
+  ...reads: T
+): Promise<{ -readonly [K in keyof T]: Awaited<ReturnType<T[K]>> }> {
+  const results: unknown[] = [];
+  if (transaction) for (const read of reads) results.push(await read());
+  else results.push(...(await Promise.all(reads.map((read) => read()))));
+  return results as { -readonly [K in keyof T]: Awaited<ReturnType<T[K]>> };
+}

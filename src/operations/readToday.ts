@@ -7,6 +7,7 @@ import type { PestId } from "@/core/pests/pests";
 import { dueOf } from "@/core/programmes/programmes";
 import type { TechniqueId } from "@/core/remedies/remedies";
 import type { PlantCard } from "@/core/state/plantCard";
+import { together } from "@/db/query";
 import * as places from "@/db/stores/places";
 import * as plantStates from "@/db/stores/plantStates";
 import { scopeOf, today, type Context } from "./context";
@@ -56,18 +57,23 @@ export async function readToday(context: Context): Promise<TodayView> {
   const scope = scopeOf(context);
   const day = today(context);
   const { lookEveryDays } = context.collection;
-  const looksDue = await plantStates.lookDue(scope, day, LOOKS_SHOWN);
-  const counts = await plantStates.count(scope, day);
-  const special = await plantStates.apartOrInfested(scope);
-  const nextLook = await plantStates.nextLookAfter(scope, day);
-  const placeName = new Map((await places.all(scope)).map((place) => [place.id, place.name]));
+  const [looksDue, counts, special, nextLook, allPlaces, inCase] = await together(
+    scope,
+    () => plantStates.lookDue(scope, day, LOOKS_SHOWN),
+    () => plantStates.count(scope, day),
+    () => plantStates.apartOrInfested(scope),
+    () => plantStates.nextLookAfter(scope, day),
+    () => places.all(scope),
+    () => plantsInCase(scope),
+  );
+  const placeName = new Map(allPlaces.map((place) => [place.id, place.name]));
 
   const due: DueTreatment[] = [];
   const ahead: NonNullable<TodayView["next"]>[] = nextLook
     ? [{ what: "look", day: nextLook.lookDueOn as Day, plant: cardOf(nextLook, day) }]
     : [];
   const unplanned: TodayView["unplanned"][number][] = [];
-  for (const { listed, record } of await plantsInCase(scope)) {
+  for (const { listed, record } of inCase) {
     const plant = cardOf(listed, day);
     const all = dueOf({ record, lookEveryDays, petalsOf: () => listed.petals }, day);
     for (const found of record.cases.filter((one) => one.open)) {

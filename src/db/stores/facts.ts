@@ -32,6 +32,21 @@ function columnsOf(kind: FactKind): string {
   return [every, ...own, ...parts].join(", ");
 }
 
+/** The shape of each kind's rows, and the columns that give it: made once. */
+const reading = new Map<
+  FactKindId,
+  { readonly shape: z.ZodType<z.output<typeof everyFact>>; readonly columns: string }
+>();
+
+function readingOf(id: FactKindId) {
+  const known = reading.get(id);
+  if (known) return known;
+  const kind = factKindOf(id);
+  const made = { shape: everyFact.extend(kind.own.shape as Record<never, never>), columns: columnsOf(kind) };
+  reading.set(id, made);
+  return made;
+}
+
 const inOrder = "order by f.happened_at, f.recorded_at, f.id";
 
 async function read<K extends FactKindId>(
@@ -39,10 +54,10 @@ async function read<K extends FactKindId>(
   id: K,
   where: string,
   replacements: Record<string, unknown>,
+  beside = "",
 ): Promise<Fact<K>[]> {
-  const kind = factKindOf(id);
-  const shape = everyFact.extend(kind.own.shape as Record<never, never>);
-  const sql = `select ${columnsOf(kind)} from ${kind.table} f where f.collection_id = :c and ${where} ${inOrder}`;
+  const { shape, columns } = readingOf(id);
+  const sql = `select ${columns} from ${beside} ${factKindOf(id).table} f where f.collection_id = :c and ${where} ${inOrder}`;
   const found = await rows(scope, shape, sql, replacements);
   return found.map((fact) => ({ ...fact, day: dayIn(fact.at, scope.timeZone) }) as unknown as Fact<K>);
 }
@@ -58,15 +73,17 @@ export async function of<K extends FactKindId>(
   return read(scope, kind, `f.${underscored(attribute)} = any (cast(:ids as uuid[]))`, { ids: idList(ids) });
 }
 
-/**
- * Facts of the plants that are in an open case, from the moment on at which the first of a plant's open cases began; oldest
- * first, those struck out among them.
- */
-export function ofOpenCases<K extends FactKindId>(scope: Scope, kind: K): Promise<Fact<K>[]> {
-  const where = `f.plant_id in (select s.plant_id from cases s where s.collection_id = :c and s.closed_at is null)
-    and f.happened_at >= (select min(s.opened_at) from cases s
-      where s.collection_id = :c and s.plant_id = f.plant_id and s.closed_at is null)`;
-  return read(scope, kind, where, {});
+/** Facts of plants, of each from a moment of its own on; oldest first, those struck out among them. */
+export async function since<K extends FactKindId>(
+  scope: Scope,
+  kind: K,
+  begins: ReadonlyMap<string, Date>,
+): Promise<Fact<K>[]> {
+  if (begins.size === 0) return [];
+  const from = JSON.stringify([...begins].map(([plant, at]) => ({ plant, at })));
+  // Beginning from the few plants, the index by plant and moment leads to theirs alone.
+  const beside = `jsonb_to_recordset(cast(:from as jsonb)) as s (plant uuid, at timestamptz),`;
+  return read(scope, kind, "f.plant_id = s.plant and f.happened_at >= s.at", { from }, beside);
 }
 
 /** Every fact of a kind in the collection, oldest first, those struck out among them. */

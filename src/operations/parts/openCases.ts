@@ -2,6 +2,7 @@ import { placesInRecord, recordOf, type PlantRecord } from "@/core/case/record";
 import { byMoment } from "@/core/facts/facts";
 import { groupBy } from "@/core/groupBy";
 import type { Scope } from "@/db/connection";
+import { together } from "@/db/query";
 import * as cases from "@/db/stores/cases";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
@@ -17,16 +18,33 @@ export interface PlantInCase {
 /** Every plant in use that is in an open case, by code. What lies before its open cases is left out of the records. */
 export async function plantsInCase(scope: Scope): Promise<PlantInCase[]> {
   const open = await cases.open(scope);
-  const ids = [...new Set(open.map((one) => one.plantId))];
+  const begins = new Map<string, Date>();
+  for (const { plantId, openedAt } of open)
+    if (!begins.has(plantId) || openedAt < begins.get(plantId)!) begins.set(plantId, openedAt);
+  const ids = [...begins.keys()];
   if (ids.length === 0) return [];
-  const listed = await plantStates.of(scope, ids);
-  const described = new Map((await plants.many(scope, ids)).map((plant) => [plant.id, plant]));
-  const placements = groupBy(await facts.of(scope, "placement", "plantId", ids), (one) => one.plantId);
-  const looks = groupBy(await facts.ofOpenCases(scope, "look"), (one) => one.plantId);
-  const acts = groupBy(await facts.ofOpenCases(scope, "act"), (one) => one.plantId);
-  const closings = groupBy(await facts.ofOpenCases(scope, "closing"), (one) => one.plantId);
-  const programmes = groupBy(await facts.ofOpenCases(scope, "programme"), (one) => one.plantId);
-  const around = placesInRecord(await places.all(scope));
+  const since =
+    <K extends "look" | "act" | "closing" | "programme">(kind: K) =>
+    () =>
+      facts.since(scope, kind, begins);
+  const [listed, known, stood, looked, done, closed, chosen, allPlaces] = await together(
+    scope,
+    () => plantStates.of(scope, ids),
+    () => plants.many(scope, ids),
+    () => facts.of(scope, "placement", "plantId", ids),
+    since("look"),
+    since("act"),
+    since("closing"),
+    since("programme"),
+    () => places.all(scope),
+  );
+  const described = new Map(known.map((plant) => [plant.id, plant]));
+  const placements = groupBy(stood, (one) => one.plantId);
+  const looks = groupBy(looked, (one) => one.plantId);
+  const acts = groupBy(done, (one) => one.plantId);
+  const closings = groupBy(closed, (one) => one.plantId);
+  const programmes = groupBy(chosen, (one) => one.plantId);
+  const around = placesInRecord(allPlaces);
   return listed.flatMap((row): PlantInCase[] => {
     const plant = described.get(row.id);
     if (!plant) return [];

@@ -3,6 +3,7 @@ import { temperaturesBy, warmthAlong, type TemperaturesOf, type WarmthBetween } 
 import type { Place } from "@/core/facts/descriptions";
 import { byMoment, type FactKindId } from "@/core/facts/facts";
 import type { Scope } from "@/db/connection";
+import { together } from "@/db/query";
 import * as exposures from "@/db/stores/exposures";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
@@ -33,18 +34,24 @@ export const byPlant = <T extends { readonly plantId: string | null }>(all: read
  */
 export async function recordsOf(scope: Scope, plantIds: readonly string[]): Promise<Records> {
   const listed = await plantStates.of(scope, plantIds);
-  const described = await plants.many(scope, plantIds);
-  const read = <K extends FactKindId>(kind: K) => facts.of(scope, kind, "plantId", plantIds);
-  // One after the other: a caller may have brought a transaction, which answers one query at a time.
-  const placements = await read("placement");
-  const looks = await read("look");
-  const acts = await read("act");
-  const closings = await read("closing");
-  const programmes = await read("programme");
-  const beside = await exposures.of(scope, plantIds);
-  const allPlaces = await places.all(scope);
+  const read =
+    <K extends FactKindId>(kind: K) =>
+    () =>
+      facts.of(scope, kind, "plantId", plantIds);
+  const [described, placements, looks, acts, closings, programmes, beside, allPlaces, readings] = await together(
+    scope,
+    () => plants.many(scope, plantIds),
+    read("placement"),
+    read("look"),
+    read("act"),
+    read("closing"),
+    read("programme"),
+    () => exposures.of(scope, plantIds),
+    () => places.all(scope),
+    () => facts.all(scope, "reading"),
+  );
   const onPlaces = await facts.of(scope, "act", "placeId", placesAround(placements, allPlaces));
-  const temperaturesOf = temperaturesBy(allPlaces, await facts.all(scope, "reading"));
+  const temperaturesOf = temperaturesBy(allPlaces, readings);
   const inRecord = placesInRecord(allPlaces);
   const records = described.flatMap((plant): KeptRecord[] => {
     const state = listed.find(({ id }) => id === plant.id);

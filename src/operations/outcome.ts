@@ -1,7 +1,7 @@
 import type { Day } from "@/core/climate/days";
 import type { LabelObjection } from "@/core/planning/course";
 import type { Objection } from "@/core/suitability/suitability";
-import type { Transaction } from "sequelize";
+import { UniqueConstraintError, type Transaction } from "sequelize";
 import type { Scope } from "@/db/connection";
 import { takeTurn } from "@/db/stores/facts";
 import { scopeOf, type Context } from "./context";
@@ -36,7 +36,7 @@ export const problemCodes = [
   "no_photo",
   "too_many_photos",
   "no_such_zone",
-  "only_demo",
+  "id_taken",
 ] as const;
 
 /** Something the keeper can mend; `path` names the field, or is empty when no single field is to blame. */
@@ -109,8 +109,15 @@ export async function perform<T>(
     return { ok: true, value };
   } catch (error) {
     if (error instanceof Refusal) return { ok: false, problems: error.problems };
+    if (isTakenId(error)) return { ok: false, problems: [{ path: "", code: "id_taken" }] };
     throw error;
   }
+}
+
+/** Whether something was to be written under an id that something else bears: trying again would never help. */
+function isTakenId(error: unknown): boolean {
+  const { constraint } = error instanceof UniqueConstraintError ? (error.parent as { constraint?: string }) : {};
+  return constraint?.endsWith("_pkey") ?? false;
 }
 
 /** Does many deeds as one: all of them are there, or none. */

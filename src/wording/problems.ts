@@ -32,7 +32,7 @@ const problemSentences = {
   not_on_place: "This can be done to a plant only. Open the plant and write it down there.",
   no_temperature: "Say about how warm it is there, or choose a room for it to stand in.",
   no_such_zone: "There is no such time zone. Europe/Lisbon is one.",
-  only_demo: "Only the demo can be reset or removed.",
+  id_taken: "This has been written down already, under another entry.",
   no_plants: "No plant is in it. Choose another round.",
   photo_too_large: "This photo is larger than 10 MB. Choose a smaller one.",
   no_photo: "This is not a photo that can be read. Choose a JPEG, PNG or WebP file.",

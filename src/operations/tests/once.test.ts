@@ -15,7 +15,7 @@ import { recordAct } from "../recordAct";
 import { setApart } from "../setApart";
 import { takeReading } from "../takeReading";
 import { voidFact } from "../voidFact";
-import { aFind, aLook, aPlan, aPlant, aSpray, freshCollection, NOW, openCaseOn, plantOn, wall } from "./builders";
+import { aFind, aLook, aPlan, aPlant, aSpray, codes, freshCollection, NOW, openCaseOn, plantOn, wall } from "./builders";
 
 let context: Context;
 let shelf: string;
@@ -92,6 +92,14 @@ describe("sent again", () => {
     const later = await deed();
     expect([...together, later].map((outcome) => outcome.ok)).toEqual([true, true, true, true]);
     expect(await count()).toBe(1);
+  });
+
+  it("what bears the id of something else is refused, not tried for ever", async () => {
+    const plantId = await plantOn(context, shelf);
+    const look = aLook(plantId, 2, { finds: [aFind()] });
+    await recordLook(context, look);
+    expect(codes(await recordLook(context, { ...look, id: uuidv7() }))).toEqual([" id_taken"]);
+    expect((await readPlant(context, plantId))!.record.looks).toHaveLength(1);
   });
 
   it("a fact is struck out once, and the second time it is said so", async () => {

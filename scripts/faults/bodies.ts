@@ -1,0 +1,73 @@
+// Broken bodies: nothing that its shape does not allow is ever written, and no answer is a crash.
+import fc from "fast-check";
+import { sentLater } from "../../src/core/facts/sentLater";
+import { aLook, verdict, withTarget } from "./target";
+
+const BODIES = 4000;
+const SEED = 20261125;
+
+const odd = fc.oneof(
+  fc.constantFrom(null, "", [], {}, "\u0000", "\u202egnp.exe", "\uD800", "NaN", -1, 1e308, true, "9999-12-31T23:59Z"),
+  fc.string({ unit: "binary", maxLength: 200 }),
+  fc.integer(),
+  fc.double(),
+  fc.uuid(),
+  fc.date({ noInvalidDate: true }).map((date) => date.toISOString()),
+  fc.jsonValue({ maxDepth: 2 }),
+);
+
+/** Every path into plain data. */
+function pathsOf(value: unknown, path: readonly (string | number)[] = []): (readonly (string | number)[])[] {
+  if (typeof value !== "object" || value === null) return [path];
+  const below = Object.entries(value).flatMap(([key, one]) =>
+    pathsOf(one, [...path, Array.isArray(value) ? Number(key) : key]),
+  );
+  return [path, ...below];
+}
+
+function changed(value: unknown, [key, ...rest]: readonly (string | number)[], to: unknown): unknown {
+  if (key === undefined) return to;
+  const copy = structuredClone(value) as Record<string | number, unknown>;
+  if (rest.length === 0 && to === undefined) delete copy[key];
+  else copy[key] = changed(copy[key], rest, to);
+  return copy;
+}
+
+await withTarget("wary_faults_bodies", async ({ plantIds, send, query, base }) => {
+  const bases = Array.from({ length: 6 }, (_, i) => aLook(plantIds[i]!, i));
+  const mutated = fc
+    .record({ of: fc.constantFrom(...bases), at: fc.nat(), to: fc.option(odd, { nil: undefined }), cut: fc.nat(9) })
+    .map(({ of, at, to, cut }) => {
+      const paths = pathsOf(of);
+      const text = JSON.stringify(changed(of, paths[at % paths.length]!, to)) ?? "";
+      return cut === 0 ? text.slice(0, at % (text.length + 1)) : text;
+    });
+  let wrong = 0;
+  let crashed = 0;
+  let taken = 0;
+  const all = "select (select count(*) from looks) || ' ' || (select count(*) from finds) as rows";
+  for (const text of fc.sample(mutated, { numRuns: BODIES, seed: SEED })) {
+    const [before] = await query<{ rows: string }>(all);
+    const answer = await send(text);
+    if (!answer || answer.status >= 500) {
+      crashed++;
+      console.log(`crashed (${answer?.status}): ${text.slice(0, 400)}`);
+    }
+    if (!answer?.ok) {
+      const [after] = await query<{ rows: string }>(all);
+      if (before!.rows !== after!.rows) wrong++;
+      continue;
+    }
+    taken++;
+    if (!sentLater.safeParse(JSON.parse(text)).success) wrong++;
+  }
+  verdict(
+    `${BODIES} mutated bodies: ${taken} were sound and taken, ${wrong} wrongly written, ${crashed} crashed`,
+    wrong === 0 && crashed === 0 && taken > 0,
+  );
+  const pages = await Promise.all(["/today", "/benches", "/cases"].map((path) => fetch(base + path)));
+  verdict(
+    "the pages still answer",
+    pages.every((page) => page.ok),
+  );
+});

@@ -1,0 +1,117 @@
+import { spawn, type ChildProcess } from "node:child_process";
+import { once } from "node:events";
+import path from "node:path";
+import { createInterface } from "node:readline";
+import getPort from "get-port";
+import pg from "pg";
+import { v7 as uuidv7 } from "uuid";
+import { loadDemo, DEMO_ID } from "../../demo/loadDemo";
+import { now } from "../../src/clock";
+import { connect } from "../../src/db/connection";
+import { contextOf, openCollections } from "../../src/operations/context";
+import { deriveStale } from "../../src/operations/deriveStale";
+import { withDatabase } from "../benchmarks/withDatabase";
+
+const serve = path.resolve(import.meta.dirname, "../serve.mjs");
+
+/** An application with a demo of its own, to be treated badly. */
+export interface Target {
+  readonly url: string;
+  readonly base: string;
+  readonly plantIds: readonly string[];
+  /** Sends a deed as the outbox does; null when nobody answered. */
+  readonly send: (deed: unknown) => Promise<{ readonly status: number; readonly ok: boolean } | null>;
+  readonly query: <T extends object>(sql: string, values?: unknown[]) => Promise<T[]>;
+  /** Kills the server as a power cut does, and starts it again. */
+  readonly killServer: () => Promise<void>;
+}
+
+/** Runs `work` against a fresh application, and ends that afterwards whatever happened. */
+export async function withTarget(name: string, work: (target: Target) => Promise<void>): Promise<void> {
+  await withDatabase(name, async (url) => {
+    await loadDemo(url, now());
+    const port = await getPort({ host: "127.0.0.1" });
+    const base = `http://127.0.0.1:${port}`;
+    let server = await start(port, url);
+    const query: Target["query"] = async <T extends object>(sql: string, values: unknown[] = []) => {
+      const client = new pg.Client(url);
+      client.on("error", () => {});
+      await client.connect();
+      return client
+        .query(sql, values)
+        .then(({ rows }) => rows as T[])
+        .finally(() => client.end());
+    };
+    const plants = await query<{ id: string }>("select id from plants where archived_at is null order by id");
+    const headers = { "content-type": "application/json", origin: base, "x-collection": DEMO_ID, "x-clock": "" };
+    try {
+      await work({
+        url,
+        base,
+        plantIds: plants.map(({ id }) => id),
+        query,
+        send: async (deed) => {
+          const body = typeof deed === "string" || deed instanceof Uint8Array ? deed : JSON.stringify(deed);
+          try {
+            const answer = await fetch(`${base}/walk/deeds`, { method: "POST", headers, body: body as string });
+            const result = (await answer.json().catch(() => ({}))) as { ok?: boolean };
+            return { status: answer.status, ok: result.ok === true };
+          } catch {
+            return null;
+          }
+        },
+        killServer: async () => {
+          server.kill("SIGKILL");
+          await once(server, "exit");
+          server = await start(port, url);
+        },
+      });
+    } finally {
+      server.kill("SIGTERM");
+      await once(server, "exit");
+    }
+  });
+}
+
+async function start(port: number, url: string): Promise<ChildProcess> {
+  const server = spawn(process.execPath, [serve], {
+    env: { ...process.env, PORT: String(port), DATABASE_URL: url, NODE_ENV: "production" },
+    stdio: ["ignore", "pipe", "ignore"],
+  });
+  await new Promise<void>((resolve, reject) => {
+    server.once("exit", () => reject(new Error("the application did not start")));
+    createInterface({ input: server.stdout }).on("line", (line) => line === "ready" && resolve());
+  });
+  server.removeAllListeners("exit");
+  return server;
+}
+
+/** A look at a plant just now, with a find every third time. */
+export function aLook(plantId: string, n: number) {
+  const find = { id: uuidv7(), caseId: uuidv7(), pest: "mealybug", severity: "light", count: null, removed: false };
+  const finds = n % 3 === 0 ? [find] : [];
+  const input = { id: uuidv7(), plantId, at: new Date().toISOString(), tool: "lamp", spots: ["pot"], note: "", finds };
+  return { kind: "look" as const, input };
+}
+
+const derived = `select jsonb_build_object(
+  'cases', (select jsonb_agg(to_jsonb(c) order by c.id) from cases c),
+  'exposures', (select jsonb_agg(to_jsonb(e) order by e.plant_id, e.source_plant_id, e.case_id, e.since) from exposures e),
+  'states', (select jsonb_agg(to_jsonb(s) - 'facts_version' order by s.plant_id) from plant_states s))::text as all`;
+
+/** Says whether everything derived is what deriving it anew from the facts gives. */
+export async function isAsRebuilt({ url, query }: Pick<Target, "url" | "query">): Promise<boolean> {
+  const [before] = await query<{ all: string }>(derived);
+  await query("update plant_states set current = false");
+  for (const collection of await openCollections(url))
+    await deriveStale(contextOf(url, collection, { actor: "faults", now: now() }));
+  await connect(url).query("select 1");
+  const [after] = await query<{ all: string }>(derived);
+  return before!.all === after!.all;
+}
+
+/** Prints what was found; a fault makes the whole run fail. */
+export function verdict(what: string, good: boolean): void {
+  console.log(`${good ? "ok   " : "FAULT"} ${what}`);
+  if (!good) process.exitCode = 1;
+}

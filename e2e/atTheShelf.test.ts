@@ -1,3 +1,4 @@
+import { request, type IncomingHttpHeaders } from "node:http";
 import { Key } from "selenium-webdriver";
 import type { Driver } from "selenium-webdriver/chrome";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
@@ -125,14 +126,54 @@ describe("at the shelf", () => {
     expect(await theme()).not.toBe(before);
   });
 
-  it("answers only to its local address", async () => {
-    const { port } = new URL(await page.driver.getCurrentUrl());
-    const { request } = await import("node:http");
-    const status = await new Promise((resolve) =>
-      request({ host: "127.0.0.1", port, path: "/today", headers: { host: "elsewhere.example" } }, (response) =>
-        resolve(response.statusCode),
-      ).end(),
-    );
-    expect(status).toBe(421);
+  describe("at the door", () => {
+    /** One request as no browser would make it: `host` is not for `fetch` to say. */
+    const ask = (headers: Record<string, string>, { path = "/today", method = "GET", body = "" } = {}) =>
+      new Promise<{ status: number; headers: IncomingHttpHeaders; text: string }>((resolve, reject) => {
+        const { port } = new URL(page.base);
+        const sent = request({ host: "127.0.0.1", port, path, method, headers }, (answer) => {
+          let text = "";
+          answer.on("data", (chunk: Buffer) => (text += chunk.toString()));
+          answer.on("end", () => resolve({ status: answer.statusCode!, headers: answer.headers, text }));
+        });
+        sent.on("error", reject);
+        sent.end(body);
+      });
+
+    it("answers to its local names only, on whatever port a keeper has led there", async () => {
+      for (const host of ["elsewhere.example", "127.0.0.1.elsewhere.example:3180"])
+        expect((await ask({ host })).status).toBe(421);
+      for (const host of ["localhost:9999", "127.0.0.1:1", "[::1]:3180"])
+        expect((await ask({ host })).status).toBe(200);
+    });
+
+    it("says what a page may load, and who may load it", async () => {
+      const { headers } = await ask({ host: "localhost" });
+      expect(headers["content-security-policy"]).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
+      expect(headers["cross-origin-resource-policy"]).toBe("same-origin");
+      expect(headers["cache-control"]).toMatch(/no-store/);
+    });
+
+    it("takes what writes from its own pages only: an action as well as a deed", async () => {
+      const action = { host: "localhost", "next-action": "0".repeat(42), "content-type": "text/plain" };
+      const post = { method: "POST", path: "/settings", body: "[]" };
+      expect((await ask(action, post)).status).toBe(403);
+      expect((await ask({ ...action, origin: "http://elsewhere.example" }, post)).status).toBe(403);
+      expect((await ask({ ...action, origin: "http://localhost", "sec-fetch-site": "cross-site" }, post)).status).toBe(
+        403,
+      );
+      const own = { host: "localhost", origin: "http://localhost", "sec-fetch-site": "same-origin" };
+      const deed = { method: "POST", path: "/walk/deeds" };
+      expect((await ask(own, { ...deed, body: "{" })).status).toBe(422);
+      expect((await ask(own, { ...deed, body: "x".repeat(200_000) })).status).toBe(413);
+    });
+
+    it("speaks no other protocol, and an address that is none is not there", async () => {
+      const upgrade = { connection: "Upgrade", upgrade: "websocket", "sec-websocket-version": "13" };
+      expect(
+        (await ask({ host: "localhost", ...upgrade, "sec-websocket-key": "dGhlIHNhbXBsZSBub25jZQ==" })).status,
+      ).toBe(200);
+      expect((await ask({ host: "localhost" }, { path: "/plants/%ff" })).status).toBe(404);
+    });
   });
 });

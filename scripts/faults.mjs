@@ -12,7 +12,7 @@ main(async () => {
   atEnd(database.stop);
   const env = { ...process.env, DATABASE_URL: database.url };
   let code = 0;
-  for (const fault of ["bursts", "bodies", "kills"]) {
+  for (const fault of ["bursts", "bodies", "frozen", "kills"]) {
     const script = ["--import", "tsx", `scripts/faults/${fault}.ts`];
     const done = await run(process.execPath, script, { cwd: root, env, show: true });
     code ||= done.code;

@@ -1,6 +1,7 @@
 import { request, type IncomingHttpHeaders } from "node:http";
 import { Key } from "selenium-webdriver";
 import type { Driver } from "selenium-webdriver/chrome";
+import pg from "pg";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { idOf } from "../demo/loadDemo";
 import { openApplication, type Application } from "./support/application";
@@ -124,6 +125,25 @@ describe("at the shelf", () => {
     expect(await theme()).not.toBe(before);
     await page.open("/today");
     expect(await theme()).not.toBe(before);
+  });
+
+  it("a page that could not be read is read when tried again", async () => {
+    const tell = async (sql: string) => {
+      const client = new pg.Client(app.databaseUrl);
+      await client.connect();
+      await client.query(sql).finally(() => client.end());
+    };
+    await tell("alter table looks rename to looks_elsewhere");
+    try {
+      await page.open("/ledger");
+      await page.sees("This page could not be read");
+      await page.press("Try again");
+      await page.sees("This page could not be read");
+    } finally {
+      await tell("alter table looks_elsewhere rename to looks");
+    }
+    await page.press("Try again");
+    await page.driver.wait(async () => (await page.heading()) === "Ledger", 10_000, "it was never read");
   });
 
   describe("at the door", () => {

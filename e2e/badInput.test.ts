@@ -66,12 +66,12 @@ const forms: readonly Form[] = [
   {
     form: "a reading",
     at: () => path("benches/places", idOf(app.databaseUrl, "select id from places where name = 'Bathroom sill'")),
-    good: { "°C": "22", When: `${daysAgo(1)}T10:00` },
+    good: { "How warm, °C": "22", When: `${daysAgo(1)}T10:00` },
     submit: "Write it down",
     bad: [
-      ["°C", "", required],
-      ["°C", "22 °C", number],
-      ["°C", "60", "It must be 45 or less."],
+      ["How warm, °C", "", required],
+      ["How warm, °C", "22 °C", number],
+      ["How warm, °C", "60", "It must be 45 or less."],
       ["When", future, inFuture],
     ],
   },

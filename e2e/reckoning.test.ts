@@ -97,6 +97,29 @@ describe("the engine in the application", () => {
     expect(text).toContain(`Kept to from today on, this plan ends it with ${chance}`);
   });
 
+  it("a worker that fails says so and is started anew when asked: nothing is reckoned for ever", async () => {
+    const { identifier } = (await (page.driver as Driver).sendAndGetDevToolsCommand(
+      "Page.addScriptToEvaluateOnNewDocument",
+      {
+        source: `
+          const Kept = Worker;
+          window.Worker = class extends Kept {
+            constructor(...all) {
+              super(...all);
+              if (!window.healthy) queueMicrotask(() => this.dispatchEvent(new ErrorEvent("error")));
+            }
+          };`,
+      },
+    )) as unknown as { identifier: string };
+    await page.open(running);
+    await page.sees("It could not be reckoned in this browser just now.");
+    expect(await page.text()).not.toContain("Reckoning …");
+    await page.driver.executeScript("window.healthy = true");
+    await page.press("Reckon again");
+    await page.sees("The same as a table");
+    await (page.driver as Driver).sendDevToolsCommand("Page.removeScriptToEvaluateOnNewDocument", { identifier });
+  });
+
   it("in the life cycles a treatment is moved with the keys, and the chance follows", async () => {
     await page.open("/almanac/life-cycle");
     await page.settled();

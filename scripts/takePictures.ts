@@ -28,7 +28,6 @@ const views: readonly (readonly [
   ["plant", `/plants/${idOf("plant", "L01")}`, laptop, "light"],
   ["look", `/plants/${idOf("plant", "R02")}/look`, laptop, "light"],
   ["case", `/cases/${idOf("case", "R01", "mealybug")}`, laptop, "light"],
-  ["case-phone-night", `/cases/${idOf("case", "R01", "mealybug")}`, phone, "dark"],
   ["plan", `/cases/${idOf("case", "L04", "softScale")}/plan`, laptop, "light"],
   ["walk-phone", "/walk", phone, "light", onWalk],
   ["walk-night", "/walk", laptop, "dark", onWalk],
@@ -45,7 +44,11 @@ const views: readonly (readonly [
   ["ledger", "/ledger", laptop, "light"],
   ["mixing", "/mixing", laptop, "light"],
   ["life-cycles", "/almanac/life-cycle", laptop, "light"],
+  ["begin-phone", "/begin", phone, "light"],
+  ["place", `/benches/places/${idOf("place", "pantry")}`, laptop, "light"],
 ];
+/** Pasted into the table of several plants. */
+const LIST = ["Monstera deliciosa", "Hoya carnosa", "Aloe vera", "Crassula ovata"].join("\n");
 
 mkdirSync(folder, { recursive: true });
 const browser = await openBrowser();
@@ -61,6 +64,13 @@ try {
     writeFileSync(path.join(folder, `${name}.png`), Buffer.from(await browser.driver.takeScreenshot(), "base64"));
     console.log(name);
   }
+  await browser.resize(phone);
+  await page.open("/plants/several");
+  await page.fill("One plant in each line", LIST);
+  await page.press("Put them into the table");
+  await page.sees("4 plants below.");
+  await browser.driver.executeScript("document.querySelector('.several-row').scrollIntoView()");
+  writeFileSync(path.join(folder, "several-phone.png"), Buffer.from(await browser.driver.takeScreenshot(), "base64"));
 } finally {
   await browser.close();
 }

@@ -26,7 +26,6 @@ export function idIn(value: string): string | null {
  * Characters that cannot be stored or that show something else than what is there: controls but for line feeds and tabs,
  * marks that turn the direction of writing, line separators, halves of characters.
  */
-
 const unshowable = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u200e\u200f\u2028-\u202e\u2066-\u2069\ufeff]/;
 const showable = (value: string) => !unshowable.test(value) && value.isWellFormed();
 

@@ -1,7 +1,7 @@
 // A process that does the jobs: reckoning takes its time, and no page waits for it.
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
-import { takePartInJobs } from "./jobs";
+import { askFor, takePartInJobs } from "./jobs";
 import { leaveQueues } from "./queue";
 
 const end = async () => {
@@ -13,4 +13,7 @@ for (const signal of ["SIGTERM", "SIGINT", "SIGHUP"] as const) process.once(sign
 process.on("disconnect", () => void end());
 
 await takePartInJobs(databaseUrl(), now);
+// Whatever has changed while nobody was there, the calendar for one, is not left for the minute to come round.
+await askFor(databaseUrl(), "derive");
+await askFor(databaseUrl(), "judge");
 process.send?.("ready");

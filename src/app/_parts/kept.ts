@@ -36,6 +36,7 @@ export async function kept<T>(name: string, read: () => Promise<T>): Promise<Kep
     store.silentSince = 0;
     return { view, asOf: null };
   } catch (error) {
+    if (!isOfTheDatabase(error)) throw error;
     store.silentSince = performance.now();
     if (!known) throw error;
     console.error(error instanceof Error ? error.message : error);
@@ -47,6 +48,11 @@ class Silence extends Error {
   constructor() {
     super("The database does not answer.");
   }
+}
+
+/** Whether something failed because of the database: a fault of our own is not hidden behind what was known before. */
+function isOfTheDatabase(error: unknown): boolean {
+  return error instanceof Silence || (error instanceof Error && error.name.startsWith("Sequelize"));
 }
 
 /** What some work comes to, or its failure, or that of a database that has not answered in time. */

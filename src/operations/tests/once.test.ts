@@ -15,7 +15,19 @@ import { recordAct } from "../recordAct";
 import { setApart } from "../setApart";
 import { takeReading } from "../takeReading";
 import { voidFact } from "../voidFact";
-import { aFind, aLook, aPlan, aPlant, aSpray, codes, freshCollection, NOW, openCaseOn, plantOn, wall } from "./builders";
+import {
+  aFind,
+  aLook,
+  aPlan,
+  aPlant,
+  aSpray,
+  codes,
+  freshCollection,
+  NOW,
+  openCaseOn,
+  plantOn,
+  wall,
+} from "./builders";
 
 let context: Context;
 let shelf: string;

@@ -1,7 +1,5 @@
-import type { Layout } from "../../population/layout";
-import type { Pest } from "../../pests/pests";
+import type { InspectionEvent, TreatmentEvent } from "../../population/events";
 import type { CaseHistory } from "../history";
-import type { Anchor } from "../anchor";
 import type { Scenario } from "../scenarios";
 
 /**
@@ -53,136 +51,240 @@ interface Animal {
   part: number;
 }
 
-export interface Played {
-  /** Share of the runs in which no look saw anything. */
-  readonly unseen: number;
-  /** Share of the runs in which nothing was left and no look saw anything. */
-  readonly goneUnseen: number;
-  /** Mean number left, with its standard error. */
-  readonly left: number;
-  readonly leftError: number;
+/** What is believed of the animals at a look, by the rules (not by the recursions): numbers by site, stage and part. */
+interface Belief {
+  /** Expected unseen animals by type, and the shape of the factor that scales them all. */
+  readonly unseen: readonly number[];
+  readonly shape: number;
+  /** Animals seen and left alive, and of which type each is likely to be. */
+  readonly seen: number;
+  readonly seenShares: readonly number[];
 }
 
-/** A population so large that it will not end by itself; no need to follow it further. */
+/** A figure of the simulation with its standard error. */
+export interface Figure {
+  readonly mean: number;
+  readonly error: number;
+}
+
+export interface Played {
+  /** How likely no look since the last find sees anything. */
+  readonly unseen: Figure;
+  /** How likely nothing is left and no look since the last find saw anything. */
+  readonly goneUnseen: Figure;
+  /** Expected number left. */
+  readonly left: Figure;
+}
+
+interface Rules {
+  readonly history: CaseHistory;
+  readonly scenario: Scenario;
+  readonly dt: number;
+  readonly dice: Dice;
+}
+
+/** A population so large that it will not end by itself; no need to follow it further when only that is asked. */
 const HOPELESS = 3000;
 
-/** Plays a case from its last find on, `runs` times. Only whole numbers of seen animals can be played. */
+/**
+ * Plays a case from its first find on. What is believed there is drawn anew in every batch, lived through animal by animal to the
+ * next look, and what that look makes of it is worked out from the animals counted: from them, and not from the recursions, the
+ * beliefs at all later finds follow. `shares` by type are those of a growing population. Only whole numbers of seen animals can
+ * be played.
+ */
 export function play(
   history: CaseHistory,
-  layout: Layout,
-  { anchor, anchorStep, afterEvent }: { anchor: Anchor; anchorStep: number; afterEvent: number },
+  shares: readonly number[],
   scenario: Scenario,
   endStep: number,
-  dt: number,
-  runs: number,
+  { dt, batches, runs }: { dt: number; batches: number; runs: number },
   dice: Dice,
 ): Played {
-  let unseen = 0;
-  let goneUnseen = 0;
-  let sum = 0;
-  let squares = 0;
-  for (let run = 0; run < runs; run++) {
-    const outcome = playOnce(history, layout, anchor, anchorStep, afterEvent, scenario, endStep, dt, dice);
-    if (!outcome.seen) unseen++;
-    if (!outcome.seen && outcome.left === 0) goneUnseen++;
-    sum += outcome.left;
-    squares += outcome.left ** 2;
-  }
-  const left = sum / runs;
-  const leftError = Math.sqrt(Math.max(0, squares / runs - left * left) / runs);
-  return { unseen: unseen / runs, goneUnseen: goneUnseen / runs, left, leftError };
-}
+  const rules = { history, scenario, dt, dice };
+  const events = [...history.events.entries()]
+    .filter(([, event]) => event.kind !== "lasting")
+    .map(([index, event]) => ({
+      event: event as InspectionEvent | TreatmentEvent,
+      step: stepOf(event.atDays, dt),
+      index,
+    }))
+    .filter(({ step }) => step <= endStep)
+    .toSorted((a, b) => a.step - b.step || a.index - b.index);
+  const isFind = ({ event }: (typeof events)[number]) => event.kind === "inspection" && event.found > 0;
+  const first = events.findIndex(isFind);
+  const last = events.findLastIndex(isFind);
 
-function playOnce(
-  history: CaseHistory,
-  layout: Layout,
-  anchor: Anchor,
-  anchorStep: number,
-  afterEvent: number,
-  scenario: Scenario,
-  endStep: number,
-  dt: number,
-  dice: Dice,
-): { seen: boolean; left: number } {
-  const { pest, events, dailyMeanC, sites } = history;
-  let animals = begin(pest, layout, anchor, dice);
-  let seen = false;
-  const stepOf = (days: number) => Math.round(days / dt);
-  // Those of one step in the order recorded, and only what came after the anchor.
-  const coming = [...events.entries()]
-    .filter(([i, e]) => e.kind !== "lasting" && (stepOf(e.atDays) > anchorStep || i > afterEvent))
-    .filter(([, e]) => stepOf(e.atDays) >= anchorStep)
-    .map(([, event]) => event);
-  for (let step = anchorStep; step <= endStep; step++) {
-    for (const event of coming) {
-      if (stepOf(event.atDays) !== step) continue;
-      if (event.kind === "treatment") {
-        animals = animals.filter((animal) => {
-          const stage = pest.stages[animal.stage]!;
-          const hit = event.reach[stage.where]?.[animal.sheltered ? 1 : 0] ?? 0;
-          const missed = Math.min(1, (1 - hit) * scenario.escape);
-          return dice.uniform() >= event.kill[animal.stage]![scenario.column] * (1 - missed);
-        });
-      } else if (event.kind === "inspection") {
-        for (const animal of animals) {
-          if (dice.uniform() < event.see[animal.stage]![animal.sheltered ? 1 : 0]) seen = true;
-        }
-      }
+  const each = Array.from({ length: batches }, () => {
+    let belief = firstBelief(rules, shares, events[first]!.event as InspectionEvent);
+    let atLast = belief;
+    let from = first;
+    for (let i = first + 1; i < events.length; i++) {
+      const { event, step } = events[i]!;
+      if (event.kind !== "inspection") continue;
+      const between = { begin: events[from]!.step, events: events.slice(from + 1, i), end: step };
+      belief = laterBelief(rules, counted(rules, belief, between, runs), event);
+      from = i;
+      if (i === last) atLast = belief;
     }
-    if (step === endStep || animals.length > HOPELESS) break;
-    const meanC = dailyMeanC[Math.min(Math.floor(step * dt + 1e-9), dailyMeanC.length - 1)]!;
-    const warmth = Math.max(0, Math.min(meanC, pest.upperC) - pest.lowerC);
-    const active = events.flatMap((e) =>
-      e.kind === "lasting" && stepOf(e.atDays) <= step && step < stepOf(e.untilDays) ? [e.effect] : [],
-    );
-    const next: Animal[] = [];
-    for (const animal of animals) {
-      const stage = pest.stages[animal.stage]!;
-      const layFactor = active.reduce((product, effect) => product * effect.layFactor, 1);
-      const laid = ((stage.femaleEggs ?? 0) * scenario.eggs * warmth * dt * layFactor) / stage.degreeDays;
-      const daughters = laid > 0 ? poisson(dice, laid) : 0;
-      for (let i = 0; i < daughters; i++) next.push({ sheltered: animal.sheltered, stage: 0, part: 0 });
-      const hazard = active.reduce((total, effect) => total + effect.dailyHazard[animal.stage]!, 0);
-      if (dice.uniform() >= Math.exp(-(stage.dailyDeath + hazard) * dt)) continue;
-      if (stage.mobile) {
-        const share = animal.sheltered ? 1 - sites.shelteredShare : sites.shelteredShare;
-        if (dice.uniform() < 1 - Math.exp(-sites.mixPerDay * share * dt)) animal.sheltered = !animal.sheltered;
-      }
-      if (dice.uniform() < (stage.substages * warmth * dt) / stage.degreeDays) {
-        animal.part++;
-        if (animal.part === stage.substages) {
-          animal.stage++;
-          animal.part = 0;
-        }
-      }
-      if (animal.stage < pest.stages.length) next.push(animal);
+    const rest = { begin: events[from]!.step, events: events.slice(from + 1), end: endStep };
+    const left = counted(rules, belief, rest, runs).reduce((sum, n) => sum + n, 0);
+    const since = { begin: events[last]!.step, events: events.slice(last + 1), end: endStep };
+    let unseen = 0;
+    let goneUnseen = 0;
+    for (let run = 0; run < runs; run++) {
+      const lived = live(rules, drawn(rules, atLast), since, HOPELESS);
+      if (lived.seen) continue;
+      unseen++;
+      if (lived.animals.length === 0) goneUnseen++;
     }
-    animals = next;
-  }
-  return { seen, left: animals.length };
-}
-
-function begin(pest: Pest, layout: Layout, anchor: Anchor, dice: Dice): Animal[] {
-  const animals: Animal[] = [];
-  const factor = gammaOfMeanOne(dice, anchor.shape);
-  const typeOf = (site: number, i: number): Animal => {
-    let stage = 0;
-    let part = i;
-    while (part >= pest.stages[stage]!.substages) part -= pest.stages[stage++]!.substages;
-    return { sheltered: site === 1, stage, part };
+    return { unseen: unseen / runs, goneUnseen: goneUnseen / runs, left };
+  });
+  return {
+    unseen: figure(each.map((one) => one.unseen)),
+    goneUnseen: figure(each.map((one) => one.goneUnseen)),
+    left: figure(each.map((one) => one.left)),
   };
-  for (let site = 0; site < 2; site++) {
-    for (let i = 0; i < layout.substages; i++) {
-      const n = poisson(dice, anchor.unseen[site * layout.stride + i]! * factor);
-      for (let k = 0; k < n; k++) animals.push(typeOf(site, i));
-    }
-  }
-  for (let k = 0; k < anchor.seen; k++) {
+}
+
+function figure(values: readonly number[]): Figure {
+  const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
+  const variance = values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (values.length - 1);
+  return { mean, error: Math.sqrt(variance / values.length) };
+}
+
+const stepOf = (days: number, dt: number) => Math.round(days / dt);
+
+/** Types in their order: open ones first, by stage and part. */
+function typesOf({ history: { pest } }: Rules): Animal[] {
+  return [false, true].flatMap((sheltered) =>
+    pest.stages.flatMap(({ substages }, stage) =>
+      Array.from({ length: substages }, (_, part) => ({ sheltered, stage, part })),
+    ),
+  );
+}
+
+const seeOf = (rules: Rules, { see }: InspectionEvent) =>
+  typesOf(rules).map(({ sheltered, stage }) => see[stage]![sheltered ? 1 : 0]);
+
+const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, x, i) => sum + x * b[i]!, 0);
+
+/** As many animals as make the find likely, in the shares of a growing population; between a 200th and all of them show. */
+function firstBelief(rules: Rules, shares: readonly number[], look: InspectionEvent): Belief {
+  const see = seeOf(rules, look);
+  const visible = dot(shares, see);
+  const total = (1 + look.found) / (1 / 200 + visible);
+  return {
+    unseen: shares.map((share, i) => total * share * (1 - see[i]!)),
+    shape: 1 + look.found,
+    seen: look.removed ? 0 : look.found,
+    seenShares: shares.map((share, i) => (share * see[i]!) / visible),
+  };
+}
+
+/** The numbers counted, scaled by what the look found of them: a Gamma of shape 2 before it, of shape 2 + found after it. */
+function laterBelief(rules: Rules, m: readonly number[], look: InspectionEvent): Belief {
+  const see = seeOf(rules, look);
+  const visible = dot(m, see);
+  const scale = (2 + look.found) / (2 + visible);
+  return {
+    unseen: m.map((n, i) => scale * n * (1 - see[i]!)),
+    shape: 2 + look.found,
+    seen: look.removed ? 0 : look.found,
+    seenShares: m.map((n, i) => (visible > 0 ? (n * see[i]!) / visible : 0)),
+  };
+}
+
+/** Animals as a belief has them. */
+function drawn(rules: Rules, { unseen, shape, seen, seenShares }: Belief): Animal[] {
+  const { dice } = rules;
+  const types = typesOf(rules);
+  const factor = gammaOfMeanOne(dice, shape);
+  const animals = types.flatMap((type, i) =>
+    Array.from({ length: poisson(dice, unseen[i]! * factor) }, () => ({ ...type })),
+  );
+  for (let k = 0; k < seen; k++) {
     let at = dice.uniform();
-    let type = 0;
-    while (type < layout.length - 1 && (at -= anchor.seenShares[type]!) >= 0) type++;
-    const site = type >= layout.stride ? 1 : 0;
-    animals.push(typeOf(site, Math.min(type - site * layout.stride, layout.substages - 1)));
+    const type = types.find((_, i) => (at -= seenShares[i]!) < 0) ?? types.at(-1)!;
+    animals.push({ ...type });
   }
   return animals;
+}
+
+interface Stretch {
+  readonly begin: number;
+  readonly events: readonly { readonly event: InspectionEvent | TreatmentEvent; readonly step: number }[];
+  readonly end: number;
+}
+
+/** Mean numbers by type at the end of a stretch, over so many lives. */
+function counted(rules: Rules, belief: Belief, stretch: Stretch, runs: number): number[] {
+  const types = typesOf(rules);
+  const indexOf = new Map(types.map((type, i) => [keyOf(type), i]));
+  const sums = types.map(() => 0);
+  for (let run = 0; run < runs; run++)
+    for (const animal of live(rules, drawn(rules, belief), stretch, Infinity).animals)
+      sums[indexOf.get(keyOf(animal))!]!++;
+  return sums.map((sum) => sum / runs);
+}
+
+const keyOf = ({ sheltered, stage, part }: Animal) => `${sheltered} ${stage} ${part}`;
+
+/** Lives through a stretch; more than `most` animals are not followed further. */
+function live(rules: Rules, begun: Animal[], { begin, events, end }: Stretch, most: number) {
+  const { scenario, dice } = rules;
+  let animals = begun;
+  let seen = false;
+  for (let step = begin; ; step++) {
+    for (const { event } of events.filter((one) => one.step === step)) {
+      if (event.kind === "treatment") {
+        animals = animals.filter(
+          (animal) => dice.uniform() >= event.kill[animal.stage]![scenario.column] * hitChance(rules, event, animal),
+        );
+      } else {
+        for (const animal of animals)
+          if (dice.uniform() < event.see[animal.stage]![animal.sheltered ? 1 : 0]) seen = true;
+      }
+    }
+    if (step >= end || animals.length > most) return { animals, seen };
+    animals = stepOn(rules, animals, step);
+  }
+}
+
+function hitChance({ history: { pest }, scenario }: Rules, { reach, touch }: TreatmentEvent, animal: Animal): number {
+  const site = animal.sheltered ? 1 : 0;
+  const hit = touch ? touch[animal.stage]![site] : (reach[pest.stages[animal.stage]!.where]?.[site] ?? 0);
+  return 1 - Math.min(1, (1 - hit) * scenario.escape);
+}
+
+/** One step of all animals: lay, die, change sides, grow. */
+function stepOn({ history, scenario, dt, dice }: Rules, animals: readonly Animal[], step: number): Animal[] {
+  const { pest, events, dailyMeanC, sites } = history;
+  const meanC = dailyMeanC[Math.min(Math.floor(step * dt + 1e-9), dailyMeanC.length - 1)]!;
+  const warmth = Math.max(0, Math.min(meanC, pest.upperC) - pest.lowerC);
+  const active = events.flatMap((e) =>
+    e.kind === "lasting" && stepOf(e.atDays, dt) <= step && step < stepOf(e.untilDays, dt) ? [e.effect] : [],
+  );
+  const layFactor = active.reduce((product, effect) => product * effect.layFactor, 1);
+  const next: Animal[] = [];
+  for (const animal of animals) {
+    const stage = pest.stages[animal.stage]!;
+    const laid = ((stage.femaleEggs ?? 0) * scenario.eggs * warmth * dt * layFactor) / stage.degreeDays;
+    const daughters = laid > 0 ? poisson(dice, laid) : 0;
+    for (let i = 0; i < daughters; i++) next.push({ sheltered: animal.sheltered, stage: 0, part: 0 });
+    const hazard = active.reduce((total, effect) => total + effect.dailyHazard[animal.stage]!, 0);
+    if (dice.uniform() >= Math.exp(-(stage.dailyDeath + hazard) * dt)) continue;
+    if (stage.mobile) {
+      const share = animal.sheltered ? 1 - sites.shelteredShare : sites.shelteredShare;
+      if (dice.uniform() < 1 - Math.exp(-sites.mixPerDay * share * dt)) animal.sheltered = !animal.sheltered;
+    }
+    if (dice.uniform() < (stage.substages * warmth * dt) / stage.degreeDays) {
+      animal.part++;
+      if (animal.part === stage.substages) {
+        animal.stage++;
+        animal.part = 0;
+      }
+    }
+    if (animal.stage < pest.stages.length) next.push(animal);
+  }
+  return next;
 }

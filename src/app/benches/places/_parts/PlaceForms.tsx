@@ -85,7 +85,7 @@ export function ReadingForm({ placeId, now }: { placeId: string; now: string }) 
   });
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="celsius" label="°C" inputMode="decimal" hint={PACE} />
+      <TextField form={form} name="celsius" label="How warm, °C" inputMode="decimal" hint={PACE} />
       <ChoiceField
         form={form}
         name="source"

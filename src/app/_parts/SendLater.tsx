@@ -1,10 +1,11 @@
 "use client";
 
-import { usePathname } from "next/navigation";
+import { usePathname, useRouter } from "next/navigation";
 import { useEffect } from "react";
 import { useCollectionIfAny } from "@/ui/shell/Collection";
 import { NotSentYet } from "./NotSentYet";
 import { outbox } from "./outbox";
+import { useOutbox } from "./useOutbox";
 
 /** A walk covers the page, and says it itself. */
 const covered = /^\/walk\/[^/]+$/;
@@ -12,9 +13,16 @@ const covered = /^\/walk\/[^/]+$/;
 /** On every page: what a walk has left behind in this browser goes out, and what could not is told. */
 export function SendLater() {
   const shown = useCollectionIfAny();
-  const path = usePathname();
+  const inWalk = covered.test(usePathname());
+  const { sent, held } = useOutbox();
+  const arrived = held.some((one) => one.state === "waiting") ? 0 : sent.length;
+  const router = useRouter();
   useEffect(() => {
     if (shown) outbox.at(shown);
   }, [shown]);
-  return covered.test(path) ? null : <NotSentYet />;
+  useEffect(() => {
+    // The page was read before what went out meanwhile had arrived. A walk counts that in by itself.
+    if (arrived > 0 && !inWalk) router.refresh();
+  }, [arrived, inWalk, router]);
+  return inWalk ? null : <NotSentYet />;
 }

@@ -6,12 +6,12 @@ import { compareFor } from "../../src/core/case/ask";
 import { TRIAL_DAY, trialFile } from "../../src/core/case/trial";
 import { drawCase } from "../../src/core/case/draw";
 import { caseFile, type CaseFileInput } from "../../src/core/format/schema";
-import { nobody } from "../../src/core/clearance/reckon";
 import { addDays, type Day } from "../../src/core/climate/days";
 import { pests } from "../../src/core/pests/pests";
 import { spotsOf } from "../../src/core/plants/growthForms";
-import { layoutOf } from "../../src/core/population/layout";
-import { backward, passages } from "../../src/core/population/passage";
+import { layoutOf, nobody } from "../../src/core/population/layout";
+import { backward, wayOf } from "../../src/core/population/passage";
+import { plainly } from "./plain";
 
 const RUNS = 20;
 
@@ -67,14 +67,19 @@ function longCase(asOfDay: number): CaseFileInput {
 
 const layout = layoutOf(pests.mealybug);
 console.log(
-  `Engine; ${cpus().length} cores (${cpus()[0]?.model.trim()}); mealybug: ${2 * layout.substages} types, 400 steps in 100 days.`,
+  `Engine; ${cpus().length} cores (${cpus()[0]?.model.trim()}); mealybug: ${layout.types} types, 400 steps in 100 days.`,
 );
 
-const surroundings = { layout, sites: { shelteredShare: 0.4, mixPerDay: 0.2 }, dailyMeanC: [22], dt: 0.25 };
-const way = passages(surroundings, [], 0, 400);
+const surroundings = {
+  layout,
+  sites: { shelteredShare: 0.4, deepShare: 0.2, mixPerDay: 0.2 },
+  dailyMeanC: [22],
+  dt: 0.25,
+};
+const way = wayOf(surroundings, [], 0, 400);
 report(
   "one backward pass over 100 days",
-  median(() => backward(way, 1, nobody(layout.length, layout), 0, 400)),
+  median(() => backward(way, 1, nobody(layout), 0, 400)),
   "ms",
   1,
 );
@@ -86,6 +91,19 @@ report(
   "ms",
   60,
 );
+
+// The same case without its second find, by the engine and by the plain version.
+const once = caseFile.parse({ ...longCase(120), events: longCase(120).events.filter((_, i) => i !== 13) });
+const assessed = assessFile(once);
+if (!assessed.ok) throw new Error(assessed.problems[0]!.message);
+const { expanded, reckoning } = assessed;
+const plain = () => plainly(expanded.history, reckoning.growth.shares, expanded.asOfDays, reckoning.timeline.dt);
+const off = Math.abs(plain()[0] - assessed.assessment.pClear);
+if (!(off < 1e-9)) throw new Error(`the plain version says otherwise, by ${off}`);
+const scalar = median(plain);
+const ours = median(() => assessFile(once));
+console.log(`the same found once: ${ours.toFixed(2)} ms, by the plain version ${scalar.toFixed(2)} ms`);
+report("against the plain version", ours / scalar, "×", 3);
 
 const early = caseFile.parse(longCase(10));
 const question = {
@@ -117,4 +135,4 @@ global.gc?.();
 const inUse = () => process.memoryUsage().heapUsed + process.memoryUsage().arrayBuffers;
 const before = inUse();
 assessFile(whole);
-report("memory of an assessment", (inUse() - before) / 1_048_576, "MB", 5);
+report("memory of an assessment", (inUse() - before) / 1_048_576, "MB", 6);

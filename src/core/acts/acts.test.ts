@@ -88,8 +88,8 @@ describe("what acts do", () => {
   it("a contact act is its remedy and technique on the spots named", () => {
     const done = treatment({ ...examples.contact, spots: ["underside"] }, on("spiderMite"));
     const [open] = shareOn("trailingVine", "spiderMite", ["underside"]);
-    expect(done.reach.foliage![0]).toBeCloseTo(0.95 * open, 12);
-    expect(done.reach.foliage![1]).toBe(0);
+    expect(done.reach.foliage).toEqual([0.95, 0.55, 0.1]);
+    expect(done.cover!.foliage).toEqual([open, 0, 0]);
     expect(cautionsOfAct(examples.contact)).toEqual(remedyOf("soap").cautions);
   });
 
@@ -97,7 +97,7 @@ describe("what acts do", () => {
     const { kill, reach } = treatment(examples.drench, on("fungusGnat"));
     expect(kill[stage("fungusGnat", "larva")]!.likely).toBe(0.8);
     expect(kill.filter(({ likely }) => likely > 0)).toHaveLength(1);
-    expect(reach).toEqual({ soil: [0.9, 0.9] });
+    expect(reach).toEqual({ soil: [0.9, 0.9, 0.5] });
     expect(treatment(examples.drench, on("rootMealybug")).kill.every(({ likely }) => likely === 0)).toBe(true);
   });
 
@@ -123,7 +123,7 @@ describe("what acts do", () => {
     const adult = stage("spiderMite", "adult");
     expect(with_("eye")[adult]![0]).toBeCloseTo(0.1 * 0.98, 12);
     expect(with_("loupe")[adult]![0]).toBeCloseTo(0.7 * 0.98, 12);
-    expect(with_("loupe")[stage("spiderMite", "egg")]).toEqual([0, 0]);
+    expect(with_("loupe")[stage("spiderMite", "egg")]).toEqual([0, 0, 0]);
   });
 
   it("what is cut off takes its share of the animals on and in the leaves, none of those in the mix", () => {
@@ -134,10 +134,61 @@ describe("what acts do", () => {
 
   it("unpotted and washed, .9 of root mealybugs go, and of mealybugs those below and at the neck", () => {
     const unpot = { ...examples.mechanical, way: "unpot" } as Act;
-    expect(treatment(unpot, on("rootMealybug")).reach.soil).toEqual([0.9, 0.9]);
-    const { reach } = treatment(unpot, on("mealybug"));
-    // Weights of the sheltered spots of a trailing vine: axil .20, newest leaf .08, neck .08, roots .04, pot .05.
-    expect(reach.foliage![1]).toBeCloseTo((0.6 * 0.08 + 0.9 * 0.09) / 0.45, 12);
+    expect(treatment(unpot, on("rootMealybug")).reach.soil).toEqual([0.9, 0.9, 0.9]);
+    const { reach, cover } = treatment(unpot, on("mealybug"));
+    // Weights of the sheltered spots of a trailing vine, what sits deep taken off: axil .18, newest leaf .064, neck .064,
+    // roots .02, pot .035.
+    expect(reach.foliage![1] * cover!.foliage![1]).toBeCloseTo((0.6 * 0.064 + 0.9 * 0.055) / 0.363, 12);
+    // Whoever misses twice as much where the hand went has still not been where it did not go.
+    expect(cover!.foliage![1]).toBeCloseTo((0.064 + 0.055) / 0.363, 12);
+  });
+
+  it("a dab guided by the eye hits what shows; without a tool on record it is as good as its spots", () => {
+    const dab: Act = { ...examples.contact, mix: "alcoholFull", technique: "dab", spots: ["axil"] };
+    expect(treatment(dab, on("mealybug")).reach.foliage).toEqual([0.95, 0.6, 0]);
+    const { touch, cover } = treatment({ ...dab, tool: "lamp" }, on("mealybug"));
+    const adult = touch![stage("mealybug", "adult")]!;
+    [0.75, 0.4, 0.03].forEach((seen, site) => expect(adult[site]).toBeCloseTo(seen * 0.98, 12));
+    expect(cover!.foliage).toEqual(shareOn("trailingVine", "mealybug", ["axil"]));
+  });
+
+  it("a mix half as strong kills as its potency says; two drops of neem in a bottle nearly nothing", () => {
+    const adult = stage("mealybug", "adult");
+    const dies = (done: object) =>
+      treatment({ ...examples.contact, ...done } as Act, on("mealybug")).kill[adult]!.likely;
+    expect(dies({ mix: "alcoholFull" })).toBeCloseTo(0.9, 12);
+    expect(dies({ mix: "alcoholHalf" })).toBeCloseTo(1 - 0.1 ** 0.55, 12);
+    expect(dies({ mix: "alcoholFull", strength: 0.26 })).toBeLessThan(dies({ mix: "alcoholHalf" }));
+    // A tenth of a millilitre in half a litre.
+    const drops = eventsOfAct({ ...examples.contact, mix: "neemUsual", strength: 0.2 }, on("mealybug"), 0);
+    expect((drops[0] as TreatmentEvent).kill[adult]!.likely).toBeLessThan(0.03);
+    const { effect } = drops[1] as LastingEvent;
+    expect(effect.layFactor).toBeGreaterThan(0.97);
+  });
+
+  it("neem goes on for eight days: .06 of the young a day, and half the laying", () => {
+    const [, after] = eventsOfAct({ ...examples.contact, mix: "neemUsual" }, on("mealybug"), 3);
+    const { atDays, untilDays, effect } = after as LastingEvent;
+    expect([atDays, untilDays, effect.layFactor]).toEqual([3, 11, 0.5]);
+    expect(effect.dailyHazard).toEqual([0, 0.06, 0.06, 0, 0]);
+  });
+
+  it("of thrips pupae a quarter stay in folds of the leaves, where a spray reaches them", () => {
+    const { kill, reach, cover } = treatment(examples.contact, on("thrips"));
+    expect(kill[stage("thrips", "egg")]!.likely).toBe(0);
+    expect(kill[stage("thrips", "pupa")]!.likely).toBeGreaterThan(0.5);
+    expect(reach.soil).toEqual(reach.foliage);
+    cover!.soil!.forEach((share, site) => expect(share).toBeCloseTo(0.25 * cover!.foliage![site]!, 12));
+  });
+
+  it("shells of armoured scale keep alcohol and soap off, oil smothers them, a cloth rubs them off", () => {
+    const dies = (mix: string, technique = "spray") =>
+      treatment({ ...examples.contact, mix, technique } as Act, on("armouredScale")).kill.map(({ likely }) => likely);
+    const [egg, crawler, ...shelled] = dies("alcoholFull");
+    expect([egg, ...shelled]).toEqual([0.3, 0.3, 0.3, 0.3]);
+    expect(crawler).toBe(0.95);
+    expect(dies("oil2").filter((chance) => chance === 0.8)).toHaveLength(4);
+    expect(dies("alcoholFull", "wipe").slice(2)).toEqual([0.9, 0.9, 0.9]);
   });
 
   it("a systemic kills .9 of the feeding mealybugs it reaches over a week, after twelve days; eggs and mites not", () => {

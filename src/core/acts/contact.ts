@@ -1,14 +1,16 @@
 import { z } from "zod";
-import { decimal } from "../fields";
+import { decimal, orNothing } from "../fields";
+import { toolIds, type ToolId } from "../inspection/tools";
 import { mixes, mixIds } from "../mixing/mixes";
-
-import type { Pest, PestId } from "../pests/pests";
+import { potencyAt, potencyOf } from "../mixing/potency";
+import { phaseOf, type LifeStage, type Pest, type PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import { shareOn } from "../plants/spotWeights";
 import { spotIds, type SpotId } from "../plants/spots";
 import type { LastingEvent, TreatmentEvent } from "../population/events";
+import type { PerSite } from "../population/sites";
 import {
-  killOf,
+  killWith,
   remedyOf,
   techniqueIds,
   techniques,
@@ -18,56 +20,101 @@ import {
 } from "../remedies/remedies";
 import { minutesFor } from "./effort";
 import { actKind } from "./kind";
+import { touched } from "./touch";
 
 /** What was put on, how and where. */
 export interface Application {
   readonly remedy: RemedyId;
   readonly technique: TechniqueId;
-  /** The spots that were reached, on a plant of a form; the whole plant where left out. */
+  /** How strong the finished mix is against what the kill table holds for (see mixing/potency); 1 where left out. */
+  readonly potency?: number;
+  /** What the other hand searched with, where each animal is dabbed by itself; without it the whole spot was dabbed. */
+  readonly tool?: ToolId;
+  /** The spots where the hand went, on a plant of a form; the whole plant where left out. */
   readonly on?: { readonly form: GrowthFormId; readonly weights: PestId; readonly spots: readonly SpotId[] };
 }
 
 const NONE: KillRange = { low: 0, likely: 0, high: 0 };
+/** Of the thrips pupae so many stay in folds of the leaves, where a spray on them comes; the others lie in the mix (HOUSE). */
+const PUPAE_ON_LEAVES = 0.25;
 
 /**
  * An application as the model takes it: a treatment, and what goes on after it has dried.
- * A stage that lives where the remedy does not act dies of it with probability 0: a spray on the leaves kills neither eggs
- * inside them nor pupae in the mix. The technique's reach counts for the spots named, by the animals that sit there.
- * @example applicationEvents(pests.thrips, { remedy: "soap", technique: "spray" }, 0)[0] // eggs and pupae: 0
+ * A stage that lives where the remedy does not act dies of it with probability 0: a spray on the leaves does not kill eggs
+ * inside them. The technique's reach counts where the hand went, which is some share of the animals of each site.
+ * @example applicationEvents(pests.thrips, { remedy: "soap", technique: "spray" }, 0)[0] // eggs: 0
  */
 export function applicationEvents(
   pest: Pest,
-  { remedy: remedyId, technique, on }: Application,
+  { remedy: remedyId, technique, potency = 1, tool, on }: Application,
   atDays: number,
 ): readonly [TreatmentEvent, ...LastingEvent[]] {
   const remedy = remedyOf(remedyId);
+  const folded = pest.id === "thrips" && remedy.actsIn.includes("foliage");
+  const meets = (stage: LifeStage) => remedy.actsIn.includes(stage.where) || (folded && stage.id === "pupa");
   const kill = pest.stages.map((stage) =>
-    remedy.actsIn.includes(stage.where) ? killOf(remedyId, pest.id, stage) : NONE,
+    meets(stage) ? killWith(remedyId, technique, pest.id, stage, potency) : NONE,
   );
-  const [open, sheltered] = on ? shareOn(on.form, on.weights, on.spots) : [1, 1];
-  const hit = techniques[technique];
-  const treated = [hit.open * open, hit.sheltered * sheltered] as const;
-  const reach = Object.fromEntries(remedy.actsIn.map((habitat) => [habitat, treated]));
-  const treatment: TreatmentEvent = { kind: "treatment", atDays, kill, reach };
-  if (!remedy.afterwards) return [treatment];
-  const { days, layFactor } = remedy.afterwards;
-  const effect = { dailyHazard: pest.stages.map(() => 0), layFactor };
-  return [treatment, { kind: "lasting", atDays, untilDays: atDays + days, effect }];
+  const { reach } = techniques[technique];
+  const there: PerSite = on ? shareOn(on.form, on.weights, on.spots) : [1, 1, 1];
+  const soil = there.map((share) => share * PUPAE_ON_LEAVES) as unknown as PerSite;
+  const where = remedy.actsIn.map((habitat) => [habitat, reach] as const);
+  const treatment: TreatmentEvent = {
+    kind: "treatment",
+    atDays,
+    kill,
+    reach: { ...Object.fromEntries(where), ...(folded && { soil: reach }) },
+    cover: { ...Object.fromEntries(where.map(([habitat]) => [habitat, there])), ...(folded && { soil }) },
+  };
+  // Whoever dabs one animal after the other hits those that show.
+  const dabbed =
+    technique === "dab" && tool && on
+      ? { ...treatment, reach: {}, touch: touched(pest, on.weights, on.form, tool), cover: { ...treatment.cover } }
+      : treatment;
+  if (!remedy.afterwards) return [dabbed];
+  const { days, youngHazard, layFactor } = remedy.afterwards;
+  // Too weak a mix goes on as little as it kills.
+  const share = Math.min(1, potency);
+  const dailyHazard = pest.stages.map((stage) =>
+    phaseOf(stage) === "young" && meets(stage) ? youngHazard * share : 0,
+  );
+  const effect = { dailyHazard, layFactor: 1 - share * (1 - layFactor), renews: remedyId };
+  return [dabbed, { kind: "lasting", atDays, untilDays: atDays + days, effect }];
+}
+
+const shape = z.object({
+  kind: z.literal("contact"),
+  mix: z.enum(mixIds),
+  technique: z.enum(techniqueIds),
+  volumeMl: decimal(0.1, 20_000),
+  spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
+  /** What the other hand searched with, for a dab; null where it is not known or nothing was searched. */
+  tool: orNothing(z.enum(toolIds)).optional(),
+  /** How strong the finished mix was where it was not made by the recipe, as mixing/potency measures it; null where it was. */
+  strength: orNothing(decimal(0.0001, 1000)).optional(),
+});
+
+type Contact = z.output<typeof shape>;
+
+/** What was put on and how strong, from an act. */
+export function applicationOf({
+  mix,
+  technique,
+  tool,
+  strength,
+}: Pick<Contact, "mix" | "technique" | "tool" | "strength">): Application {
+  const { remedy } = mixes[mix];
+  const potency = typeof strength === "number" ? potencyAt(remedy, strength) : potencyOf(mix);
+  return { remedy, technique, potency, ...(tool && { tool }) };
 }
 
 /** A mix put on the plant that acts where it touches: dabbed, wiped, sprayed or dunked. */
 export const contact = actKind({
   kind: "contact",
-  shape: z.object({
-    kind: z.literal("contact"),
-    mix: z.enum(mixIds),
-    technique: z.enum(techniqueIds),
-    volumeMl: decimal(0.1, 20_000),
-    spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
-  }),
+  shape,
   doneTo: ["plant"],
-  events: ({ mix, technique, spots }, { pest, weights, form }, atDays) =>
-    applicationEvents(pest, { remedy: mixes[mix].remedy, technique, on: { form, weights, spots } }, atDays),
+  events: (act, { pest, weights, form }, atDays) =>
+    applicationEvents(pest, { ...applicationOf(act), on: { form, weights, spots: act.spots } }, atDays),
   cautions: ({ mix }) => remedyOf(mixes[mix].remedy).cautions,
   costs: ({ technique, volumeMl }, potCm) => ({ minutes: minutesFor(technique, potCm), volumeMl }),
 });

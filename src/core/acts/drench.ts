@@ -21,7 +21,7 @@ export const drench = actKind({
       kind: "treatment",
       atDays,
       kill: pest.stages.map((stage) => soilKillOf(remedy, pest.id, stage.id)),
-      reach: { soil: [DRENCH_REACH, DRENCH_REACH] },
+      reach: { soil: DRENCH_REACH },
     },
   ],
   cautions: ({ remedy }) => (soilRemedies[remedy] as SoilRemedy).cautions,

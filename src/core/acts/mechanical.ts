@@ -1,24 +1,22 @@
 import { z } from "zod";
 import { assertNever } from "../assertNever";
 import { decimal, orNothing } from "../fields";
-import { seeChances } from "../inspection/see";
 import { toolIds } from "../inspection/tools";
 import { shareOn } from "../plants/spotWeights";
 import { spotIds } from "../plants/spots";
-import type { PerSite } from "../population/layout";
+import type { PerSite } from "../population/sites";
 import type { CautionId, KillRange } from "../remedies/remedies";
 import { techniques } from "../remedies/remedies";
 import { actKind, type ActEvent, type Target } from "./kind";
+import { touched } from "./touch";
 
 export const mechanicalWays = ["squash", "pickOff", "wipe", "shower", "prune", "unpot"] as const;
 export type MechanicalWay = (typeof mechanicalWays)[number];
 
-/** Of the animals seen, so many are hit (HOUSE). */
-const HIT_OF_SEEN = 0.98;
 /** A cloth rubs off so many of the animals it touches (HOUSE). */
 const RUBBED_OFF = 0.9;
-/** A shower dislodges so many of those that move, on open and on sheltered spots (HOUSE). */
-const SHOWERED: PerSite = [0.6, 0.2];
+/** A shower dislodges so many of those that move, on open, on sheltered and on deep places (HOUSE). */
+const SHOWERED: PerSite = [0.6, 0.2, 0.05];
 /** Unpotted and washed: what goes with the old mix, and what goes of the neck (HOUSE). */
 const WASHED_ROOTS = 0.9;
 const WASHED_NECK = 0.6;
@@ -75,37 +73,47 @@ export const mechanical = actKind({
 
 function eventsOf({ way, tool, percent, spots }: Mechanical, target: Target, atDays: number): readonly ActEvent[] {
   const { pest, weights, form } = target;
-  const [open, sheltered] = shareOn(form, weights, spots);
+  const cover = { foliage: shareOn(form, weights, spots) };
   const kill = pest.stages.map(() => always(1));
   switch (way) {
     case "squash":
-    case "pickOff": {
-      const seen = seeChances(pest, weights, form, { tool: tool ?? "eye", spots });
-      const touch = seen.map(([o, s]) => [o * HIT_OF_SEEN, s * HIT_OF_SEEN] as const);
-      return [{ kind: "treatment", atDays, kill, reach: {}, touch }];
-    }
+    case "pickOff":
+      return [
+        { kind: "treatment", atDays, kill, reach: {}, touch: touched(pest, weights, form, tool ?? "eye"), cover },
+      ];
     case "wipe": {
-      const { open: reachedOpen, sheltered: reachedSheltered } = techniques.wipe;
-      const reach = { foliage: [reachedOpen * open, reachedSheltered * sheltered] as const };
-      return [{ kind: "treatment", atDays, kill: pest.stages.map(() => always(RUBBED_OFF)), reach }];
+      const rubbed = pest.stages.map(() => always(RUBBED_OFF));
+      return [{ kind: "treatment", atDays, kill: rubbed, reach: { foliage: techniques.wipe.reach }, cover }];
     }
     case "shower": {
       const moving = pest.stages.map((stage) => always(stage.mobile ? 1 : 0));
-      const reach = { foliage: [SHOWERED[0] * open, SHOWERED[1] * sheltered] as const };
-      return [{ kind: "treatment", atDays, kill: moving, reach }];
+      return [{ kind: "treatment", atDays, kill: moving, reach: { foliage: SHOWERED }, cover }];
     }
     case "prune": {
       const cut = pest.stages.map((stage) =>
         always(stage.where === "foliage" || stage.where === "tissue" ? (percent ?? 0) / 100 : 0),
       );
-      const all = [1, 1] as const;
+      const all = [1, 1, 1] as const;
       return [{ kind: "treatment", atDays, kill: cut, reach: { foliage: all, tissue: all } }];
     }
     case "unpot": {
-      const [inMix, below] = shareOn(form, weights, ["mixTop", "roots", "pot"]);
-      const [, neck] = shareOn(form, weights, ["neck"]);
-      const foliage = [WASHED_ROOTS * inMix, WASHED_ROOTS * below + WASHED_NECK * neck] as const;
-      return [{ kind: "treatment", atDays, kill, reach: { foliage, soil: [WASHED_ROOTS, WASHED_ROOTS] } }];
+      const below = shareOn(form, weights, ["mixTop", "roots", "pot"]);
+      const neck = shareOn(form, weights, ["neck"]);
+      const washed = below.map((share, site) => share + neck[site]!);
+      // What is washed well and what less well, as one reach of the places that were washed at all.
+      const reach = below.map((share, site) =>
+        washed[site]! > 0 ? (WASHED_ROOTS * share + WASHED_NECK * neck[site]!) / washed[site]! : 0,
+      );
+      const soil = [WASHED_ROOTS, WASHED_ROOTS, WASHED_ROOTS] as const;
+      return [
+        {
+          kind: "treatment",
+          atDays,
+          kill,
+          reach: { foliage: reach as unknown as PerSite, soil },
+          cover: { foliage: washed.map((share) => Math.min(1, share)) as unknown as PerSite },
+        },
+      ];
     }
     default:
       return assertNever(way);

@@ -1,4 +1,4 @@
-import { UnseeableFind } from "../clearance/anchor";
+import { CaseProblem } from "../clearance/caseProblem";
 import { expectedByStage, reckon, type Reckoning } from "../clearance/reckon";
 import { byReach } from "../clearance/scenarios";
 import { expand, type ExpandedCase } from "../format/expand";
@@ -38,10 +38,8 @@ export function assessFile(file: CaseFile): Assessed {
     const reckoning = reckon(expanded.history, expanded.asOfDays, expanded.scenarios);
     return { ok: true, assessment: assessmentOf(reckoning), reckoning, expanded };
   } catch (error) {
-    if (!(error instanceof UnseeableFind)) throw error;
-    // The file may have more events than the history has lost or gained on the way: count back to the file's own.
-    const path = `events[${fileIndex(file, expanded, error.event)}].found`;
-    return { ok: false, problems: [{ path, message: "nothing could have been seen that way, yet something was" }] };
+    if (!(error instanceof CaseProblem)) throw error;
+    return { ok: false, problems: [{ path: pathOf(file, expanded, error.event), message: error.message }] };
   }
 }
 
@@ -59,9 +57,10 @@ function assessmentOf(reckoning: Reckoning): Assessment {
   };
 }
 
-/** A remedy by name may become several events of the history: finds the file's event from the history's. */
-function fileIndex(file: CaseFile, { history }: ExpandedCase, event: number): number {
+/** A remedy by name may become several events of the history: finds the file's event, an inspection, from the history's. */
+function pathOf(file: CaseFile, { history }: ExpandedCase, event: number | null): string {
+  if (event === null) return "timeStepDays";
   const inspections = history.events.slice(0, event + 1).filter((e) => e.kind === "inspection").length;
   let seen = 0;
-  return file.events.findIndex((e) => e.type === "inspection" && ++seen === inspections);
+  return `events[${file.events.findIndex((e) => e.type === "inspection" && ++seen === inspections)}].found`;
 }

@@ -1,4 +1,5 @@
 import { eventsOfAct } from "../acts/acts";
+import { applicationOf } from "../acts/contact";
 import type { ActEvent } from "../acts/kind";
 import { addDays, type Day } from "../climate/days";
 import type { Plant } from "../facts/descriptions";
@@ -6,10 +7,10 @@ import { byMoment, standing, type ActDone, type Look } from "../facts/facts";
 import { remedyNames, type CaseFileInput } from "../format/schema";
 import { ONE_SIDE, seeChances, type Search } from "../inspection/see";
 import { animalsIn } from "../inspection/severity";
-import { mixes } from "../mixing/mixes";
 import { pestOf, type PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import { isBeside } from "./beside";
+import type { TreatmentEvent } from "../population/events";
 import type { Case } from "./cases";
 import type { WarmthBetween } from "./warmth";
 
@@ -75,7 +76,9 @@ function inspectionOf(look: Look, at: string, pest: PestId, { growthForm }: Case
   const there = spotsOf(growthForm);
   const spots = look.spots.filter((spot) => there.includes(spot));
   const search = { tool: look.tool, spots };
-  const visible = seeChances(pestOf(pest), pest, growthForm, search).some(([open, sheltered]) => open + sheltered > 0);
+  const visible = seeChances(pestOf(pest), pest, growthForm, search).some((chances) =>
+    chances.some((chance) => chance > 0),
+  );
   const blind = find !== undefined && !visible;
   // Of a plant that was not turned, half of what was looked at was seen.
   const halfSeen = !look.turned && !blind && spots.length > 0;
@@ -99,7 +102,10 @@ function oneSided(
   const chances = seeChances(pestOf(pest), pest, form, search);
   return {
     see: Object.fromEntries(
-      pestOf(pest).stages.map(({ id }, i) => [id, [chances[i]![0] * ONE_SIDE, chances[i]![1] * ONE_SIDE]]),
+      pestOf(pest).stages.map(({ id }, i) => {
+        const [open, sheltered, deep] = chances[i]!;
+        return [id, [open * ONE_SIDE, sheltered * ONE_SIDE, deep * ONE_SIDE]];
+      }),
     ),
   };
 }
@@ -115,10 +121,9 @@ function eventsOf(
   const there = spotsOf(growthForm);
   if (act.kind === "contact" && at >= openedAt) {
     const spots = act.spots.filter((spot) => there.includes(spot));
-    const remedy = remedyNames[mixes[act.mix].remedy];
-    return [
-      { type: "treatment", at: moment(at), remedy, technique: act.technique, ...(spots.length > 0 && { spots }) },
-    ];
+    const { remedy, technique, potency, tool } = applicationOf(act);
+    const how = { ...(potency !== 1 && { potency }), ...(tool && { with: tool }), ...(spots.length > 0 && { spots }) };
+    return [{ type: "treatment", at: moment(at), remedy: remedyNames[remedy], technique, ...how }];
   }
   const target = { pest: pestOf(pest), weights: pest, form: growthForm };
   return eventsOfAct(act, target, 0).flatMap((event) => inNumbers(event, at, moment, pest, openedAt));
@@ -140,8 +145,11 @@ function inNumbers(event: ActEvent, at: Date, moment: (at: Date) => string, pest
     ];
   }
   if (at < openedAt || event.kill.every(({ high }) => high === 0)) return [];
-  const how = event.touch
-    ? { touch: byStage(event.touch.map(([open, sheltered]): [number, number] => [open, sheltered])) }
-    : { reach: Object.fromEntries(Object.entries(event.reach).map(([where, share]) => [where, [...share]])) };
+  const byPlace = (sites: TreatmentEvent["reach"]) =>
+    Object.fromEntries(Object.entries(sites).map(([where, share]) => [where, [...share]]));
+  const how = {
+    ...(event.touch ? { touch: byStage(event.touch.map((sites) => [...sites])) } : { reach: byPlace(event.reach) }),
+    ...(event.cover && { cover: byPlace(event.cover) }),
+  };
   return [{ type: "treatment", at: moment(at), kill: byStage(event.kill), ...how } as FileEvent];
 }

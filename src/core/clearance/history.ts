@@ -1,6 +1,6 @@
 import type { Pest } from "../pests/pests";
 import type { PopulationEvent } from "../population/events";
-import type { Sites } from "../population/step";
+import type { Sites } from "../population/sites";
 
 /** One pest on one plant with everything done and seen, in numbers. */
 export interface CaseHistory {

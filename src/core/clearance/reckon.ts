@@ -1,8 +1,10 @@
 import { exp, ln } from "../numerics/exponential";
-import { byStage } from "../population/layout";
-import { backward, forward, passages, type Passage } from "../population/passage";
+import { byStage, dot, nobody, type Layout } from "../population/layout";
+import { Rates, wayOf, type Way } from "../population/passage";
+import { stepBackward, stepForward } from "../population/step";
 import { stableGrowth, type StableGrowth } from "../population/stable";
-import { COUNT_SHAPE, dot, expectedAt, firstAnchor, laterAnchor, logProbability, type Anchor } from "./anchor";
+import { COUNT_SHAPE, expectedAt, firstAnchor, laterAnchor, logProbability, type Anchor } from "./anchor";
+import { CaseProblem } from "./caseProblem";
 import type { CaseHistory } from "./history";
 import type { Scenario } from "./scenarios";
 import { diesIn, stepAt, timelineOf, type PlacedEvent, type PlacedInspection, type Timeline } from "./timeline";
@@ -13,7 +15,8 @@ export class NothingFound extends RangeError {}
 /** What one scenario believes at the last find, and how well it explains what was seen. */
 interface Believed {
   readonly scenario: Scenario;
-  readonly anchor: Anchor;
+  /** Null where what was seen cannot be in this scenario; it then weighs nothing. */
+  readonly anchor: Anchor | null;
   /** Log of prior · likelihoods of the later finds · probability that no look since saw anything. */
   readonly logWeight: number;
   /** Log of the probability that no look since the last find saw anything. */
@@ -24,7 +27,10 @@ interface Believed {
 export interface Reckoning {
   readonly timeline: Timeline;
   readonly asOfStep: number;
-  readonly way: readonly Passage[];
+  /** From the first find to the moment asked about. */
+  readonly way: Way;
+  /** The rates made on the way, for what comes after it. */
+  readonly rates: Rates;
   /** The events up to the moment asked about. */
   readonly past: readonly PlacedEvent[];
   /** Where in `past` the first and the last find stand. */
@@ -34,7 +40,7 @@ export interface Reckoning {
   readonly believed: readonly Believed[];
   /** Posterior weights of the scenarios; they sum to 1. */
   readonly weights: readonly number[];
-  /** Probability that nothing is left, in each scenario. */
+  /** Probability that nothing is left, in each scenario; 0 in one that weighs nothing because it cannot be. */
   readonly scenarioPClear: readonly number[];
   /** Probability that nothing is left. */
   readonly pClear: number;
@@ -47,112 +53,161 @@ export interface Reckoning {
  *
  * From the moment asked about, two probabilities run backward to the last find, for one animal of each type: that its line
  * has died out and was not seen since, and that it was not seen since. Their quotient over all animals is the answer.
- * Throws {@link NothingFound} when no find lies before that moment, UnseeableFind when a find could not have been made.
+ * Throws {@link NothingFound} when no find lies before that moment, {@link CaseProblem} when what was seen could not have been.
  * Source: probability generating functions of a multi-type branching process (Harris 1963), from memory.
  */
 export function reckon(history: CaseHistory, asOfDays: number, scenarios: readonly Scenario[]): Reckoning {
-  return reckonTimeline(timelineOf(history), asOfDays, scenarios);
+  return reckonTimeline(timelineOf(history, asOfDays), asOfDays, scenarios);
 }
 
-/** As {@link reckon}, for a case already laid out. */
-export function reckonTimeline(timeline: Timeline, asOfDays: number, scenarios: readonly Scenario[]): Reckoning {
+/** As {@link reckon}, for a case already laid out; `rates` are those made for it before, where there are any. */
+export function reckonTimeline(
+  timeline: Timeline,
+  asOfDays: number,
+  scenarios: readonly Scenario[],
+  rates = new Rates(timeline),
+): Reckoning {
   const { layout, sites, dt } = timeline;
   const asOfStep = stepAt(dt, asOfDays);
   const past = timeline.events.filter((event) => event.step <= asOfStep);
-  const isFind = (event: PlacedEvent) => event.kind === "inspection" && event.found > 0;
   const firstFind = past.findIndex(isFind);
   const lastFind = past.findLastIndex(isFind);
   if (firstFind < 0) throw new NothingFound("no find lies before the moment asked about");
-  const firstDayC = timeline.dailyMeanC[0]!;
-  const growth = stableGrowth(layout, sites, Math.max(firstDayC, layout.pest.lowerC + 5), dt);
-  const way = passages(timeline, timeline.lasting, past[firstFind]!.step, asOfStep);
-  const base = { timeline, asOfStep, way, past, firstFind, lastFind, growth };
-
-  const believed = scenarios.map((scenario): Believed => {
-    const { anchor, logLikelihood } = follow(base, scenario, lastFind);
-    const unseen = pastBackward(base, scenario, ones(layout.length));
-    const logUnseen = logProbability(layout, anchor, unseen);
-    return { scenario, anchor, logUnseen, logWeight: ln(scenario.prior) + logLikelihood + logUnseen };
-  });
+  const growth = stableGrowth(layout, sites, timeline.firstC, dt);
+  const way = wayOf(timeline, timeline.lasting, past[firstFind]!.step, asOfStep, rates);
+  const base = { timeline, asOfStep, way, rates, past, firstFind, lastFind, growth };
+  const both = new Float64Array(layout.length);
+  const believed: Believed[] = [];
+  const logGone: number[] = [];
+  for (const scenario of scenarios) {
+    const { anchor, logLikelihood } = believe(base, scenario);
+    const unseen = both.slice().fill(1);
+    const gone = nobody(layout);
+    pastBackward(base, scenario, gone, unseen);
+    const logUnseen = anchor ? logProbability(layout, anchor, unseen) : -Infinity;
+    believed.push({ scenario, anchor, logUnseen, logWeight: ln(scenario.prior) + logLikelihood + logUnseen });
+    logGone.push(anchor ? logProbability(layout, anchor, gone) : -Infinity);
+  }
+  if (believed.every((b) => b.logWeight === -Infinity)) {
+    const seen = believed.some((b) => b.anchor !== null);
+    const last = past.findLastIndex((event) => event.kind === "inspection");
+    throw seen
+      ? new CaseProblem(past[last]!.index, "what was left alive could not have stayed unseen that way, yet it did")
+      : new CaseProblem(unseeable(base, scenarios), "nothing could have been seen that way, yet something was");
+  }
   const weights = normalised(believed.map((b) => b.logWeight));
-  const scenarioPClear = believed.map((b) => {
-    const gone = pastBackward(base, b.scenario, nobody(layout.length, layout));
-    return exp(logProbability(layout, b.anchor, gone) - b.logUnseen);
-  });
+  const scenarioPClear = believed.map((b, k) => chance(logGone[k]!, b.logUnseen));
   return { ...base, believed, weights, scenarioPClear, pClear: dotOf(weights, scenarioPClear) };
 }
 
-type Base = Pick<Reckoning, "timeline" | "asOfStep" | "way" | "past" | "firstFind" | "lastFind" | "growth">;
+const isFind = (event: PlacedEvent) => event.kind === "inspection" && event.found > 0;
 
-/**
- * Follows the expected numbers from the first find through `past[until]`, in one scenario.
- * `visit` sees the numbers at the start of each whole day, after that moment's events; they must not be kept.
- */
-function follow(
-  { timeline, way, past, firstFind, lastFind, growth, asOfStep }: Base,
-  scenario: Scenario,
-  until: number,
-  visit?: (step: number, m: Float64Array) => void,
-): { anchor: Anchor; logLikelihood: number; m: Float64Array } {
-  const { layout } = timeline;
-  const first = past[firstFind] as PlacedInspection;
-  let anchor = firstAnchor(layout, growth.shares, first.see, { ...first, event: first.index });
-  let logLikelihood = 0;
-  let m = expectedAt(anchor);
-  let step = first.step;
-  const goTo = (next: number) => {
-    for (; visit && step < next; step++) {
-      visit(step, m);
-      forward(way, scenario.eggs, m, step, step + 1);
-    }
-    forward(way, scenario.eggs, m, step, next);
-    step = next;
-  };
-  for (let i = firstFind + 1; i <= until; i++) {
-    const event = past[i]!;
-    goTo(event.step);
-    if (event.kind === "treatment") {
-      const dies = diesIn(event, scenario);
-      for (let type = 0; type < m.length; type++) m[type]! *= 1 - dies[type]!;
-    } else if (i <= lastFind) {
-      const seen = laterAnchor(layout, m, event.see, { ...event, event: event.index });
-      anchor = seen.anchor;
-      logLikelihood += seen.logLikelihood;
-      m = expectedAt(anchor);
-    } else {
-      const scale = COUNT_SHAPE / (COUNT_SHAPE + dot(layout, m, event.see));
-      for (let type = 0; type < m.length; type++) m[type]! *= (1 - event.see[type]!) * scale;
-    }
-  }
-  if (until === past.length - 1) goTo(asOfStep);
-  return { anchor, logLikelihood, m };
+/** e^(part − whole); 0 where even the whole cannot be. */
+function chance(logPart: number, logWhole: number): number {
+  return logWhole === -Infinity ? 0 : exp(Math.min(0, logPart - logWhole));
 }
 
-/** Takes `v` from the moment asked about back to the last find, through every treatment and clean look since. In place. */
-function pastBackward({ timeline, way, past, lastFind, asOfStep }: Base, scenario: Scenario, v: Float64Array) {
+type Base = Omit<Reckoning, "believed" | "weights" | "scenarioPClear" | "pClear">;
+
+/** How far a scenario has been followed. */
+interface Followed {
+  /** What is believed at the last of the finds passed so far; null where one of them cannot have been. */
+  anchor: Anchor | null;
+  logLikelihood: number;
+  /** The expected numbers, after the events passed so far. */
+  m: Float64Array;
+  step: number;
+  /** Where in `past` the next event stands. */
+  next: number;
+}
+
+/** A scenario as it stands at the first find. */
+function begun({ timeline: { layout }, past, firstFind, growth }: Base): Followed {
+  const first = past[firstFind] as PlacedInspection;
+  const anchor = firstAnchor(layout, growth.shares, first.see, first);
+  const m = anchor ? expectedAt(anchor) : new Float64Array(layout.length);
+  return { anchor, logLikelihood: anchor ? 0 : -Infinity, m, step: first.step, next: firstFind + 1 };
+}
+
+/**
+ * Takes a scenario on through the events up to `past[until]`. In place. `visit` sees the numbers at the start of each step that
+ * is left behind, after that moment's events; they must not be kept.
+ */
+function goOn(base: Base, scenario: Scenario, state: Followed, until: number, visit?: Visit): void {
+  const { timeline, past, lastFind } = base;
   const { layout } = timeline;
-  let step = asOfStep;
-  for (let i = past.length - 1; i > lastFind; i--) {
-    const event = past[i]!;
-    backward(way, scenario.eggs, v, event.step, step);
-    step = event.step;
-    applyBackward(layout, event, scenario, v);
+  for (; state.next <= until && state.anchor; state.next++) {
+    const event = past[state.next]!;
+    stepTo(base.way, scenario, state, event.step, visit);
+    const { m } = state;
+    if (event.kind === "treatment") {
+      const dies = diesIn(event, scenario);
+      for (let i = 0; i < layout.types; i++) m[i]! *= 1 - dies[i]!;
+    } else if (state.next <= lastFind) {
+      const seen = laterAnchor(layout, m, event.see, event);
+      state.anchor = seen && seen.anchor;
+      state.logLikelihood += seen ? seen.logLikelihood : -Infinity;
+      state.m = seen ? expectedAt(seen.anchor) : m.fill(0);
+    } else {
+      const scale = COUNT_SHAPE / (COUNT_SHAPE + dot(layout, m, event.see));
+      for (let i = 0; i < layout.types; i++) m[i]! *= (1 - event.see[i]!) * scale;
+    }
   }
-  backward(way, scenario.eggs, v, past[lastFind]!.step, step);
-  return v;
+}
+
+type Visit = (step: number, m: Float64Array) => void;
+
+function stepTo(way: Way, scenario: Scenario, state: Followed, to: number, visit?: Visit): void {
+  for (; state.step < to; state.step++) {
+    visit?.(state.step, state.m);
+    stepForward(way.rates[state.step - way.from]!, scenario.eggs, state.m);
+  }
+}
+
+/** What a scenario believes at the last find, from the first on. */
+function believe(base: Base, scenario: Scenario): Followed {
+  const state = begun(base);
+  goOn(base, scenario, state, base.lastFind);
+  return state;
+}
+
+/** The first find that none of the scenarios can explain. */
+function unseeable(base: Base, scenarios: readonly Scenario[]): number {
+  const finds = [...base.past.entries()].filter(([, event]) => isFind(event));
+  const first = finds.find(([lastFind]) => scenarios.every((s) => believe({ ...base, lastFind }, s).anchor === null));
+  return (first ?? finds.at(-1)!)[1].index;
+}
+
+/**
+ * Takes probabilities from the moment asked about back to the last find, through every treatment and clean look since, all of
+ * them in one sweep. In place.
+ */
+function pastBackward({ timeline, way, past, lastFind, asOfStep }: Base, scenario: Scenario, ...vs: Float64Array[]) {
+  let step = asOfStep;
+  for (let i = past.length - 1; i >= lastFind; i--) {
+    const event = past[i]!;
+    for (let s = step - 1; s >= event.step; s--) {
+      const rates = way.rates[s - way.from]!;
+      for (const v of vs) stepBackward(rates, scenario.eggs, v);
+    }
+    step = event.step;
+    if (i > lastFind) for (const v of vs) applyBackward(timeline.layout, event, scenario, v);
+  }
 }
 
 /** What a treatment or a clean look makes of probabilities that hold after it. In place; past the end stays as it is. */
 export function applyBackward(
-  { substages, stride }: { substages: number; stride: number },
+  { types }: Pick<Layout, "types">,
   event: PlacedEvent,
   scenario: Scenario,
   v: Float64Array,
 ): void {
-  const chance = event.kind === "treatment" ? diesIn(event, scenario) : event.see;
-  const dead = event.kind === "treatment" ? 1 : 0;
-  for (const offset of [0, stride]) {
-    for (let i = offset; i < offset + substages; i++) v[i] = chance[i]! * dead + (1 - chance[i]!) * v[i]!;
+  if (event.kind === "treatment") {
+    const dies = diesIn(event, scenario);
+    for (let i = 0; i < types; i++) v[i] = dies[i]! + (1 - dies[i]!) * v[i]!;
+  } else {
+    const { see } = event;
+    for (let i = 0; i < types; i++) v[i]! *= 1 - see[i]!;
   }
 }
 
@@ -160,43 +215,53 @@ export function applyBackward(
 export function pGone(reckoning: Reckoning, goneBy: (scenario: Scenario) => Float64Array): number {
   const { timeline, believed, weights } = reckoning;
   const each = believed.map(({ scenario, anchor, logUnseen }) => {
-    const gone = pastBackward(reckoning, scenario, goneBy(scenario));
-    return exp(logProbability(timeline.layout, anchor, gone) - logUnseen);
+    if (!anchor) return 0;
+    const gone = goneBy(scenario);
+    pastBackward(reckoning, scenario, gone);
+    return chance(logProbability(timeline.layout, anchor, gone), logUnseen);
   });
   return dotOf(weights, each);
 }
 
-/** For one animal alive at this very moment: it is not gone. Past the end it is. */
-export function nobody(length: number, { substages, stride }: { substages: number; stride: number }): Float64Array {
-  const v = new Float64Array(length);
-  v[substages] = 1;
-  v[stride + substages] = 1;
-  return v;
-}
-
-function ones(length: number): Float64Array {
-  return new Float64Array(length).fill(1);
+/** Expected numbers by type as of the moment asked about, scenario by scenario: on from the last find. */
+export function expectedNow(reckoning: Reckoning): Float64Array[] {
+  const { past, lastFind, way, asOfStep, timeline } = reckoning;
+  return reckoning.believed.map(({ scenario, anchor }) => {
+    if (!anchor) return new Float64Array(timeline.layout.length);
+    const m = expectedAt(anchor);
+    const state = { anchor, logLikelihood: 0, m, step: past[lastFind]!.step, next: lastFind + 1 };
+    goOn(reckoning, scenario, state, past.length - 1);
+    stepTo(way, scenario, state, asOfStep);
+    return state.m;
+  });
 }
 
 /** Expected numbers by stage as of the moment asked about: the mean over the scenarios. In the order of life. */
 export function expectedByStage(reckoning: Reckoning): Float64Array {
-  const { timeline, past, believed, weights } = reckoning;
-  const sums = new Float64Array(timeline.layout.pest.stages.length);
-  for (const [k, { scenario }] of believed.entries()) {
-    const { m } = follow(reckoning, scenario, past.length - 1);
-    byStage(timeline.layout, m).forEach((n, stage) => (sums[stage]! += weights[k]! * n));
+  const { layout } = reckoning.timeline;
+  const sums = new Float64Array(layout.pest.stages.length);
+  for (const [k, m] of expectedNow(reckoning).entries()) {
+    byStage(layout, m).forEach((n, stage) => (sums[stage]! += reckoning.weights[k]! * n));
   }
   return sums;
 }
 
-/** The expected numbers at the start of every step from the first find to the moment asked about, scenario by scenario. */
+/**
+ * The expected numbers at the start of every step from the first find to the moment asked about, scenario by scenario, after
+ * that moment's events. What `visit` sees must not be kept. @returns those at the moment asked about
+ */
 export function followEach(
   reckoning: Reckoning,
   visit: (scenario: number, step: number, m: Float64Array) => void,
 ): Float64Array[] {
-  return reckoning.believed.map(
-    ({ scenario }, k) => follow(reckoning, scenario, reckoning.past.length - 1, (step, m) => visit(k, step, m)).m,
-  );
+  const { past, way, asOfStep } = reckoning;
+  return reckoning.believed.map(({ scenario }, k) => {
+    const state = begun(reckoning);
+    const each: Visit = (step, m) => visit(k, step, m);
+    goOn(reckoning, scenario, state, past.length - 1, each);
+    stepTo(way, scenario, state, asOfStep, each);
+    return state.m;
+  });
 }
 
 function normalised(logs: readonly number[]): number[] {

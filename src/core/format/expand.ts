@@ -2,11 +2,11 @@ import { applicationEvents } from "../acts/contact";
 import type { CaseHistory } from "../clearance/history";
 import { allScenarios, likelyScenario, type Scenario } from "../clearance/scenarios";
 import { seeChances } from "../inspection/see";
-import type { Pest, PestId } from "../pests/pests";
-import { shelteredShare } from "../plants/spotWeights";
+import { sitesOn } from "../inspection/sitesOn";
+import type { Habitat, Pest, PestId } from "../pests/pests";
 import type { PopulationEvent } from "../population/events";
-import { MIX_PER_DAY } from "../population/step";
-import type { KillRange } from "../remedies/remedies";
+import { MIX_PER_DAY, NOWHERE, type PerSite } from "../population/sites";
+import { spotsFor, type KillRange } from "../remedies/remedies";
 import { pestOfFile } from "./read";
 import { remedyNamed, type CaseFile, type FileEvent } from "./schema";
 import { dayZero, daysSince } from "./times";
@@ -25,11 +25,12 @@ export function expand(file: CaseFile): ExpandedCase {
   const pest = pestOfFile(file);
   const zero = dayZero(file);
   const { plant } = file;
-  const share = "growthForm" in plant ? shelteredShare(plant.growthForm, pest.id as PestId) : plant.shelteredShare;
+  const { mixPerDay = MIX_PER_DAY } = plant;
+  const sites = "growthForm" in plant ? sitesOn(plant.growthForm, pest.id as PestId) : plant;
   return {
     history: {
       pest,
-      sites: { shelteredShare: share, mixPerDay: plant.mixPerDay ?? MIX_PER_DAY },
+      sites: { shelteredShare: sites.shelteredShare, deepShare: sites.deepShare, mixPerDay },
       dailyMeanC: dailyMeans(file.temperature, zero),
       timeStepDays: file.timeStepDays,
       events: file.events.flatMap((event) => expandEvent(file, pest, event, daysSince(zero, event.at))),
@@ -53,22 +54,27 @@ function expandEvent(file: CaseFile, pest: Pest, event: FileEvent, atDays: numbe
   const form = "growthForm" in file.plant ? file.plant.growthForm : null;
   switch (event.type) {
     case "inspection": {
-      const { found, removed, look, see } = event;
+      const { found, removed, look, see, stages } = event;
       const chances =
         look && form
           ? seeChances(pest, pest.id as PestId, form, { tool: look.with, spots: look.spots })
-          : pest.stages.map((stage) => own(see, stage.id) ?? ([0, 0] as const));
-      return [{ kind: "inspection", atDays, found, removed, see: chances }];
+          : pest.stages.map((stage) => perSite(own(see, stage.id)));
+      const among = stages?.map((id) => pest.stages.findIndex((stage) => stage.id === id));
+      return [{ kind: "inspection", atDays, found, removed, see: chances, ...(among && { among }) }];
     }
     case "treatment": {
-      if (event.remedy !== undefined && event.technique !== undefined) {
-        const on = form && event.spots ? { form, weights: pest.id as PestId, spots: event.spots } : undefined;
-        const remedy = remedyNamed(event.remedy);
-        return applicationEvents(pest, { remedy, technique: event.technique, ...(on && { on }) }, atDays);
+      const { remedy, technique, potency, with: tool, spots } = event;
+      if (remedy !== undefined && technique !== undefined) {
+        const on = form ? { form, weights: pest.id as PestId, spots: spots ?? spotsFor(technique, form) } : undefined;
+        const how = { ...(potency !== undefined && { potency }), ...(tool && { tool }), ...(on && { on }) };
+        return applicationEvents(pest, { remedy: remedyNamed(remedy), technique, ...how }, atDays);
       }
       const kill = pest.stages.map((stage) => range(own(event.kill, stage.id)));
-      const touch = event.touch && pest.stages.map((stage) => own(event.touch, stage.id) ?? ([0, 0] as const));
-      return [{ kind: "treatment", atDays, kill, reach: event.reach ?? {}, ...(touch && { touch }) }];
+      const touch = event.touch && pest.stages.map((stage) => perSite(own(event.touch, stage.id)));
+      const cover = event.cover && { cover: byPlace(event.cover) };
+      return [
+        { kind: "treatment", atDays, kill, reach: byPlace(event.reach ?? {}), ...(touch && { touch }), ...cover },
+      ];
     }
     case "lasting": {
       const dailyHazard = pest.stages.map((stage) => own(event.dailyHazard, stage.id) ?? 0);
@@ -76,6 +82,17 @@ function expandEvent(file: CaseFile, pest: Pest, event: FileEvent, atDays: numbe
       return [{ kind: "lasting", atDays, untilDays, effect: { dailyHazard, layFactor: event.layFactor } }];
     }
   }
+}
+
+type Written = readonly [number, number] | PerSite;
+
+/** A list by site as the model takes it; a third number left out counts 0. */
+function perSite(written: Written | undefined): PerSite {
+  return written ? [written[0], written[1], written[2] ?? 0] : NOWHERE;
+}
+
+function byPlace(written: Partial<Record<Habitat, Written>>): Partial<Record<Habitat, PerSite>> {
+  return Object.fromEntries(Object.entries(written).map(([where, sites]) => [where, perSite(sites)]));
 }
 
 /** What a file says of a stage. Stages may bear any name, also one that every object has. */

@@ -21,19 +21,25 @@ export function remedyNamed(name: RemedyName): RemedyId {
 }
 
 const chance = z.number().min(0).max(1);
-const perSite = z.tuple([chance, chance]).describe("open spots, sheltered spots");
+const perSite = z
+  .union([z.tuple([chance, chance]), z.tuple([chance, chance, chance])])
+  .describe("open spots, sheltered spots, deep places; a third left out counts 0");
+const byPlace = z.partialRecord(z.enum(habitats), perSite);
 const name = z.string().min(1).max(40);
 /** A day (its beginning, UTC) or a moment. */
 const moment = z.union([z.iso.date(), z.iso.datetime({ offset: true })]).describe("a day, 00:00 UTC, or a moment");
 
 const stage = z.strictObject({
   id: name,
-  degreeDays: z.number().positive().max(100_000),
+  degreeDays: z.number().min(1).max(100_000),
   substages: z.number().int().min(1).max(60),
   dailyDeath: z.number().min(0).max(50).describe("rate per day"),
   where: z.enum(habitats),
   mobile: z.boolean().optional(),
-  femaleEggs: z.number().min(0).max(10_000).optional().describe("daughters laid over the whole stage"),
+  femaleEggs: z
+    .union([z.literal(0), z.number().min(0.001).max(10_000)])
+    .optional()
+    .describe("daughters laid over the whole stage"),
   phase: z.enum(phases).optional().describe("whose kill numbers hold, where its name does not tell"),
   size: z.enum(visibilities).optional().describe("how well it shows, where its name does not tell"),
 });
@@ -56,6 +62,7 @@ const inspection = z.strictObject({
   removed: z.boolean().default(false).describe("whether those seen were killed on the spot"),
   look: z.strictObject({ with: z.enum(toolIds), spots: z.array(z.enum(spotIds)).min(1) }).optional(),
   see: z.record(name, perSite).optional().describe("for each stage the chance that one animal is seen"),
+  stages: z.array(name).min(1).max(12).optional().describe("the stages that those seen were in; any where left out"),
 });
 
 const treatment = z.strictObject({
@@ -64,9 +71,17 @@ const treatment = z.strictObject({
   remedy: z.enum(fileRemedyIds).optional(),
   technique: z.enum(techniqueIds).optional(),
   spots: z.array(z.enum(spotIds)).min(1).optional(),
+  with: z.enum(toolIds).optional().describe("what the other hand searched with, for a dab"),
+  potency: z
+    .number()
+    .min(0)
+    .max(3)
+    .optional()
+    .describe("power of 1 − kill, for a weaker or stronger mix; 1 where left out"),
   kill: z.record(name, kill).optional(),
-  reach: z.partialRecord(z.enum(habitats), perSite).optional(),
+  reach: byPlace.optional(),
   touch: z.record(name, perSite).optional().describe("for each stage the chance that one is seen and hit"),
+  cover: byPlace.optional().describe("the share of the animals that sits where the hand went; 1 where left out"),
 });
 
 const lasting = z.strictObject({
@@ -84,7 +99,11 @@ export const caseFile = z.strictObject({
   pest: z.union([z.enum(pestIds), pest]),
   plant: z.union([
     z.strictObject({ growthForm: z.enum(growthFormIds), mixPerDay: z.number().min(0).max(100).optional() }),
-    z.strictObject({ shelteredShare: chance, mixPerDay: z.number().min(0).max(100).optional() }),
+    z.strictObject({
+      shelteredShare: chance,
+      mixPerDay: z.number().min(0).max(100).optional(),
+      deepShare: chance.default(0).describe("of the sheltered ones"),
+    }),
   ]),
   temperature: z.union([
     z.number().min(-40).max(60),

@@ -2,7 +2,7 @@ import { pestIds, phaseOf, type LifeStage, type Pest, type PestId, type Visibili
 import type { GrowthFormId } from "../plants/growthForms";
 import { shareOn } from "../plants/spotWeights";
 import type { SpotId } from "../plants/spots";
-import type { PerSite } from "../population/layout";
+import { NOWHERE, type PerSite } from "../population/sites";
 import { tools, type Tool, type ToolId } from "./tools";
 
 /** A look that left one side of the plant unseen saw half of what it looked at (HOUSE). */
@@ -45,18 +45,18 @@ export function isKnown(pest: string): pest is PestId {
 }
 
 /**
- * For each stage the chance that one animal is seen, on open and on sheltered spots:
+ * For each stage the chance that one animal is seen, on open, on sheltered and on deep places:
  * Σ over examined spots of the site (weight / Σ weights of the site) · (chance that an animal on it is seen).
  * Spots that the plant's form lacks, and those the tool cannot be used on, add nothing.
- * @example seeChances(pests.mealybug, "mealybug", "trailingVine", { tool: "loupe", spots: all }).at(-1) // [0.9, 0.6]
+ * @example seeChances(pests.mealybug, "mealybug", "trailingVine", { tool: "loupe", spots: all }).at(-1) // [0.9, 0.6, 0.08]
  */
 export function seeChances(pest: Pest, weights: PestId, form: GrowthFormId, { tool, spots }: Search): PerSite[] {
-  const { chance, onlyOn, movingOnly }: Tool = tools[tool];
+  const { chance, deep, onlyOn, movingOnly }: Tool = tools[tool];
   const usable = onlyOn ? spots.filter((spot) => onlyOn.includes(spot)) : spots;
-  const [open, sheltered] = shareOn(form, weights, usable);
+  const [onOpen, onSheltered, onDeep] = shareOn(form, weights, usable);
   return pest.stages.map((stage) => {
     const size = visibilityOf(weights, stage);
-    if (size === "unseen" || (movingOnly && !stage.mobile)) return [0, 0];
-    return [open * chance[size][0], sheltered * chance[size][1]];
+    if (size === "unseen" || (movingOnly && !stage.mobile)) return NOWHERE;
+    return [onOpen * chance[size][0], onSheltered * chance[size][1], onDeep * deep];
   });
 }

@@ -1,9 +1,9 @@
 import { pestOf, type PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
-import { shelteredShare } from "../plants/spotWeights";
 import { layoutOf, spread } from "../population/layout";
 import { stableGrowth } from "../population/stable";
-import { MIX_PER_DAY, stepFor } from "../population/step";
+import { stepFor } from "../population/step";
+import { sitesOn } from "./sitesOn";
 import { seeChances, type Search } from "./see";
 
 /**
@@ -21,11 +21,10 @@ export function wouldShow(pestId: PestId, form: GrowthFormId, meanC: number, sea
 export function chanceToSeeOne(pestId: PestId, form: GrowthFormId, meanC: number, search: Search): number {
   const pest = pestOf(pestId);
   const layout = layoutOf(pest);
-  const sites = { shelteredShare: shelteredShare(form, pestId), mixPerDay: MIX_PER_DAY };
   // Where it is too cold to grow the ages stay as they were when it was last warm enough.
   const warmC = Math.max(meanC, pest.lowerC + 5);
-  const { shares } = stableGrowth(layout, sites, warmC, stepFor(layout, warmC, 0.25));
+  const { shares } = stableGrowth(layout, sitesOn(form, pestId), warmC, stepFor(layout, warmC, 0.25));
   const see = seeChances(pest, pestId, form, search);
-  const seeing = spread(layout, (stage, site) => see[stage]![site as 0 | 1]);
+  const seeing = spread(layout, (stage, site) => see[stage]![site]!);
   return shares.reduce((sum, share, i) => sum + share * seeing[i]!, 0);
 }

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { exp, ln, ln1p } from "./exponential";
+import { exp, expm1, ln, ln1p } from "./exponential";
 
 function close(a: number, b: number): void {
   expect(Math.abs(a - b)).toBeLessThanOrEqual(4e-16 * Math.abs(b));
@@ -14,6 +14,7 @@ describe("exponential and logarithms", () => {
     fc.assert(fc.property(fc.double({ min: 1e-300, max: 1e300, noNaN: true }), (x) => close(ln(x), Math.log(x))));
     fc.assert(fc.property(fc.double({ min: 0.5, max: 2, noNaN: true }), (x) => close(ln(x), Math.log(x))));
     fc.assert(fc.property(fc.double({ min: -0.999, max: 1e6, noNaN: true }), (x) => close(ln1p(x), Math.log1p(x))));
+    fc.assert(fc.property(fc.double({ min: -0.34, max: 0.34, noNaN: true }), (x) => close(expm1(x), Math.expm1(x))));
   });
 
   it.each([
@@ -22,6 +23,8 @@ describe("exponential and logarithms", () => {
     ["ln 1", ln(1), 0],
     ["ln 2", ln(2), Math.LN2],
     ["ln 10", ln(10), Math.LN10],
+    ["e^x − 1 of next to nothing", expm1(-1e-20), -1e-20],
+    ["e^x − 1 of 2", expm1(2), Math.expm1(2)],
     ["ln 1p of next to nothing", ln1p(1e-20), 1e-20],
   ])("%s", (_what, value, expected) => {
     close(value, expected);

@@ -25,6 +25,19 @@ function powerOfTwo(k: number): number {
   return asFloat[0]!;
 }
 
+/** r less a polynomial in r², so that (e^r − 1) = r + r·c / (2 − c) for |r| below ln 2 / 2. */
+function corrected(r: number): number {
+  const t = r * r;
+  return (
+    r -
+    t *
+      (1.66666666666666019037e-1 +
+        t *
+          (-2.77777777770155933842e-3 +
+            t * (6.61375632143793436117e-5 + t * (-1.6533902205465251539e-6 + t * 4.13813679705723846039e-8))))
+  );
+}
+
 /**
  * e to the power of x. 0 below −745, ∞ above 709.78, NaN for NaN.
  * @example exp(1) // 2.718281828459045
@@ -37,19 +50,19 @@ export function exp(x: number): number {
   const high = x - k * LN2_HIGH;
   const low = k * LN2_LOW;
   const r = high - low;
-  const t = r * r;
-  const c =
-    r -
-    t *
-      (1.66666666666666019037e-1 +
-        t *
-          (-2.77777777770155933842e-3 +
-            t * (6.61375632143793436117e-5 + t * (-1.6533902205465251539e-6 + t * 4.13813679705723846039e-8))));
+  const c = corrected(r);
   const y = 1 - (low - (r * c) / (2 - c) - high);
   // In two steps where the result is too small for one power of two.
   return k >= -1021
     ? y * powerOfTwo(Math.min(k, 1023)) * (k > 1023 ? 2 : 1)
     : y * powerOfTwo(k + 1000) * powerOfTwo(-1000);
+}
+
+/** e to the power of x, less 1, without loss for small x. @example expm1(-1e-20) // -1e-20 */
+export function expm1(x: number): number {
+  if (!(Math.abs(x) < 0.34657359027997264)) return exp(x) - 1;
+  const c = corrected(x);
+  return x + (x * c) / (2 - c);
 }
 
 /**

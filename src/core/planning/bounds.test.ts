@@ -33,12 +33,12 @@ describe("the two bounds", () => {
       58 / 12.5,
     ],
     [
-      "armoured scale, alcohol, 21 °C: (30 + 480)/10; adults sit under their shells, 350/10",
+      "armoured scale, alcohol, 21 °C: only the crawler, 30/10; all else sits under a shell, nymphs 480/10",
       "armouredScale",
       "alcohol",
       21,
-      51,
-      35,
+      3,
+      48,
     ],
   ] as const)("%s", (_why, pest, remedy, meanC, within, keepOn) => {
     const bounds = repeatBounds(pest, remedy, meanC);

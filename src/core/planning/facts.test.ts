@@ -58,15 +58,15 @@ describe("facts of the trade", () => {
 
   // Common practice, no source: every 2–3 days when heavy, weekly when light.
   it("heavy spider mites need repeats of 2–4 days; light ones do with weekly only when thorough and cool", () => {
-    const soap = by("soap", "sprayAndSwab");
-    const heavy = request("spiderMite", 100, 24);
-    const over = (every: number, times: number, r: SearchRequest, a = soap) => scored(a, r, days(every, times)).pOver;
+    const heavy = request("spiderMite", 100, 24, "trailingVine");
+    const dunk = by("soap", "dunk");
+    const over = (every: number, times: number, r: SearchRequest, a = dunk) => scored(a, r, days(every, times)).pOver;
     expect(over(3, 12, heavy)).toBeGreaterThan(over(7, 12, heavy) + 0.2);
     const weekly = (meanC: number, technique: TechniqueId) =>
-      over(7, 5, request("spiderMite", LIGHT, meanC), by("alcohol", technique));
-    expect(weekly(17, "sprayAndSwab")).toBeGreaterThan(0.75);
-    expect(weekly(17, "hastySpray")).toBeLessThan(0.3);
-    expect(weekly(27, "sprayAndSwab")).toBeLessThan(weekly(17, "sprayAndSwab") - 0.2);
+      over(7, 9, request("spiderMite", LIGHT, meanC, "trailingVine"), by("soap", technique));
+    expect(weekly(16, "dunk")).toBeGreaterThan(0.75);
+    expect(weekly(16, "hastySpray")).toBeLessThan(weekly(16, "dunk") - 0.3);
+    expect(weekly(27, "dunk")).toBeLessThan(weekly(16, "dunk") - 0.2);
   });
 
   // Literature from memory: development quickens with warmth.

@@ -1,10 +1,11 @@
 import { applicationEvents, type Application } from "../acts/contact";
 import type { PlacedEvent } from "../clearance/timeline";
 import { placeInspection, placeTreatment, stepAt } from "../clearance/timeline";
-import { applyBackward, nobody, pGone, type Reckoning } from "../clearance/reckon";
-import type { PerSite } from "../population/layout";
-import { backward, passages, type LastingSteps, type Passage } from "../population/passage";
-import { ratesOf, stepBackward } from "../population/step";
+import { applyBackward, pGone, type Reckoning } from "../clearance/reckon";
+import { nobody } from "../population/layout";
+import { backward, wayOf, type LastingSteps, type Way } from "../population/passage";
+import type { PerSite } from "../population/sites";
+import { stepBackward } from "../population/step";
 
 /** A treatment to come. Days since the case's day 0. */
 export interface ComingDose {
@@ -22,8 +23,8 @@ export interface ComingLook {
 export interface Future {
   readonly events: readonly PlacedEvent[];
   readonly lasting: readonly LastingSteps[];
-  /** The passages up to `quietFrom`. */
-  readonly way: readonly Passage[];
+  /** The way up to `quietFrom`. */
+  readonly way: Way;
   readonly end: number;
   /** From this step on nothing happens any more: no event, no lasting effect, no change of warmth. */
   readonly quietFrom: number;
@@ -85,7 +86,7 @@ export function layOut(
     // Of one day the treatment is first, as it is in the keeper's hand.
     events: events.toSorted((a, b) => a.step - b.step),
     lasting,
-    way: passages(timeline, lasting, asOfStep, quietFrom),
+    way: wayOf(timeline, lasting, asOfStep, quietFrom, reckoning.rates),
     end,
     quietFrom,
   };
@@ -101,9 +102,9 @@ function goneAfterQuiet(reckoning: Reckoning, eggs: number, steps: number): Floa
   const key = `${eggs} ${steps}`;
   const there = known.get(key);
   if (there) return there.slice();
-  const { layout, sites, dailyMeanC, dt } = reckoning.timeline;
-  const rates = ratesOf(layout, sites, dailyMeanC.at(-1)!, dt, []);
-  const v = nobody(layout.length, layout);
+  const { layout, dailyMeanC } = reckoning.timeline;
+  const rates = reckoning.rates.of(dailyMeanC.at(-1)!, []);
+  const v = nobody(layout);
   for (let step = 0; step < steps; step++) stepBackward(rates, eggs, v);
   known.set(key, v);
   return v.slice();

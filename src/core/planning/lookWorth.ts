@@ -1,5 +1,5 @@
 import type { Reckoning } from "../clearance/reckon";
-import type { PerSite } from "../population/layout";
+import type { PerSite } from "../population/sites";
 import { layOut, pGoneUnseen, pUnseen, type ComingLook } from "./future";
 
 /** Clean looks and what they would make of the case. */

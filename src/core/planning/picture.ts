@@ -1,7 +1,8 @@
 import { followEach, reckonTimeline, type Reckoning } from "../clearance/reckon";
 import { diesIn, stepAt } from "../clearance/timeline";
 import { byStage, type Layout } from "../population/layout";
-import { forward, passages } from "../population/passage";
+import { wayOf } from "../population/passage";
+import { stepForward } from "../population/step";
 import { layOut, pGoneUnseen, type ComingDose } from "./future";
 
 /** A case over time, one entry a day, ready to be drawn. Days are counted from the case's day 0. */
@@ -78,6 +79,7 @@ function pClearOn(reckoning: Reckoning, coming: readonly ComingDose[], day: numb
     reckoning.timeline,
     day,
     reckoning.believed.map((b) => b.scenario),
+    reckoning.rates,
   ).pClear;
 }
 
@@ -93,7 +95,7 @@ function goOn(
   const { asOfStep, believed } = reckoning;
   const { events, lasting } = layOut(reckoning, untilDay, coming);
   const end = stepAt(reckoning.timeline.dt, untilDay);
-  const way = passages(reckoning.timeline, lasting, asOfStep, end);
+  const way = wayOf(reckoning.timeline, lasting, asOfStep, end, reckoning.rates);
   for (const [k, { scenario }] of believed.entries()) {
     const m = now[k]!;
     let next = 0;
@@ -104,7 +106,7 @@ function goOn(
         for (let type = 0; type < layout.length; type++) m[type]! *= 1 - dies[type]!;
       }
       if (step > asOfStep) note(k, step, m);
-      if (step < end) forward(way, scenario.eggs, m, step, step + 1);
+      if (step < end) stepForward(way.rates[step - asOfStep]!, scenario.eggs, m);
     }
   }
 }

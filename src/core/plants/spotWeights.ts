@@ -32,18 +32,39 @@ export function shelteredShare(form: GrowthFormId, pest: PestId): number {
 }
 
 /**
- * How much of each site's animals sit on the named spots, 0–1 for open and sheltered ones; 0 for a site without animals.
- * Spots that the form lacks count nothing. @example shareOn("trailingVine", "mealybug", allSpots) // [1, 1]
+ * The share of the sheltered animals that sits where no brush and no spray comes, 0–1; 0 where none is sheltered.
+ * @example deepShare("trailingVine", "mealybug") // 0.16…
  */
-export function shareOn(form: GrowthFormId, pest: PestId, named: readonly SpotId[]): [open: number, sheltered: number] {
-  const covered: [number, number] = [0, 0];
-  const all: [number, number] = [0, 0];
-  for (const { id, sheltered, weight } of spotWeights(form, pest)) {
-    const site = sheltered ? 1 : 0;
-    all[site] += weight;
-    if (named.includes(id)) covered[site] += weight;
+export function deepShare(form: GrowthFormId, pest: PestId): number {
+  const [, sheltered, deep] = sitesOf(spotWeights(form, pest));
+  return deep > 0 ? deep / (sheltered + deep) : 0;
+}
+
+/** Σ weights of the places of each site: what of a sheltered spot lies deep counts there. */
+function sitesOf(there: readonly WeighedSpot[]): [open: number, sheltered: number, deep: number] {
+  const sums: [number, number, number] = [0, 0, 0];
+  for (const { id, sheltered, weight } of there) {
+    const deep: number = sheltered ? (spots[id] as Spot).deep : 0;
+    sums[sheltered ? 1 : 0] += weight * (1 - deep);
+    sums[2] += weight * deep;
   }
-  return [all[0] > 0 ? covered[0] / all[0] : 0, all[1] > 0 ? covered[1] / all[1] : 0];
+  return sums;
+}
+
+/**
+ * How much of each site's animals sit on the named spots, 0–1 for open, sheltered and deep places; 0 for a site without
+ * animals. Spots that the form lacks count nothing. @example shareOn("trailingVine", "mealybug", allSpots) // [1, 1, 1]
+ */
+export function shareOn(
+  form: GrowthFormId,
+  pest: PestId,
+  named: readonly SpotId[],
+): [open: number, sheltered: number, deep: number] {
+  const there = spotWeights(form, pest);
+  const all = sitesOf(there);
+  const covered = sitesOf(there.filter(({ id }) => named.includes(id)));
+  const share = (site: 0 | 1 | 2) => (all[site] > 0 ? Math.min(1, covered[site] / all[site]) : 0);
+  return [share(0), share(1), share(2)];
 }
 
 /**

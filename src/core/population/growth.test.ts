@@ -1,17 +1,18 @@
 import { EigenvalueDecomposition, Matrix } from "ml-matrix";
 import { describe, expect, it } from "vitest";
 import { pestIds, pestOf, type LifeStage, type Pest } from "../pests/pests";
-import { layoutOf } from "./layout";
+import { bySite, layoutOf, nobody } from "./layout";
+import { sharesOf, type Sites } from "./sites";
 import { stableGrowth } from "./stable";
-import { ratesOf, stepBackward, stepFor, stepForward } from "./step";
+import { goOf, ratesOf, stepBackward, stepFor, stepForward } from "./step";
 
-const sites = { shelteredShare: 0.4, mixPerDay: 0.2 };
+const sites: Sites = { shelteredShare: 0.4, deepShare: 0.2, mixPerDay: 0.2 };
 
 /** The step as a matrix: its columns are what becomes of one animal of each type. */
 function matrixOf(pest: Pest, meanC: number, dt: number) {
   const layout = layoutOf(pest);
-  const rates = ratesOf(layout, sites, meanC, dt, []);
-  const types = Array.from({ length: layout.length }, (_, i) => i).filter((i) => i % layout.stride < layout.substages);
+  const rates = ratesOf(layout, goOf(sites, dt), meanC, dt, []);
+  const types = Array.from({ length: layout.types }, (_, i) => i);
   const matrix = Matrix.zeros(types.length, types.length);
   types.forEach((type, column) => {
     const m = new Float64Array(layout.length);
@@ -92,9 +93,30 @@ describe("stable growth", () => {
       ],
     };
     const layout = layoutOf(still);
-    const { shares } = stableGrowth(layout, sites, 20, 0.25);
-    const sheltered = shares.slice(layout.stride).reduce((sum, share) => sum + share, 0);
-    expect(sheltered).toBeCloseTo(0.4, 12);
+    const split = bySite(layout, stableGrowth(layout, sites, 20, 0.25).shares);
+    sharesOf(sites).forEach((share, site) => expect(split[site]).toBeCloseTo(share, 12));
+  });
+
+  // In the limit of no exchange the split is the plant's own: a subtraction would lose all digits there.
+  it.each(pestIds)("%s: the split is exact where the sites hardly exchange", (id) => {
+    const layout = layoutOf(pestOf(id));
+    const { shares } = stableGrowth(layout, { ...sites, mixPerDay: 1e-13 }, 22, 0.25);
+    const split = bySite(layout, shares);
+    sharesOf(sites).forEach((share, site) => expect(split[site]! / share).toBeCloseTo(1, 10));
+  });
+
+  it.each<[string, Partial<Sites>]>([
+    ["nothing is sheltered", { shelteredShare: 0 }],
+    ["everything is sheltered", { shelteredShare: 1 }],
+    ["everything sits deep", { shelteredShare: 1, deepShare: 1 }],
+    ["nothing sits deep", { deepShare: 0 }],
+    ["all walk at once", { mixPerDay: 100 }],
+  ])("%s: nobody sits where there is no place", (_why, other) => {
+    const layout = layoutOf(pestOf("mealybug"));
+    const there = { ...sites, ...other };
+    const split = bySite(layout, stableGrowth(layout, there, 22, 0.25).shares);
+    expect(split[0] + split[1] + split[2]).toBeCloseTo(1, 12);
+    sharesOf(there).forEach((share, site) => share === 0 && expect(split[site]).toBe(0));
   });
 
   it("has no answer for a pest that lays nothing", () => {
@@ -118,10 +140,8 @@ function birthDeath(birth: number, death: number): Pest {
 /** Probability that the line of one newborn is gone after `days`. */
 function gone(pest: Pest, days: number, dt: number): number {
   const layout = layoutOf(pest);
-  const rates = ratesOf(layout, { shelteredShare: 0, mixPerDay: 0 }, 1, dt, []);
-  const v = new Float64Array(layout.length);
-  v[layout.substages] = 1;
-  v[layout.stride + layout.substages] = 1;
+  const rates = ratesOf(layout, goOf({ shelteredShare: 0, deepShare: 0, mixPerDay: 0 }, dt), 1, dt, []);
+  const v = nobody(layout);
   for (let step = 0; step < Math.round(days / dt); step++) stepBackward(rates, 1, v);
   return v[0]!;
 }
@@ -179,17 +199,18 @@ describe("a step", () => {
       ],
     };
     const layout = layoutOf(pest);
-    const rates = ratesOf(layout, sites, 20, 0.25, []);
+    const rates = ratesOf(layout, goOf(sites, 0.25), 20, 0.25, []);
     const m = new Float64Array(layout.length);
     m[0] = 3;
-    m[layout.stride + 2] = 5;
+    m[7] = 5;
+    m[11] = 2;
     for (let i = 0; i < 400; i++) stepForward(rates, 1, m);
-    expect(m.reduce((sum, n) => sum + n, 0)).toBeCloseTo(8, 3);
+    expect(m.reduce((sum, n) => sum + n, 0)).toBeCloseTo(10, 3);
   });
 
   it("stands still below the threshold, but for deaths", () => {
     const layout = layoutOf(pestOf("mealybug"));
-    const rates = ratesOf(layout, sites, 8, 0.25, []);
+    const rates = ratesOf(layout, goOf(sites, 0.25), 8, 0.25, []);
     expect([...rates.advance]).toEqual([0, 0, 0, 0, 0]);
     expect([...rates.lay]).toEqual([0, 0, 0, 0, 0]);
   });

@@ -1,27 +1,21 @@
 import type { Pest } from "../pests/pests";
-
-/** Where an animal sits on the plant: index 0 and 1 of every per-site pair. */
-const OPEN = 0;
-const SHELTERED = 1;
-
-/** A pair of numbers, for open and for sheltered spots. */
-export type PerSite = readonly [open: number, sheltered: number];
+import { SITES } from "./sites";
 
 /**
- * How the numbers of a population lie in one flat array: first the open site, then the sheltered one, each with every
- * substage in the order of life and one slot more for "past the end", which is never counted.
+ * How the numbers of a population lie in one flat array: substage by substage in the order of life, for each the three sites
+ * side by side, and behind them three slots more for "past the end", which are never counted.
  */
 export interface Layout {
   readonly pest: Pest;
   /** Substages of all stages together. */
   readonly substages: number;
-  /** Slots of one site: substages + 1. The sheltered site begins here. */
-  readonly stride: number;
-  /** Length of an array of types: 2 · stride. */
+  /** Types of animals: 3 · substages. The slots past the end begin here. */
+  readonly types: number;
+  /** Length of an array of types with the slots past the end: types + 3. */
   readonly length: number;
-  /** For each substage the index of its stage. */
+  /** For each type the index of its stage. */
   readonly stageOf: Uint8Array;
-  /** For each stage its first substage, and one entry more: the number of substages. */
+  /** For each stage its first type, and one entry more: the number of types. */
   readonly firstOf: Uint16Array;
 }
 
@@ -32,34 +26,53 @@ export interface Layout {
  */
 export function layoutOf(pest: Pest): Layout {
   if (pest.stages.length === 0) throw new RangeError(`${pest.id} has no stages`);
-  const stageOf = pest.stages.flatMap(({ id, substages }, stage) => {
+  const stageOf: number[] = [];
+  const firstOf: number[] = [];
+  for (const [stage, { id, substages }] of pest.stages.entries()) {
     if (!Number.isInteger(substages) || substages < 1) throw new RangeError(`${id} has ${substages} substages`);
-    return Array.from({ length: substages }, () => stage);
-  });
-  const substages = stageOf.length;
-  const firstOf = Uint16Array.from([...pest.stages.keys(), pest.stages.length], (stage) =>
-    stage < pest.stages.length ? stageOf.indexOf(stage) : substages,
-  );
-  const stride = substages + 1;
-  return { pest, substages, stride, length: 2 * stride, stageOf: Uint8Array.from(stageOf), firstOf };
+    firstOf.push(stageOf.length);
+    for (let i = 0; i < substages * SITES; i++) stageOf.push(stage);
+  }
+  const types = stageOf.length;
+  return {
+    pest,
+    substages: types / SITES,
+    types,
+    length: types + SITES,
+    stageOf: Uint8Array.from(stageOf),
+    firstOf: Uint16Array.from([...firstOf, types]),
+  };
 }
 
 /** Fills an array of types from a number for each stage and site, for what is the same in all substages of a stage. */
 export function spread(layout: Layout, perStage: (stage: number, site: number) => number): Float64Array {
   const filled = new Float64Array(layout.length);
-  for (const site of [OPEN, SHELTERED]) {
-    for (let i = 0; i < layout.substages; i++) {
-      filled[site * layout.stride + i] = perStage(layout.stageOf[i]!, site);
-    }
-  }
+  for (let i = 0; i < layout.types; i++) filled[i] = perStage(layout.stageOf[i]!, i % SITES);
   return filled;
 }
 
-/** Sums an array of types by stage, both sites together. @returns one number for each stage, in the order of life */
+/** Sums an array of types by stage, all sites together. @returns one number for each stage, in the order of life */
 export function byStage(layout: Layout, types: Float64Array): Float64Array {
   const sums = new Float64Array(layout.pest.stages.length);
-  for (let i = 0; i < layout.substages; i++) {
-    sums[layout.stageOf[i]!]! += types[i]! + types[layout.stride + i]!;
-  }
+  for (let i = 0; i < layout.types; i++) sums[layout.stageOf[i]!]! += types[i]!;
   return sums;
+}
+
+/** Sums an array of types by site, all stages together. */
+export function bySite(layout: Layout, types: Float64Array): [open: number, sheltered: number, deep: number] {
+  const sums: [number, number, number] = [0, 0, 0];
+  for (let i = 0; i < layout.types; i++) sums[i % SITES]! += types[i]!;
+  return sums;
+}
+
+/** Σ aᵢ bᵢ over the types, past the end left out. */
+export function dot({ types }: Pick<Layout, "types">, a: Float64Array, b: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < types; i++) sum += a[i]! * b[i]!;
+  return sum;
+}
+
+/** For one animal of each type alive at this very moment: it is not gone. Past the end it is. */
+export function nobody({ types, length }: Pick<Layout, "types" | "length">): Float64Array {
+  return new Float64Array(length).fill(1, types);
 }

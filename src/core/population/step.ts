@@ -1,7 +1,7 @@
-import { exp } from "../numerics/exponential";
+import { exp, expm1 } from "../numerics/exponential";
 import { degreeDaysPerDay } from "../climate/degreeDays";
-import type { LifeStage } from "../pests/pests";
 import type { Layout } from "./layout";
+import { sharesOf, SITES, type Sites } from "./sites";
 
 /** What changes the life of the animals for a while: residues, systemics, cards, predators, sand. */
 export interface LastingEffect {
@@ -9,18 +9,9 @@ export interface LastingEffect {
   readonly dailyHazard: readonly number[];
   /** Factor on egg laying; 1 changes nothing. */
   readonly layFactor: number;
+  /** Of effects that bear the same name here only the one begun last is in force: putting on more renews it. */
+  readonly renews?: string;
 }
-
-/** Where the animals can go: what share of the hiding places is sheltered, and how briskly they walk about. */
-export interface Sites {
-  /** 0–1. */
-  readonly shelteredShare: number;
-  /** Changes of place a day of an animal that moves, at least 0. */
-  readonly mixPerDay: number;
-}
-
-/** Changes of place a day where nothing else is known (HOUSE). */
-export const MIX_PER_DAY = 0.2;
 
 /** The probabilities of one time step under constant warmth and lasting effects, for each stage in the order of life. */
 export interface StepRates {
@@ -31,9 +22,10 @@ export interface StepRates {
   readonly survive: Float64Array;
   /** Mean number of daughters laid, at egg factor 1. */
   readonly lay: Float64Array;
-  /** Chance that one on an open spot goes to a sheltered one, and the other way round. */
-  readonly toSheltered: Float64Array;
-  readonly toOpen: Float64Array;
+  /** 1 for a stage that moves, 0 for one that stays where it is. */
+  readonly mobile: Uint8Array;
+  /** Chance that one that moves goes from one site to another or stays: entry 3 · from + to. Each row sums to 1. */
+  readonly go: Float64Array;
 }
 
 /**
@@ -50,7 +42,25 @@ export function stepFor(layout: Layout, warmestC: number, dtDays: number): numbe
 }
 
 /**
- * The rates of one step of `dt` days at a mean temperature of `meanC`.
+ * Where one that moves is after a step: it leaves its site, whose share is p, with 1 − exp(−x · (1 − p) · dt), for the others
+ * in proportion to their shares.
+ */
+export function goOf(sites: Sites, dt: number): Float64Array {
+  const shares = sharesOf(sites);
+  const go = new Float64Array(SITES * SITES);
+  for (let from = 0; from < SITES; from++) {
+    const others = shares.reduce((sum, share, site) => (site === from ? sum : sum + share), 0);
+    const leaves = -expm1(-sites.mixPerDay * others * dt);
+    for (let to = 0; to < SITES; to++) {
+      if (to !== from) go[SITES * from + to] = others > 0 ? (leaves * shares[to]!) / others : 0;
+    }
+    go[(SITES + 1) * from] = 1 - leaves;
+  }
+  return go;
+}
+
+/**
+ * The rates of one step of `dt` days at a mean temperature of `meanC`; `go` as {@link goOf} gives it for that step.
  * In one step an animal lays, survives with exp(−(μ + H)·dt), changes site if it is mobile, and advances one substage with
  * k·θ·dt/K, in this order. `effects` are those active in this step; their hazards add up, their lay factors multiply.
  * Source: a multi-type branching process in discrete time with linear chains of substages (Harris 1963, The theory of
@@ -58,7 +68,7 @@ export function stepFor(layout: Layout, warmestC: number, dtDays: number): numbe
  */
 export function ratesOf(
   layout: Layout,
-  sites: Sites,
+  go: Float64Array,
   meanC: number,
   dt: number,
   effects: readonly LastingEffect[],
@@ -66,22 +76,23 @@ export function ratesOf(
   const { stages } = layout.pest;
   const warmth = degreeDaysPerDay(layout.pest, meanC);
   const layFactor = effects.reduce((product, effect) => product * effect.layFactor, 1);
-  const toSheltered = 1 - exp(-sites.mixPerDay * sites.shelteredShare * dt);
-  const toOpen = 1 - exp(-sites.mixPerDay * (1 - sites.shelteredShare) * dt);
-  const perStage = (rate: (stage: LifeStage, i: number) => number) => {
-    const rates = new Float64Array(stages.length);
-    for (let i = 0; i < rates.length; i++) rates[i] = rate(stages[i]!, i);
-    return rates;
-  };
-  const hazard = (i: number) => effects.reduce((sum, effect) => sum + effect.dailyHazard[i]!, 0);
-  return {
+  const n = stages.length;
+  const rates = {
     layout,
-    advance: perStage((stage) => (stage.substages * warmth * dt) / stage.degreeDays),
-    survive: perStage((stage, i) => exp(-(stage.dailyDeath + hazard(i)) * dt)),
-    lay: perStage((stage) => ((stage.femaleEggs ?? 0) / stage.degreeDays) * warmth * dt * layFactor),
-    toSheltered: perStage((stage) => (stage.mobile ? toSheltered : 0)),
-    toOpen: perStage((stage) => (stage.mobile ? toOpen : 0)),
+    advance: new Float64Array(n),
+    survive: new Float64Array(n),
+    lay: new Float64Array(n),
+    mobile: new Uint8Array(n),
+    go,
   };
+  for (const [i, stage] of stages.entries()) {
+    const hazard = effects.reduce((sum, effect) => sum + effect.dailyHazard[i]!, 0);
+    rates.advance[i] = (stage.substages * warmth * dt) / stage.degreeDays;
+    rates.survive[i] = exp(-(stage.dailyDeath + hazard) * dt);
+    rates.lay[i] = ((stage.femaleEggs ?? 0) / stage.degreeDays) * warmth * dt * layFactor;
+    rates.mobile[i] = stage.mobile ? 1 : 0;
+  }
+  return rates;
 }
 
 /**
@@ -89,34 +100,55 @@ export function ratesOf(
  * `eggs` is the scenario's factor on egg laying.
  */
 export function stepForward(rates: StepRates, eggs: number, m: Float64Array): void {
-  const { firstOf, substages, stride } = rates.layout;
-  let bornOpen = 0;
-  let bornSheltered = 0;
-  m[substages] = 0;
-  m[stride + substages] = 0;
+  const { advance, survive, lay, mobile, go, layout } = rates;
+  const { firstOf, types } = layout;
+  const g01 = go[1]!;
+  const g02 = go[2]!;
+  const g10 = go[3]!;
+  const g12 = go[5]!;
+  const g20 = go[6]!;
+  const g21 = go[7]!;
+  let born0 = 0;
+  let born1 = 0;
+  let born2 = 0;
+  m[types] = 0;
+  m[types + 1] = 0;
+  m[types + 2] = 0;
   // From the oldest down, so that nobody moves twice.
   for (let stage = firstOf.length - 2; stage >= 0; stage--) {
-    const p = rates.advance[stage]!;
-    const s = rates.survive[stage]!;
-    const laid = rates.lay[stage]! * eggs;
-    const inward = rates.toSheltered[stage]!;
-    const outward = rates.toOpen[stage]!;
+    const pass = survive[stage]! * advance[stage]!;
+    const stay = survive[stage]! - pass;
+    const laid = lay[stage]! * eggs;
+    const moves = mobile[stage] === 1;
     const first = firstOf[stage]!;
-    for (let i = firstOf[stage + 1]! - 1; i >= first; i--) {
-      const open = m[i]!;
-      const sheltered = m[stride + i]!;
-      bornOpen += laid * open;
-      bornSheltered += laid * sheltered;
-      const movedOpen = s * (open - inward * open + outward * sheltered);
-      const movedSheltered = s * (sheltered - outward * sheltered + inward * open);
-      m[i] = (1 - p) * movedOpen;
-      m[stride + i] = (1 - p) * movedSheltered;
-      m[i + 1]! += p * movedOpen;
-      m[stride + i + 1]! += p * movedSheltered;
+    for (let i = firstOf[stage + 1]! - SITES; i >= first; i -= SITES) {
+      let a = m[i]!;
+      let b = m[i + 1]!;
+      let c = m[i + 2]!;
+      if (laid > 0) {
+        born0 += laid * a;
+        born1 += laid * b;
+        born2 += laid * c;
+      }
+      if (moves) {
+        const ab = a * g01 - b * g10;
+        const ac = a * g02 - c * g20;
+        const bc = b * g12 - c * g21;
+        a -= ab + ac;
+        b += ab - bc;
+        c += ac + bc;
+      }
+      m[i] = stay * a;
+      m[i + 1] = stay * b;
+      m[i + 2] = stay * c;
+      m[i + 3]! += pass * a;
+      m[i + 4]! += pass * b;
+      m[i + 5]! += pass * c;
     }
   }
-  m[0]! += bornOpen;
-  m[stride]! += bornSheltered;
+  m[0]! += born0;
+  m[1]! += born1;
+  m[2]! += born2;
 }
 
 /**
@@ -125,31 +157,54 @@ export function stepForward(rates: StepRates, eggs: number, m: Float64Array): vo
  * The slots past the end must hold 1, and keep it.
  */
 export function stepBackward(rates: StepRates, eggs: number, v: Float64Array): void {
-  const { firstOf, stride } = rates.layout;
-  const eggOpen = v[0]! - 1;
-  const eggSheltered = v[stride]! - 1;
+  const { advance, survive, lay, mobile, go, layout } = rates;
+  const { firstOf } = layout;
+  const stages = firstOf.length - 1;
+  const g01 = go[1]!;
+  const g02 = go[2]!;
+  const g10 = go[3]!;
+  const g12 = go[5]!;
+  const g20 = go[6]!;
+  const g21 = go[7]!;
+  const egg0 = v[0]! - 1;
+  const egg1 = v[1]! - 1;
+  const egg2 = v[2]! - 1;
   // From the youngest up: what lies ahead of a substage is still the value after the step.
-  let open = v[0]!;
-  let sheltered = v[stride]!;
-  for (let stage = 0; stage < firstOf.length - 1; stage++) {
-    const p = rates.advance[stage]!;
-    const s = rates.survive[stage]!;
-    const laid = rates.lay[stage]! * eggs;
-    const inward = rates.toSheltered[stage]!;
-    const outward = rates.toOpen[stage]!;
+  let a = v[0]!;
+  let b = v[1]!;
+  let c = v[2]!;
+  for (let stage = 0; stage < stages; stage++) {
+    const p = advance[stage]!;
+    const s = survive[stage]!;
+    const dead = 1 - s;
+    const laid = lay[stage]! * eggs;
+    const moves = mobile[stage] === 1;
     // What its eggs come to is the same for all substages of a stage.
-    const eggsOpen = laid > 0 ? exp(laid * eggOpen) : 1;
-    const eggsSheltered = laid > 0 ? exp(laid * eggSheltered) : 1;
+    const e0 = laid > 0 ? exp(laid * egg0) : 1;
+    const e1 = laid > 0 ? exp(laid * egg1) : 1;
+    const e2 = laid > 0 ? exp(laid * egg2) : 1;
     const end = firstOf[stage + 1]!;
-    for (let i = firstOf[stage]!; i < end; i++) {
-      const nextOpen = v[i + 1]!;
-      const nextSheltered = v[stride + i + 1]!;
-      const laterOpen = open + p * (nextOpen - open);
-      const laterSheltered = sheltered + p * (nextSheltered - sheltered);
-      v[i] = (1 - s + s * (laterOpen + inward * (laterSheltered - laterOpen))) * eggsOpen;
-      v[stride + i] = (1 - s + s * (laterSheltered + outward * (laterOpen - laterSheltered))) * eggsSheltered;
-      open = nextOpen;
-      sheltered = nextSheltered;
+    for (let i = firstOf[stage]!; i < end; i += SITES) {
+      const nextA = v[i + 3]!;
+      const nextB = v[i + 4]!;
+      const nextC = v[i + 5]!;
+      let x = a + p * (nextA - a);
+      let y = b + p * (nextB - b);
+      let z = c + p * (nextC - c);
+      if (moves) {
+        const xy = y - x;
+        const xz = z - x;
+        const yz = z - y;
+        x += g01 * xy + g02 * xz;
+        y += g12 * yz - g10 * xy;
+        z -= g20 * xz + g21 * yz;
+      }
+      v[i] = (dead + s * x) * e0;
+      v[i + 1] = (dead + s * y) * e1;
+      v[i + 2] = (dead + s * z) * e2;
+      a = nextA;
+      b = nextB;
+      c = nextC;
     }
   }
 }

@@ -1,4 +1,7 @@
+import { expm1, ln1p } from "../numerics/exponential";
 import { phaseOf, type Habitat, type LifeStage, type Phase } from "../pests/pests";
+import { spotsOf, type GrowthFormId } from "../plants/growthForms";
+import type { SpotId } from "../plants/spots";
 
 /** Chance that an animal that was hit dies: what careful estimates call low, likely and high. */
 export interface KillRange {
@@ -14,8 +17,8 @@ export interface Remedy {
   readonly actsIn: readonly Habitat[];
   /** Techniques it may be put on with, the usual one first. */
   readonly techniques: readonly TechniqueId[];
-  /** What goes on after it has dried. */
-  readonly afterwards?: { readonly days: number; readonly layFactor: number };
+  /** What goes on after it has dried: for how long, a daily death rate of the young, a factor on laying. */
+  readonly afterwards?: { readonly days: number; readonly youngHazard: number; readonly layFactor: number };
   /** Fewest days between two applications. */
   readonly smallestIntervalDays: number;
   /** Most applications in one course: what the label allows, else twelve (labels from memory; the keeper's own decides). */
@@ -28,23 +31,31 @@ export interface Remedy {
   readonly cautions: readonly CautionId[];
 }
 
-/** Share of the animals that a technique reaches, on open and on sheltered spots. */
-export interface Reach {
-  readonly open: number;
-  readonly sheltered: number;
+export interface Technique {
+  /** Share of the animals that it reaches on the spots where the hand went: open, sheltered, deep. */
+  readonly reach: readonly [open: number, sheltered: number, deep: number];
+  /** Spots where it never goes. */
+  readonly never: readonly SpotId[];
 }
 
 /** Source: our own estimates (HOUSE). */
 export const techniques = {
-  dab: { open: 0.95, sheltered: 0.6 },
-  wipe: { open: 0.9, sheltered: 0.3 },
-  spray: { open: 0.95, sheltered: 0.55 },
-  sprayAndSwab: { open: 0.97, sheltered: 0.8 },
-  hastySpray: { open: 0.75, sheltered: 0.25 },
-  dunk: { open: 0.98, sheltered: 0.85 },
-} as const satisfies Record<string, Reach>;
+  dab: { reach: [0.95, 0.6, 0], never: ["mixTop", "roots"] },
+  wipe: { reach: [0.9, 0.3, 0], never: ["neck", "mixTop", "roots"] },
+  spray: { reach: [0.95, 0.55, 0.1], never: ["roots", "pot"] },
+  sprayAndSwab: { reach: [0.97, 0.8, 0.15], never: ["roots", "pot"] },
+  hastySpray: { reach: [0.75, 0.25, 0], never: ["roots", "pot"] },
+  // The leaves are dunked with the mix covered.
+  dunk: { reach: [0.98, 0.85, 0.45], never: ["neck", "mixTop", "roots", "pot"] },
+} as const satisfies Record<string, Technique>;
 export type TechniqueId = keyof typeof techniques;
 export const techniqueIds = Object.keys(techniques) as [TechniqueId, ...TechniqueId[]];
+
+/** The spots of a plant that a technique goes to. @example spotsFor("dunk", "fern").includes("roots") // false */
+export function spotsFor(technique: TechniqueId, form: GrowthFormId): SpotId[] {
+  const { never }: Technique = techniques[technique];
+  return spotsOf(form).filter((spot) => !never.includes(spot));
+}
 
 export const cautionIds = [
   "label",
@@ -97,7 +108,7 @@ export const remedies = {
       adult: { low: 0.8, likely: 0.9, high: 0.97 },
     },
     actsIn: ["foliage"],
-    techniques: ["dab", "sprayAndSwab", "spray", "hastySpray"],
+    techniques: ["dab", "sprayAndSwab", "wipe", "spray", "hastySpray"],
     smallestIntervalDays: 3,
     mostTimes: 12,
     smell: "sharp",
@@ -143,8 +154,8 @@ export const remedies = {
     },
     actsIn: ["foliage"],
     techniques: ["spray", "sprayAndSwab", "wipe", "dunk", "hastySpray"],
-    // It cuts egg laying by half for a week (HOUSE).
-    afterwards: { days: 7, layFactor: 0.5 },
+    // It hinders moulting and cuts egg laying by half (HOUSE).
+    afterwards: { days: 8, youngHazard: 0.06, layFactor: 0.5 },
     smallestIntervalDays: 3,
     mostTimes: 12,
     smell: "strong",
@@ -161,19 +172,44 @@ export function remedyOf(id: RemedyId): Remedy {
   return remedies[id];
 }
 
-/** Adult armoured scale sits under its shell: alcohol and soap reach little of it, oil smothers it (HOUSE). */
-const underShell: Partial<Record<RemedyId, KillRange>> = {
-  alcohol: { low: 0.3, likely: 0.3, high: 0.3 },
-  soap: { low: 0.3, likely: 0.3, high: 0.3 },
-  oil: { low: 0.8, likely: 0.8, high: 0.8 },
-};
+/** Under a shell little gets at an animal; oil smothers it (HOUSE). */
+const underShell: Record<RemedyId, number> = { alcohol: 0.3, soap: 0.3, neem: 0.15, oil: 0.8 };
+/** A cloth rubs off so many of the shells it touches (HOUSE). */
+const RUBBED_OFF = 0.9;
+/** The wool of an egg sac holds water off (HOUSE). */
+const THROUGH_WOOL: Partial<Record<RemedyId, number>> = { soap: 0.5, neem: 0.5 };
+
+/** Whether animals of a stage sit under a shell of their own or their mother's: armoured scale from the settled crawler on. */
+export function isShelled(pest: string, stage: Pick<LifeStage, "id">): boolean {
+  return pest === "armouredScale" && stage.id !== "crawler";
+}
 
 /**
- * Chance that an animal of a stage that the remedy touched dies.
+ * Chance that an animal of a stage that the remedy touched dies, `potency` times as strong as the table takes it (see mixing/potency):
+ * 1 − (1 − kill) to that power.
  * @example killOf("alcohol", "mealybug", pests.mealybug.stages[2]).likely // 0.95, nymphs
  */
-export function killOf(remedy: RemedyId, pest: string, stage: LifeStage): KillRange {
+export function killOf(remedy: RemedyId, pest: string, stage: LifeStage, potency = 1): KillRange {
   const phase = phaseOf(stage);
-  const shelled = pest === "armouredScale" && phase === "adult" ? underShell[remedy] : undefined;
-  return shelled ?? remedies[remedy].kill[phase];
+  const sac = phase === "egg" && (pest === "mealybug" || pest === "rootMealybug") ? (THROUGH_WOOL[remedy] ?? 1) : 1;
+  const shell = underShell[remedy];
+  const { low, likely, high }: KillRange = isShelled(pest, stage)
+    ? { low: shell, likely: shell, high: shell }
+    : remedies[remedy].kill[phase];
+  const strong = (kill: number) => (potency === 1 ? kill : kill === 1 ? 1 : -expm1(potency * ln1p(-kill)));
+  return { low: strong(low * sac), likely: strong(likely * sac), high: strong(high * sac) };
+}
+
+/** As {@link killOf}, put on with a technique: a cloth also rubs shells off. */
+export function killWith(
+  remedy: RemedyId,
+  technique: TechniqueId,
+  pest: string,
+  stage: LifeStage,
+  potency = 1,
+): KillRange {
+  const kill = killOf(remedy, pest, stage, potency);
+  if (technique !== "wipe" || !isShelled(pest, stage)) return kill;
+  const rubbed = (chance: number) => Math.max(chance, RUBBED_OFF);
+  return { low: rubbed(kill.low), likely: rubbed(kill.likely), high: rubbed(kill.high) };
 }

@@ -40,8 +40,8 @@ export const soilRemedies = {
 export type SoilRemedyId = keyof typeof soilRemedies;
 export const soilRemedyIds = Object.keys(soilRemedies) as [SoilRemedyId, ...SoilRemedyId[]];
 
-/** Share of the animals in the mix that a drench reaches (HOUSE). */
-export const DRENCH_REACH = 0.9;
+/** Share of the animals in the mix that a drench reaches: open, sheltered, deep (HOUSE). */
+export const DRENCH_REACH = [0.9, 0.9, 0.5] as const;
 
 /** What a drench kills of a stage of a pest. @example soilKillOf("bti", "fungusGnat", "larva").likely // 0.8 */
 export function soilKillOf(remedy: SoilRemedyId, pest: string, stageId: string): KillRange {

@@ -1,9 +1,9 @@
 import fc from "fast-check";
+import { sitesOn } from "../../inspection/sitesOn";
 import { seeChances } from "../../inspection/see";
 import { toolIds } from "../../inspection/tools";
 import { pestIds, pestOf, type PestId } from "../../pests/pests";
 import { spotsOf, type GrowthFormId } from "../../plants/growthForms";
-import { shelteredShare } from "../../plants/spotWeights";
 import { applicationEvents } from "../../acts/contact";
 import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "../../remedies/remedies";
 import type { InspectionEvent, PopulationEvent } from "../../population/events";
@@ -38,7 +38,7 @@ export function historyOf(
 ): CaseHistory {
   return {
     pest: pestOf(pest),
-    sites: { shelteredShare: shelteredShare(form, pest), mixPerDay: 0.2 },
+    sites: sitesOn(form, pest),
     dailyMeanC: typeof meanC === "number" ? [meanC] : meanC,
     timeStepDays,
     events,

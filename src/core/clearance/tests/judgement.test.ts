@@ -4,7 +4,7 @@ import { pestIds } from "../../pests/pests";
 import { logGamma, logNegativeBinomial } from "../gamma";
 import { expectedByStage, NothingFound, reckon } from "../reckon";
 import { allScenarios, byReach, likelyScenario } from "../scenarios";
-import { UnseeableFind } from "../anchor";
+import { CaseProblem } from "../caseProblem";
 import { anyCase, fullLook, historyOf, treat, usualCase } from "./cases";
 
 const pClear = (history: Parameters<typeof reckon>[0], asOf: number) => reckon(history, asOf, allScenarios).pClear;
@@ -109,12 +109,12 @@ describe("what is news", () => {
     const blind = {
       ...fullLook("aphid", 0, 3),
       see: [
-        [0, 0],
-        [0, 0],
-        [0, 0],
+        [0, 0, 0],
+        [0, 0, 0],
+        [0, 0, 0],
       ] as const,
     };
-    expect(() => reckon(historyOf("aphid", 20, [blind]), 5, likelyScenario)).toThrow(UnseeableFind);
+    expect(() => reckon(historyOf("aphid", 20, [blind]), 5, likelyScenario)).toThrow(CaseProblem);
   });
 
   it("three hundred animals left alive and many clean looks leave no number behind", () => {

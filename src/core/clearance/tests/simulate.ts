@@ -45,8 +45,12 @@ function gammaOfMeanOne(dice: Dice, shape: number): number {
   }
 }
 
+/** 0 open, 1 sheltered, 2 deep. */
+type Site = 0 | 1 | 2;
+const sitesThere: readonly Site[] = [0, 1, 2];
+
 interface Animal {
-  sheltered: boolean;
+  site: Site;
   stage: number;
   part: number;
 }
@@ -154,17 +158,29 @@ function figure(values: readonly number[]): Figure {
 
 const stepOf = (days: number, dt: number) => Math.round(days / dt);
 
-/** Types in their order: open ones first, by stage and part. */
+/** Types in their order: by stage and part, the three sites of each side by side. */
 function typesOf({ history: { pest } }: Rules): Animal[] {
-  return [false, true].flatMap((sheltered) =>
-    pest.stages.flatMap(({ substages }, stage) =>
-      Array.from({ length: substages }, (_, part) => ({ sheltered, stage, part })),
+  return pest.stages.flatMap(({ substages }, stage) =>
+    Array.from({ length: substages }, (_, part) => part).flatMap((part) =>
+      sitesThere.map((site) => ({ site, stage, part })),
     ),
   );
 }
 
-const seeOf = (rules: Rules, { see }: InspectionEvent) =>
-  typesOf(rules).map(({ sheltered, stage }) => see[stage]![sheltered ? 1 : 0]);
+const seeOf = (rules: Rules, { see }: InspectionEvent) => typesOf(rules).map(({ site, stage }) => see[stage]![site]);
+
+/** Those seen divide over the stages that the keeper named, over all where none was named. */
+function sharesOfSeen(
+  rules: Rules,
+  m: readonly number[],
+  see: readonly number[],
+  { among }: InspectionEvent,
+): number[] {
+  const types = typesOf(rules);
+  const each = m.map((n, i) => (among && !among.includes(types[i]!.stage) ? 0 : n * see[i]!));
+  const all = each.reduce((sum, n) => sum + n, 0);
+  return each.map((n) => (all > 0 ? n / all : 0));
+}
 
 const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, x, i) => sum + x * b[i]!, 0);
 
@@ -177,7 +193,7 @@ function firstBelief(rules: Rules, shares: readonly number[], look: InspectionEv
     unseen: shares.map((share, i) => total * share * (1 - see[i]!)),
     shape: 1 + look.found,
     seen: look.removed ? 0 : look.found,
-    seenShares: shares.map((share, i) => (share * see[i]!) / visible),
+    seenShares: sharesOfSeen(rules, shares, see, look),
   };
 }
 
@@ -190,7 +206,7 @@ function laterBelief(rules: Rules, m: readonly number[], look: InspectionEvent):
     unseen: m.map((n, i) => scale * n * (1 - see[i]!)),
     shape: 2 + look.found,
     seen: look.removed ? 0 : look.found,
-    seenShares: m.map((n, i) => (visible > 0 ? (n * see[i]!) / visible : 0)),
+    seenShares: sharesOfSeen(rules, m, see, look),
   };
 }
 
@@ -227,7 +243,7 @@ function counted(rules: Rules, belief: Belief, stretch: Stretch, runs: number): 
   return sums.map((sum) => sum / runs);
 }
 
-const keyOf = ({ sheltered, stage, part }: Animal) => `${sheltered} ${stage} ${part}`;
+const keyOf = ({ site, stage, part }: Animal) => `${site} ${stage} ${part}`;
 
 /** Lives through a stretch; more than `most` animals are not followed further. */
 function live(rules: Rules, begun: Animal[], { begin, events, end }: Stretch, most: number) {
@@ -241,8 +257,7 @@ function live(rules: Rules, begun: Animal[], { begin, events, end }: Stretch, mo
           (animal) => dice.uniform() >= event.kill[animal.stage]![scenario.column] * hitChance(rules, event, animal),
         );
       } else {
-        for (const animal of animals)
-          if (dice.uniform() < event.see[animal.stage]![animal.sheltered ? 1 : 0]) seen = true;
+        for (const animal of animals) if (dice.uniform() < event.see[animal.stage]![animal.site]) seen = true;
       }
     }
     if (step >= end || animals.length > most) return { animals, seen };
@@ -250,10 +265,13 @@ function live(rules: Rules, begun: Animal[], { begin, events, end }: Stretch, mo
   }
 }
 
-function hitChance({ history: { pest }, scenario }: Rules, { reach, touch }: TreatmentEvent, animal: Animal): number {
-  const site = animal.sheltered ? 1 : 0;
-  const hit = touch ? touch[animal.stage]![site] : (reach[pest.stages[animal.stage]!.where]?.[site] ?? 0);
-  return 1 - Math.min(1, (1 - hit) * scenario.escape);
+/** Hit where the hand went; what it misses there depends on the scenario, but for what sits deep. */
+function hitChance({ history: { pest }, scenario }: Rules, event: TreatmentEvent, { site, stage }: Animal): number {
+  const { where } = pest.stages[stage]!;
+  const there = event.touch ? event.touch[stage]! : event.reach[where];
+  const usual = there ? there[site] : 0;
+  const hit = site === 2 || usual === 0 ? usual : 1 - Math.min(1, (1 - usual) * scenario.escape);
+  return hit * (event.cover?.[where]?.[site] ?? 1);
 }
 
 /** One step of all animals: lay, die, change sides, grow. */
@@ -261,8 +279,15 @@ function stepOn({ history, scenario, dt, dice }: Rules, animals: readonly Animal
   const { pest, events, dailyMeanC, sites } = history;
   const meanC = dailyMeanC[Math.min(Math.floor(step * dt + 1e-9), dailyMeanC.length - 1)]!;
   const warmth = Math.max(0, Math.min(meanC, pest.upperC) - pest.lowerC);
-  const active = events.flatMap((e) =>
-    e.kind === "lasting" && stepOf(e.atDays, dt) <= step && step < stepOf(e.untilDays, dt) ? [e.effect] : [],
+  const begun = events.filter(
+    (e) => e.kind === "lasting" && stepOf(e.atDays, dt) <= step && step < stepOf(e.untilDays, dt),
+  );
+  const effects = begun
+    .toSorted((a, b) => a.atDays - b.atDays)
+    .flatMap((e) => (e.kind === "lasting" ? [e.effect] : []));
+  // What is renewed counts once, as it was put on last.
+  const active = effects.filter(
+    ({ renews }, i) => renews === undefined || !effects.slice(i + 1).some((later) => later.renews === renews),
   );
   const layFactor = active.reduce((product, effect) => product * effect.layFactor, 1);
   const next: Animal[] = [];
@@ -270,12 +295,17 @@ function stepOn({ history, scenario, dt, dice }: Rules, animals: readonly Animal
     const stage = pest.stages[animal.stage]!;
     const laid = ((stage.femaleEggs ?? 0) * scenario.eggs * warmth * dt * layFactor) / stage.degreeDays;
     const daughters = laid > 0 ? poisson(dice, laid) : 0;
-    for (let i = 0; i < daughters; i++) next.push({ sheltered: animal.sheltered, stage: 0, part: 0 });
+    for (let i = 0; i < daughters; i++) next.push({ site: animal.site, stage: 0, part: 0 });
     const hazard = active.reduce((total, effect) => total + effect.dailyHazard[animal.stage]!, 0);
     if (dice.uniform() >= Math.exp(-(stage.dailyDeath + hazard) * dt)) continue;
     if (stage.mobile) {
-      const share = animal.sheltered ? 1 - sites.shelteredShare : sites.shelteredShare;
-      if (dice.uniform() < 1 - Math.exp(-sites.mixPerDay * share * dt)) animal.sheltered = !animal.sheltered;
+      const { shelteredShare: sheltered, deepShare } = sites;
+      const places = [1 - sheltered, sheltered * (1 - deepShare), sheltered * deepShare];
+      const others = 1 - places[animal.site]!;
+      if (dice.uniform() < 1 - Math.exp(-sites.mixPerDay * others * dt)) {
+        let at = dice.uniform() * others;
+        animal.site = sitesThere.find((site) => site !== animal.site && (at -= places[site]!) < 0) ?? animal.site;
+      }
     }
     if (dice.uniform() < (stage.substages * warmth * dt) / stage.degreeDays) {
       animal.part++;

@@ -31,7 +31,7 @@ const problems = (input: unknown) => {
 
 describe("agrees with an independent program", () => {
   // Source: two cases reckoned by a program written separately from the same mathematics.
-  it.each(["one-scenario", "found-again"])("%s", (name) => {
+  it.each(["one-scenario", "found-again", "deep-places"])("%s", (name) => {
     const expected = JSON.parse(here(`${name}.answer.json`)) as ReturnType<typeof assess>;
     const read = readCaseFile(here(`${name}.json`));
     if (!read.ok) throw new Error(JSON.stringify(read.problems));

@@ -2,7 +2,7 @@ import nextTypescript from "eslint-config-next/typescript";
 import nextVitals from "eslint-config-next/core-web-vitals";
 
 const config = [
-  { ignores: [".next/", ".data/", "next-env.d.ts", "coverage/"] },
+  { ignores: [".next/", ".data/", "dist/", "next-env.d.ts", "coverage/"] },
   ...nextVitals,
   ...nextTypescript,
   {

@@ -6,7 +6,7 @@ import { aCaseFile } from "@/core/format/tests/aCase";
 const root = path.resolve(import.meta.dirname, "../..");
 
 function wary(args: readonly string[], input = "") {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ["--import", "tsx", "src/cli/wary.ts", ...args], {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ["scripts/wary.mjs", ...args], {
     cwd: root,
     input,
     encoding: "utf8",
@@ -31,18 +31,39 @@ describe("the wary command", () => {
 
   it("a bad file: exit 2, a line for each problem with its path, and nothing else", () => {
     const bad = { ...aCaseFile(), colour: "red", temperature: "warm" };
-    const { status, stdout } = wary(["assess", "-"], JSON.stringify(bad));
+    const { status, stdout, stderr } = wary(["assess", "-"], JSON.stringify(bad));
     expect(status).toBe(2);
-    expect(stdout.trimEnd().split("\n")).toEqual([
+    expect(stdout).toBe("");
+    expect(stderr.trimEnd().split("\n")).toEqual([
       "temperature: must be number",
       "colour: is not a field of the format",
     ]);
   });
 
   it("ten megabytes are refused without being read to the end", () => {
-    const { status, stdout } = wary(["assess", "-"], "[".repeat(10_000_000));
+    const { status, stderr } = wary(["assess", "-"], "[".repeat(10_000_000));
     expect(status).toBe(2);
-    expect(stdout).toBe("file: a case file holds at most 1048576 characters\n");
+    expect(stderr).toBe("file: a case file holds at most 1048576 characters\n");
+  });
+
+  it("names of any kind are cut and made harmless, and only so many problems are told", () => {
+    const see = Object.fromEntries(
+      Array.from({ length: 150 }, (_, i) => [`${"\u001b[31m\u202e".repeat(9)}${i}`, [0, 0]]),
+    );
+    const [first] = aCaseFile().events;
+    const bad = { ...aCaseFile(), events: [{ ...first, look: undefined, see }] };
+    const { status, stdout, stderr } = wary(["assess", "-"], JSON.stringify(bad));
+    expect([status, stdout]).toEqual([2, ""]);
+    const lines = stderr.trimEnd().split("\n");
+    expect(lines).toHaveLength(101);
+    expect(lines.at(-1)).toBe("and 50 more");
+    expect(stderr).not.toMatch(/[\u001b\u202e]/);
+  });
+
+  it("whoever stops reading gets no complaint", () => {
+    const command = `node scripts/wary.mjs plan src/core/format/tests/one-scenario.json | head -c 5`;
+    const { stderr, stdout } = spawnSync("sh", ["-c", command], { cwd: root, encoding: "utf8" });
+    expect([stdout, stderr]).toEqual(['{\n "a', ""]);
   });
 
   it.each([[["assess", "no-such-file.json"]], [["guess", "-"]], [["assess"]], [["assess", "a", "b"]]])(

@@ -1,12 +1,12 @@
 import { open } from "node:fs/promises";
-import { stdin, stdout } from "node:process";
+import { stderr, stdin, stdout } from "node:process";
 import type { Readable } from "node:stream";
 import { assessFile } from "@/core/case/assess";
 import { planFile } from "@/core/case/planFile";
 import { MOST_BYTES, readCaseFile, type FileProblem } from "@/core/format/read";
 import type { CaseFile } from "@/core/format/schema";
 
-const USAGE = "usage: npm run --silent wary -- assess|plan FILE   (FILE may be - for standard input)";
+const USAGE = "usage: npm run --silent wary -- assess|plan|carries FILE   (FILE may be - for standard input)";
 
 /** A command gives what to print, or what is wrong with the file. */
 type Command = (file: CaseFile) => { answer: unknown } | { problems: readonly FileProblem[] };
@@ -32,11 +32,18 @@ async function textFrom(name: string): Promise<string> {
   return Buffer.concat(chunks).toString("utf8");
 }
 
+/** More problems than these are only counted. */
+const MOST_TOLD = 100;
+const LONGEST_PATH = 120;
+
+/** One line a problem on standard error, whatever the file's own names hold. */
 function refuse(problems: readonly FileProblem[]): number {
-  for (const { path, message } of problems) {
-    // One line a problem, whatever the file's own names hold.
-    stdout.write(`${[path || "file", message].join(": ").replaceAll(/[\u0000-\u001f\u007f]+/g, " ")}\n`);
+  for (const { path, message } of problems.slice(0, MOST_TOLD)) {
+    const where = path.length > LONGEST_PATH ? `${path.slice(0, LONGEST_PATH)}…` : path || "file";
+    stderr.write(`${`${where}: ${message}`.replaceAll(/[\p{Cc}\p{Cf}\u2028\u2029]+/gu, "\u00b7")}\n`);
   }
+  const more = problems.length - MOST_TOLD;
+  if (more > 0) stderr.write(`and ${more} more\n`);
   return 2;
 }
 
@@ -60,5 +67,7 @@ async function main([name, file, ...rest]: readonly string[]): Promise<number> {
   return 0;
 }
 
+// Whoever reads the answer may have seen enough.
+stdout.on("error", (error: NodeJS.ErrnoException) => process.exit(error.code === "EPIPE" ? 0 : 1));
 process.exitCode = await main(process.argv.slice(2));
 if (process.exitCode !== 0) stdin.destroy();

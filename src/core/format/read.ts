@@ -1,5 +1,4 @@
 import type { z } from "zod";
-import { isKnown } from "../inspection/see";
 import { pestOf, type Pest } from "../pests/pests";
 import { spotsOf } from "../plants/growthForms";
 import { caseFile, type CaseFile, type FileEvent } from "./schema";
@@ -92,10 +91,14 @@ const depth = (errors: readonly Issue[]) =>
 
 function pathOf(path: readonly PropertyKey[]): string {
   return path.reduce<string>(
-    (text, key) => (typeof key === "number" ? `${text}[${key}]` : text === "" ? String(key) : `${text}.${String(key)}`),
+    (text, key) =>
+      typeof key === "number" ? `${text}[${key}]` : text === "" ? short(String(key)) : `${text}.${short(String(key))}`,
     "",
   );
 }
+
+/** A key may be of any length and hold anything. */
+const short = (key: string) => (key.length > 40 ? `${key.slice(0, 40)}…` : key);
 
 /** Plain words of this reader's own: the application's sentences are for forms. */
 function plainMessage(issue: z.core.$ZodRawIssue): string | undefined {
@@ -122,7 +125,11 @@ function plainMessage(issue: z.core.$ZodRawIssue): string | undefined {
 /** What each field alone cannot tell: names that must exist, times that must follow, things that exclude each other. */
 function* contradictions(file: CaseFile): Generator<FileProblem> {
   const pest = pestOfFile(file);
-  if (typeof file.pest !== "string") yield* pestProblems(pest);
+  if (typeof file.pest !== "string") {
+    yield* pestProblems(pest);
+    if ("growthForm" in file.plant)
+      yield { path: "plant.growthForm", message: `where ${pest.id} hides is not known: give shelteredShare` };
+  }
   const zero = dayZero(file);
   for (const [i, event] of file.events.entries()) {
     const path = `events[${i}]`;
@@ -160,16 +167,24 @@ function* eventProblems(file: CaseFile, pest: Pest, event: FileEvent, path: stri
         yield { path, message: "needs either look or see" };
       }
       yield* named("see", event.see);
+      yield* stageProblems(event.stages ?? [], stages, pest, `${path}.stages`);
+      if (event.stages && event.found === 0)
+        yield { path: `${path}.stages`, message: "nothing was found, so that no stage can be told" };
       if (event.look) yield* spotProblems(file, pest, event.look.spots, `${path}.look.spots`);
       return;
     case "treatment": {
       const byName = event.remedy !== undefined && event.technique !== undefined;
       const byNumbers = event.kill !== undefined && (event.reach === undefined) !== (event.touch === undefined);
       const mixed =
-        (event.remedy ?? event.technique ?? event.spots) !== undefined && (event.kill ?? event.reach ?? event.touch);
+        (event.remedy ?? event.technique ?? event.spots ?? event.with ?? event.potency) !== undefined &&
+        (event.kill ?? event.reach ?? event.touch ?? event.cover);
       if (byName === byNumbers || mixed) {
         yield { path, message: "needs either remedy and technique, or kill and either reach or touch" };
       }
+      if (event.with && event.technique !== "dab")
+        yield { path: `${path}.with`, message: "only a dab is guided by what searches for the animals" };
+      if (event.with && !("growthForm" in file.plant))
+        yield { path: `${path}.with`, message: "counts only where plant.growthForm is given: give kill and touch" };
       yield* named("kill", event.kill);
       yield* named("touch", event.touch);
       for (const [id, chance] of Object.entries(event.kill ?? {})) {
@@ -186,12 +201,23 @@ function* eventProblems(file: CaseFile, pest: Pest, event: FileEvent, path: stri
   }
 }
 
+function* stageProblems(
+  named: readonly string[],
+  stages: readonly string[],
+  pest: Pest,
+  path: string,
+): Generator<FileProblem> {
+  for (const [i, id] of named.entries()) {
+    if (!stages.includes(id)) yield { path: `${path}[${i}]`, message: `is not a stage of ${pest.id}` };
+    else if (named.indexOf(id) < i) yield { path: `${path}[${i}]`, message: `names ${id} twice` };
+  }
+}
+
 function* spotProblems(file: CaseFile, pest: Pest, spots: readonly string[], path: string): Generator<FileProblem> {
   if (!("growthForm" in file.plant)) {
     yield { path, message: "spots can be weighed only where plant.growthForm is given" };
     return;
   }
-  if (!isKnown(pest.id)) yield { path, message: `where ${pest.id} hides is not known: give see, or kill and reach` };
   const there: readonly string[] = spotsOf(file.plant.growthForm);
   for (const [i, spot] of spots.entries()) {
     if (!there.includes(spot)) yield { path: `${path}[${i}]`, message: `${file.plant.growthForm} has no ${spot}` };

@@ -25,7 +25,12 @@ const perSite = z
   .union([z.tuple([chance, chance]), z.tuple([chance, chance, chance])])
   .describe("open spots, sheltered spots, deep places; a third left out counts 0");
 const byPlace = z.partialRecord(z.enum(habitats), perSite);
-const name = z.string().min(1).max(40);
+/** A name of the writer's own; one that objects of the language keep for themselves would be lost on the way. */
+const name = z
+  .string()
+  .min(1)
+  .max(40)
+  .regex(/^(?!__proto__$)/);
 /** A day (its beginning, UTC) or a moment. */
 const moment = z.union([z.iso.date(), z.iso.datetime({ offset: true })]).describe("a day, 00:00 UTC, or a moment");
 

@@ -68,9 +68,18 @@ describe("a case file", () => {
   });
 
   it("a pest by its name is the pest of the table", () => {
-    const { pest } = expand(fileOf(aCaseFile())).history;
+    const { pest, sites } = expand(fileOf(aCaseFile())).history;
     const whole = { ...pest, stages: pest.stages.map((stage) => ({ ...stage })) } as CaseFileInput["pest"];
-    expect(assess(aCaseFile({ pest: whole }))).toEqual(assess(aCaseFile()));
+    const numbers = { see: { nymph: [0.5, 0.3, 0.02], adult: [0.5, 0.3, 0.02] } } as const;
+    const look = {
+      type: "inspection",
+      at: "2026-03-01",
+      found: 6,
+      ...numbers,
+    } as unknown as CaseFileInput["events"][0];
+    const rest = aCaseFile().events.filter((_, i) => i > 1);
+    const named = aCaseFile({ plant: sites, events: [look, ...rest] });
+    expect(assess({ ...named, pest: whole })).toEqual(assess(named));
   });
 
   it("days before the first reading are as warm as it, days after the last as warm as that", () => {
@@ -185,6 +194,7 @@ describe("a bad file", () => {
       "pest.upperC: must be more than lowerC",
       "pest.stages[1].id: names egg twice",
       "pest.stages: needs a stage that lays (femaleEggs)",
+      "plant.growthForm: where odd hides is not known: give shelteredShare",
     ]);
     expect(problems({ ...aCaseFile(), pest: { ...pest, stages: [{ ...stage, substages: 2.5 }] } })).toContain(
       "pest.stages[0].substages: must be whole",
@@ -240,6 +250,108 @@ describe("a bad file", () => {
       }),
       { numRuns: 300 },
     );
+  });
+});
+
+/** Things that may stand in a file and make no number of themselves. */
+describe("an answer is a number, or the file is told what is wrong", () => {
+  const stage = { substages: 3, dailyDeath: 0.02, where: "foliage" } as const;
+  const pest = {
+    id: "constructor",
+    lowerC: 10,
+    upperC: 30,
+    stages: [
+      { id: "toString", degreeDays: 60, ...stage },
+      { id: "hasOwnProperty", degreeDays: 80, femaleEggs: 20, mobile: true, ...stage },
+    ],
+  };
+  const look = (at: string, found: number, chance: number, stages?: string[]) => ({
+    type: "inspection",
+    at,
+    found,
+    see: { hasOwnProperty: [chance, chance, chance] },
+    ...(stages && { stages }),
+  });
+  const spray = (chance: number) => ({
+    type: "treatment",
+    at: "2026-03-03",
+    kill: { toString: chance, hasOwnProperty: chance },
+    reach: { foliage: [chance, chance, chance] },
+  });
+  const file = (...events: object[]) => ({
+    ...aCaseFile(),
+    pest,
+    plant: { shelteredShare: 0.4, deepShare: 0.2 },
+    temperature: 21,
+    events,
+    asOf: "2026-03-20",
+  });
+  const told = (input: unknown) => {
+    const read = reading(input);
+    if (!read.ok) return read.problems.map(({ path, message }) => `${path}: ${message}`);
+    const assessed = assessFile(read.file);
+    if (!assessed.ok) return assessed.problems.map(({ path, message }) => `${path}: ${message}`);
+    const { pClear, expected, weights, scenarioPClear } = assessed.assessment;
+    const numbers = [pClear, ...Object.values(expected), ...weights, ...scenarioPClear];
+    expect(numbers.every((n) => Number.isFinite(n) && n >= 0)).toBe(true);
+    expect(Object.keys(expected)).toEqual(["toString", "hasOwnProperty"]);
+    return pClear;
+  };
+
+  it("stages may bear names that every object has", () => {
+    expect(told(file(look("2026-03-01", 3, 0.5), spray(0.9)))).toBeGreaterThan(0);
+  });
+
+  it("one stage cannot bear a name that would be lost", () => {
+    const lost = { ...pest, stages: [{ ...pest.stages[1]!, id: "__proto__" }] };
+    expect(told({ ...file(look("2026-03-01", 3, 0.5)), pest: lost })).toContainEqual(
+      expect.stringContaining("pest.stages[0].id"),
+    );
+  });
+
+  it("all are seen and left alive, and a look as good then finds none of them", () => {
+    const clean = file(look("2026-03-01", 3, 1), look("2026-03-01", 0, 1));
+    expect(told(clean)).toEqual([
+      "events[1].found: what was left alive could not have stayed unseen that way, yet it did",
+    ]);
+    // Killed in between, they could.
+    const between = { ...spray(1), at: "2026-03-02" };
+    expect(told(file(look("2026-03-01", 3, 1), between, look("2026-03-03", 0, 1)))).toBeGreaterThan(0.5);
+  });
+
+  it("what all scenarios have killed is found again: the file is told which look", () => {
+    const again = file(look("2026-03-01", 3, 1), { ...spray(1), at: "2026-03-01" }, look("2026-03-02", 2, 0.5));
+    expect(told(again)).toEqual(["events[2].found: nothing could have been seen that way, yet something was"]);
+  });
+
+  it("what some scenarios have killed is found again: those weigh nothing", () => {
+    const half = { ...spray(1), reach: { foliage: [0.6, 0.6, 1] } };
+    const missed = file(look("2026-03-01", 3, 1), { ...half, kill: { toString: 1, hasOwnProperty: 1 } });
+    expect(told({ ...missed, events: [...missed.events, look("2026-03-04", 2, 0.5)] })).toBeLessThan(1);
+  });
+
+  it("a find of stages that cannot be seen", () => {
+    expect(told(file(look("2026-03-01", 3, 0.5, ["toString"])))).toEqual([
+      "events[0].found: nothing could have been seen that way, yet something was",
+    ]);
+    expect(told(file(look("2026-03-01", 3, 0.5, ["hasOwnProperty"])))).toBeLessThan(0.01);
+  });
+
+  it("more steps than are reckoned", () => {
+    const long = { ...file(look("2026-03-01", 3, 0.5)), timeStepDays: 0.005, asOf: "2027-03-01" };
+    expect(told(long)).toEqual(["timeStepDays: needs 73000 steps of time, at most 40000 are reckoned"]);
+    const quick = { ...pest, stages: pest.stages.map((one) => ({ ...one, degreeDays: 1, substages: 60 })) };
+    expect(told({ ...file(look("2026-03-01", 3, 0.5)), pest: quick, asOf: "2026-06-01" })).toEqual([
+      expect.stringMatching(/^timeStepDays: needs \d+ steps/),
+    ]);
+  });
+
+  it.each([
+    ["less than one degree-day in a stage", { degreeDays: 0.5 }],
+    ["next to no eggs", { femaleEggs: 0.0001 }],
+  ])("%s", (_why, change) => {
+    const odd = { ...pest, stages: [pest.stages[0], { ...pest.stages[1]!, ...change }] };
+    expect(told({ ...file(look("2026-03-01", 3, 0.5)), pest: odd })).toHaveLength(1);
   });
 });
 

@@ -1,7 +1,14 @@
-// Writes the JSON Schema of the case file for other programs: `npm run schema` after a change of the format.
+// Writes the JSON Schemas of the open formats from the shapes that read them.
 import { writeFileSync } from "node:fs";
 import path from "node:path";
-import { caseFileSchema } from "../src/core/format/schema";
+import { carriageFileSchema, caseFileSchema } from "../src/core/format/schema";
 
-const file = path.resolve(import.meta.dirname, "../docs/case-file.schema.json");
-writeFileSync(file, `${JSON.stringify(caseFileSchema(), null, 2)}\n`);
+for (const [name, schema] of [
+  ["case-file", caseFileSchema()],
+  ["carriage-file", carriageFileSchema()],
+] as const) {
+  writeFileSync(
+    path.resolve(import.meta.dirname, `../docs/${name}.schema.json`),
+    `${JSON.stringify(schema, null, 2)}\n`,
+  );
+}

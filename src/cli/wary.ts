@@ -2,21 +2,29 @@ import { open } from "node:fs/promises";
 import { stderr, stdin, stdout } from "node:process";
 import type { Readable } from "node:stream";
 import { assessFile } from "@/core/case/assess";
+import { carriesFile } from "@/core/case/carriesFile";
 import { planFile } from "@/core/case/planFile";
-import { MOST_BYTES, readCaseFile, type FileProblem } from "@/core/format/read";
-import type { CaseFile } from "@/core/format/schema";
+import { MOST_BYTES, readCarriageFile, readCaseFile, type FileProblem } from "@/core/format/read";
 
 const USAGE = "usage: npm run --silent wary -- assess|plan|carries FILE   (FILE may be - for standard input)";
 
-/** A command gives what to print, or what is wrong with the file. */
-type Command = (file: CaseFile) => { answer: unknown } | { problems: readonly FileProblem[] };
+/** A command reads a text and gives what to print, or what is wrong with it. */
+type Command = (text: string) => { answer: unknown } | { problems: readonly FileProblem[] };
 
 const commands: Readonly<Record<string, Command>> = {
-  assess: (file) => {
-    const assessed = assessFile(file);
+  assess(text) {
+    const read = readCaseFile(text);
+    const assessed = read.ok ? assessFile(read.file) : read;
     return assessed.ok ? { answer: assessed.assessment } : assessed;
   },
-  plan: (file) => planFile(file),
+  plan(text) {
+    const read = readCaseFile(text);
+    return read.ok ? planFile(read.file) : read;
+  },
+  carries(text) {
+    const read = readCarriageFile(text);
+    return read.ok ? carriesFile(read.file) : read;
+  },
 };
 
 /** Reads no more than a case file may hold: whatever feeds it more is cut off and refused. */
@@ -48,7 +56,7 @@ function refuse(problems: readonly FileProblem[]): number {
 }
 
 async function main([name, file, ...rest]: readonly string[]): Promise<number> {
-  const command = commands[name ?? ""];
+  const command = Object.hasOwn(commands, name ?? "") ? commands[name!] : undefined;
   if (!command || file === undefined || rest.length > 0) {
     console.error(USAGE);
     return 2;
@@ -59,9 +67,7 @@ async function main([name, file, ...rest]: readonly string[]): Promise<number> {
   } catch (error) {
     return refuse([{ path: "", message: `cannot be read: ${(error as Error).message}` }]);
   }
-  const read = readCaseFile(text);
-  if (!read.ok) return refuse(read.problems);
-  const done = command(read.file);
+  const done = command(text);
   if ("problems" in done) return refuse(done.problems);
   stdout.write(`${JSON.stringify(done.answer, null, 1)}\n`);
   return 0;

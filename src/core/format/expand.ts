@@ -1,14 +1,15 @@
 import { applicationEvents } from "../acts/contact";
+import type { CarriageQuestion } from "../carriage/carriage";
 import type { CaseHistory } from "../clearance/history";
 import { allScenarios, likelyScenario, type Scenario } from "../clearance/scenarios";
 import { seeChances } from "../inspection/see";
 import { sitesOn } from "../inspection/sitesOn";
 import type { Habitat, Pest, PestId } from "../pests/pests";
 import type { PopulationEvent } from "../population/events";
-import { MIX_PER_DAY, NOWHERE, type PerSite } from "../population/sites";
+import { MIX_PER_DAY, NOWHERE, type PerSite, type Sites } from "../population/sites";
 import { spotsFor, type KillRange } from "../remedies/remedies";
 import { pestOfFile } from "./read";
-import { remedyNamed, type CaseFile, type FileEvent } from "./schema";
+import { remedyNamed, type CarriageFile, type CaseFile, type FileEvent } from "./schema";
 import { dayZero, daysSince } from "./times";
 
 /** A case file in numbers, ready to be reckoned. */
@@ -24,13 +25,10 @@ export interface ExpandedCase {
 export function expand(file: CaseFile): ExpandedCase {
   const pest = pestOfFile(file);
   const zero = dayZero(file);
-  const { plant } = file;
-  const { mixPerDay = MIX_PER_DAY } = plant;
-  const sites = "growthForm" in plant ? sitesOn(plant.growthForm, pest.id as PestId) : plant;
   return {
     history: {
       pest,
-      sites: { shelteredShare: sites.shelteredShare, deepShare: sites.deepShare, mixPerDay },
+      sites: sitesOf(file, pest),
       dailyMeanC: dailyMeans(file.temperature, zero),
       timeStepDays: file.timeStepDays,
       events: file.events.flatMap((event) => expandEvent(file, pest, event, daysSince(zero, event.at))),
@@ -39,6 +37,46 @@ export function expand(file: CaseFile): ExpandedCase {
     asOfDays: daysSince(zero, file.asOf),
     dayZero: zero,
   };
+}
+
+/** The same for a carriage file. Day 0 is the day of `from`, UTC. */
+export function expandCarriage(file: CarriageFile): CarriageQuestion {
+  const pest = pestOfFile(file);
+  const zero = new Date(Date.parse(file.from)).toISOString().slice(0, 10);
+  const days = (at: string) => daysSince(zero, at);
+  const { look, arrival, founders } = file;
+  return {
+    pest,
+    sites: sitesOf(file, pest),
+    dailyMeanC: dailyMeans(file.temperature, zero),
+    timeStepDays: file.timeStepDays,
+    fromDays: days(file.from),
+    arrival,
+    streams: founders.map(({ route, from, until, perDay }) => ({
+      route,
+      fromDays: days(from),
+      untilDays: days(until),
+      perDay,
+    })),
+    events: file.events.flatMap((event) => expandEvent(file, pest, event, days(event.at))),
+    look: look ? chances(file, pest, "with" in look ? { look } : look) : null,
+    asOfDays: days(file.asOf),
+  };
+}
+
+function sitesOf({ plant }: Pick<CaseFile, "plant">, pest: Pest): Sites {
+  const { mixPerDay = MIX_PER_DAY } = plant;
+  const { shelteredShare, deepShare } = "growthForm" in plant ? sitesOn(plant.growthForm, pest.id as PestId) : plant;
+  return { shelteredShare, deepShare, mixPerDay };
+}
+
+type Looked = Pick<Extract<FileEvent, { type: "inspection" }>, "look" | "see">;
+
+/** For each stage the chance that one animal is seen. */
+function chances({ plant }: Pick<CaseFile, "plant">, pest: Pest, { look, see }: Looked): readonly PerSite[] {
+  return look && "growthForm" in plant
+    ? seeChances(pest, pest.id as PestId, plant.growthForm, { tool: look.with, spots: look.spots })
+    : pest.stages.map((stage) => perSite(own(see, stage.id)));
 }
 
 /** Day by day from day 0; before the first reading that reading holds, after the last the last. */
@@ -50,17 +88,20 @@ function dailyMeans(temperature: CaseFile["temperature"], zero: string): readonl
   return dailyMeanC.slice(Math.min(offset, dailyMeanC.length - 1));
 }
 
-function expandEvent(file: CaseFile, pest: Pest, event: FileEvent, atDays: number): readonly PopulationEvent[] {
+function expandEvent(
+  file: Pick<CaseFile, "plant">,
+  pest: Pest,
+  event: FileEvent | CarriageFile["events"][number],
+  atDays: number,
+): readonly PopulationEvent[] {
   const form = "growthForm" in file.plant ? file.plant.growthForm : null;
   switch (event.type) {
     case "inspection": {
-      const { found, removed, look, see, stages } = event;
-      const chances =
-        look && form
-          ? seeChances(pest, pest.id as PestId, form, { tool: look.with, spots: look.spots })
-          : pest.stages.map((stage) => perSite(own(see, stage.id)));
+      const see = chances(file, pest, event);
+      if (!("found" in event)) return [{ kind: "inspection", atDays, found: 0, removed: false, see }];
+      const { found, removed, stages } = event;
       const among = stages?.map((id) => pest.stages.findIndex((stage) => stage.id === id));
-      return [{ kind: "inspection", atDays, found, removed, see: chances, ...(among && { among }) }];
+      return [{ kind: "inspection", atDays, found, removed, see, ...(among && { among }) }];
     }
     case "treatment": {
       const { remedy, technique, potency, with: tool, spots } = event;

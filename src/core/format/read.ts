@@ -1,7 +1,7 @@
 import type { z } from "zod";
 import { pestOf, type Pest } from "../pests/pests";
 import { spotsOf } from "../plants/growthForms";
-import { caseFile, type CaseFile, type FileEvent } from "./schema";
+import { carriageFile, caseFile, type CarriageFile, type CaseFile, type FileEvent } from "./schema";
 import { dayZero, daysSince, MOST_DAYS } from "./times";
 
 /** Something wrong with a file: where, and what. */
@@ -11,35 +11,55 @@ export interface FileProblem {
   readonly message: string;
 }
 
-export type Reading =
-  { readonly ok: true; readonly file: CaseFile } | { readonly ok: false; readonly problems: readonly FileProblem[] };
+export type Reading = ReadingOf<CaseFile>;
 
 /** Nobody writes more than this by hand or by program for one plant: 1 MiB. */
 export const MOST_BYTES = 1_048_576;
 /** The format itself is six deep. */
 const MOST_DEEP = 16;
 
+/** A file as it was read, with its defaults filled in, or every problem found, in the order of the file. */
+export type ReadingOf<F> =
+  { readonly ok: true; readonly file: F } | { readonly ok: false; readonly problems: readonly FileProblem[] };
+
 /**
- * Reads a case file from text. Gives it with its defaults filled in, or every problem found, in the order of the file.
- * A text that is too long or nested too deep is refused before it is parsed. Never throws for what stands in the file.
+ * Reads a case file from text. A text that is too long or nested too deep is refused before it is parsed. Never throws for what
+ * stands in the file.
  */
 export function readCaseFile(text: string): Reading {
-  if (text.length > MOST_BYTES) return refused(`a case file holds at most ${MOST_BYTES} characters`);
-  if (depthOf(text) > MOST_DEEP) return refused(`it is nested more than ${MOST_DEEP} deep`);
-  let parsed: unknown;
-  try {
-    parsed = JSON.parse(text);
-  } catch (error) {
-    return refused(`not JSON: ${(error as Error).message}`);
-  }
-  return checkCaseFile(parsed);
+  return parsed(text, checkCaseFile);
+}
+
+/** As {@link readCaseFile}, for a carriage file. */
+export function readCarriageFile(text: string): ReadingOf<CarriageFile> {
+  return parsed(text, (value) => checked(carriageFile, value, carriageContradictions));
 }
 
 /** As {@link readCaseFile}, for a case file that is there as plain data: what the application writes goes through it too. */
-export function checkCaseFile(parsed: unknown): Reading {
-  const read = caseFile.safeParse(parsed, { error: plainMessage });
+export function checkCaseFile(value: unknown): Reading {
+  return checked(caseFile, value, contradictions);
+}
+
+function parsed<F>(text: string, check: (value: unknown) => ReadingOf<F>): ReadingOf<F> {
+  if (text.length > MOST_BYTES) return refused(`a case file holds at most ${MOST_BYTES} characters`);
+  if (depthOf(text) > MOST_DEEP) return refused(`it is nested more than ${MOST_DEEP} deep`);
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    return refused(`not JSON: ${(error as Error).message}`);
+  }
+  return check(value);
+}
+
+function checked<F>(
+  shape: z.ZodType<F>,
+  value: unknown,
+  contradictionsIn: (file: F) => Iterable<FileProblem>,
+): ReadingOf<F> {
+  const read = shape.safeParse(value, { error: plainMessage });
   if (!read.success) return { ok: false, problems: read.error.issues.flatMap((issue) => told(issue, issue.path)) };
-  const problems = [...contradictions(read.data)];
+  const problems = [...contradictionsIn(read.data)];
   return problems.length > 0 ? { ok: false, problems } : { ok: true, file: read.data };
 }
 
@@ -50,7 +70,7 @@ export function pestOfFile({ pest }: Pick<CaseFile, "pest">): Pest {
   return { ...pest, stages: pest.stages.map((stage) => JSON.parse(JSON.stringify(stage)) as Pest["stages"][number]) };
 }
 
-function refused(message: string): Reading {
+function refused(message: string): { readonly ok: false; readonly problems: readonly FileProblem[] } {
   return { ok: false, problems: [{ path: "", message }] };
 }
 
@@ -125,11 +145,7 @@ function plainMessage(issue: z.core.$ZodRawIssue): string | undefined {
 /** What each field alone cannot tell: names that must exist, times that must follow, things that exclude each other. */
 function* contradictions(file: CaseFile): Generator<FileProblem> {
   const pest = pestOfFile(file);
-  if (typeof file.pest !== "string") {
-    yield* pestProblems(pest);
-    if ("growthForm" in file.plant)
-      yield { path: "plant.growthForm", message: `where ${pest.id} hides is not known: give shelteredShare` };
-  }
+  yield* subjectProblems(file, pest);
   const zero = dayZero(file);
   for (const [i, event] of file.events.entries()) {
     const path = `events[${i}]`;
@@ -144,6 +160,45 @@ function* contradictions(file: CaseFile): Generator<FileProblem> {
   if (!found) yield { path: "events", message: "no inspection has found anything up to asOf: there is no case" };
 }
 
+function* carriageContradictions(file: CarriageFile): Generator<FileProblem> {
+  const pest = pestOfFile(file);
+  yield* subjectProblems(file, pest);
+  if (!pest.stages.some((stage) => stage.mobile)) {
+    yield { path: "pest.stages", message: "needs a stage that moves: nothing else can come to a plant" };
+  }
+  const zero = file.from.slice(0, 10);
+  const between = function* (path: string, at: string): Generator<FileProblem> {
+    if (daysSince(file.from, at) < 0) yield { path, message: "lies before from" };
+    if (daysSince(zero, at) > MOST_DAYS) yield { path, message: `lies more than ${MOST_DAYS} days after from` };
+  };
+  for (const [i, { from, until }] of file.founders.entries()) {
+    yield* between(`founders[${i}].from`, from);
+    if (daysSince(from, until) < 0) yield { path: `founders[${i}].until`, message: "lies before from" };
+  }
+  for (const [i, event] of file.events.entries()) {
+    yield* between(`events[${i}].at`, event.at);
+    yield* eventProblems(file, pest, event, `events[${i}]`);
+  }
+  yield* between("asOf", file.asOf);
+  const { look } = file;
+  if (look && "with" in look) yield* spotProblems(file, look.spots, "look.spots");
+  if (look && "see" in look) yield* namesNoStage(pest, "look.see", look.see);
+}
+
+/** A pest and a plant that do not fit. */
+function* subjectProblems(file: Pick<CaseFile, "pest" | "plant">, pest: Pest): Generator<FileProblem> {
+  if (typeof file.pest === "string") return;
+  yield* pestProblems(pest);
+  if ("growthForm" in file.plant)
+    yield { path: "plant.growthForm", message: `where ${pest.id} hides is not known: give shelteredShare` };
+}
+
+function namesNoStage(pest: Pest, path: string, record: Readonly<Record<string, unknown>> | undefined): FileProblem[] {
+  return Object.keys(record ?? {})
+    .filter((id) => !pest.stages.some((stage) => stage.id === id))
+    .map((id) => ({ path: `${path}.${short(id)}`, message: `is not a stage of ${pest.id}` }));
+}
+
 function* pestProblems(pest: Pest): Generator<FileProblem> {
   if (pest.upperC <= pest.lowerC) yield { path: "pest.upperC", message: "must be more than lowerC" };
   const ids = pest.stages.map((stage) => stage.id);
@@ -155,22 +210,27 @@ function* pestProblems(pest: Pest): Generator<FileProblem> {
   }
 }
 
-function* eventProblems(file: CaseFile, pest: Pest, event: FileEvent, path: string): Generator<FileProblem> {
+function* eventProblems(
+  file: Pick<CaseFile, "plant">,
+  pest: Pest,
+  event: FileEvent | CarriageFile["events"][number],
+  path: string,
+): Generator<FileProblem> {
   const stages = pest.stages.map((stage) => stage.id);
   const named = (field: string, record: Readonly<Record<string, unknown>> | undefined) =>
-    Object.keys(record ?? {})
-      .filter((id) => !stages.includes(id))
-      .map((id) => ({ path: `${path}.${field}.${id}`, message: `is not a stage of ${pest.id}` }));
+    namesNoStage(pest, `${path}.${field}`, record);
   switch (event.type) {
     case "inspection":
       if ((event.look === undefined) === (event.see === undefined)) {
         yield { path, message: "needs either look or see" };
       }
       yield* named("see", event.see);
-      yield* stageProblems(event.stages ?? [], stages, pest, `${path}.stages`);
-      if (event.stages && event.found === 0)
-        yield { path: `${path}.stages`, message: "nothing was found, so that no stage can be told" };
-      if (event.look) yield* spotProblems(file, pest, event.look.spots, `${path}.look.spots`);
+      if ("stages" in event && event.stages) {
+        yield* stageProblems(event.stages, stages, pest, `${path}.stages`);
+        if (event.found === 0)
+          yield { path: `${path}.stages`, message: "nothing was found, so that no stage can be told" };
+      }
+      if (event.look) yield* spotProblems(file, event.look.spots, `${path}.look.spots`);
       return;
     case "treatment": {
       const byName = event.remedy !== undefined && event.technique !== undefined;
@@ -192,7 +252,7 @@ function* eventProblems(file: CaseFile, pest: Pest, event: FileEvent, path: stri
           yield { path: `${path}.kill.${id}`, message: "must go up from low to likely to high" };
         }
       }
-      if (event.spots) yield* spotProblems(file, pest, event.spots, `${path}.spots`);
+      if (event.spots) yield* spotProblems(file, event.spots, `${path}.spots`);
       return;
     }
     case "lasting":
@@ -213,7 +273,7 @@ function* stageProblems(
   }
 }
 
-function* spotProblems(file: CaseFile, pest: Pest, spots: readonly string[], path: string): Generator<FileProblem> {
+function* spotProblems(file: Pick<CaseFile, "plant">, spots: readonly string[], path: string): Generator<FileProblem> {
   if (!("growthForm" in file.plant)) {
     yield { path, message: "spots can be weighed only where plant.growthForm is given" };
     return;

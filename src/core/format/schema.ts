@@ -60,13 +60,17 @@ const kill = z
   .union([chance, z.strictObject({ low: chance, likely: chance, high: chance })])
   .describe("chance that one that is hit dies");
 
+const howLooked = {
+  look: z.strictObject({ with: z.enum(toolIds), spots: z.array(z.enum(spotIds)).min(1) }).optional(),
+  see: z.record(name, perSite).optional().describe("for each stage the chance that one animal is seen"),
+};
+
 const inspection = z.strictObject({
   type: z.literal("inspection"),
   at: moment,
+  ...howLooked,
   found: z.number().min(0).max(1_000_000).describe("live animals seen"),
   removed: z.boolean().default(false).describe("whether those seen were killed on the spot"),
-  look: z.strictObject({ with: z.enum(toolIds), spots: z.array(z.enum(spotIds)).min(1) }).optional(),
-  see: z.record(name, perSite).optional().describe("for each stage the chance that one animal is seen"),
   stages: z.array(name).min(1).max(12).optional().describe("the stages that those seen were in; any where left out"),
 });
 
@@ -97,10 +101,7 @@ const lasting = z.strictObject({
   layFactor: z.number().min(0).max(10).default(1),
 });
 
-/** The open case format, version 1: one pest on one plant with everything done and seen. */
-export const caseFile = z.strictObject({
-  format: z.literal("wary-petal.case"),
-  version: z.literal(1),
+const about = {
   pest: z.union([z.enum(pestIds), pest]),
   plant: z.union([
     z.strictObject({ growthForm: z.enum(growthFormIds), mixPerDay: z.number().min(0).max(100).optional() }),
@@ -115,6 +116,13 @@ export const caseFile = z.strictObject({
     z.strictObject({ from: z.iso.date(), dailyMeanC: z.array(z.number().min(-40).max(60)).min(1).max(4000) }),
   ]),
   timeStepDays: z.number().min(0.005).max(1).default(0.25),
+};
+
+/** The open case format, version 1: one pest on one plant with everything done and seen. */
+export const caseFile = z.strictObject({
+  format: z.literal("wary-petal.case"),
+  version: z.literal(1),
+  ...about,
   scenarios: z.enum(["all", "likely"]).default("all"),
   events: z
     .array(z.discriminatedUnion("type", [inspection, treatment, lasting]))
@@ -122,6 +130,44 @@ export const caseFile = z.strictObject({
     .max(2000),
   asOf: moment,
 });
+
+/** The open carriage format, version 1: one pest that has not been found on one plant, and how it may have come there. */
+export const carriageFile = z.strictObject({
+  format: z.literal("wary-petal.carriage"),
+  version: z.literal(1),
+  ...about,
+  from: moment.describe("when the plant came, or the time asked about begins"),
+  arrival: z
+    .strictObject({ share: chance, mean: z.number().min(0).max(100_000).default(5) })
+    .default({ share: 0, mean: 5 })
+    .describe("the chance that it came with a colony, and how many animals that has in the mean"),
+  founders: z
+    .array(z.strictObject({ route: name, from: moment, until: moment, perDay: z.number().min(0).max(1000) }))
+    .max(500)
+    .default([]),
+  events: z
+    .array(
+      z.discriminatedUnion("type", [
+        z.strictObject({ type: z.literal("inspection"), at: moment, ...howLooked }),
+        treatment,
+        lasting,
+      ]),
+    )
+    .max(2000)
+    .default([])
+    .describe("inspections here found nothing"),
+  look: z
+    .union([
+      z.strictObject({ with: z.enum(toolIds), spots: z.array(z.enum(spotIds)).min(1) }),
+      z.strictObject({ see: z.record(name, perSite) }),
+    ])
+    .optional()
+    .describe("a look at asOf to be told the worth of"),
+  asOf: moment,
+});
+
+export type CarriageFile = z.output<typeof carriageFile>;
+export type CarriageFileInput = z.input<typeof carriageFile>;
 
 export type CaseFile = z.output<typeof caseFile>;
 export type CaseFileInput = z.input<typeof caseFile>;
@@ -134,5 +180,15 @@ export function caseFileSchema(): object {
     title: "Wary Petal case",
     description:
       "One pest on one plant: everything done and seen, and the moment asked about. Events stand in the order recorded; the first one's date is day 0, and none lies before it.",
+  };
+}
+
+/** The JSON Schema of the carriage format. */
+export function carriageFileSchema(): object {
+  return {
+    ...z.toJSONSchema(carriageFile, { io: "input" }),
+    title: "Wary Petal carriage",
+    description:
+      "One pest that has not been found on one plant: how it may have come there, and the moment asked about.",
   };
 }

@@ -1,0 +1,131 @@
+import { readFileSync } from "node:fs";
+import path from "node:path";
+import { describe, expect, it } from "vitest";
+import { carriesFile } from "../case/carriesFile";
+import { readCarriageFile } from "../format/read";
+import type { CarriageFileInput } from "../format/schema";
+import type { ToolId } from "../inspection/tools";
+import { spotsOf } from "../plants/growthForms";
+
+const named = (name: string) =>
+  readFileSync(path.resolve(import.meta.dirname, "../format/tests", `${name}.json`), "utf8");
+
+function carries(file: object) {
+  const read = readCarriageFile(JSON.stringify(file));
+  const done = read.ok ? carriesFile(read.file) : read;
+  if (!done.ok) throw new Error(JSON.stringify(done.problems));
+  return done.answer;
+}
+
+const from = "2026-01-01";
+const on = (day: number) => new Date(Date.parse(from) + day * 86_400_000).toISOString().slice(0, 10);
+const spots = [...spotsOf("trailingVine")];
+const looks = (tool: ToolId, days: readonly number[]) =>
+  days.map((day) => ({ type: "inspection", at: on(day), look: { with: tool, spots } }) as const);
+
+function plant(over: Partial<CarriageFileInput>): CarriageFileInput {
+  return {
+    format: "wary-petal.carriage",
+    version: 1,
+    pest: "mealybug",
+    plant: { growthForm: "trailingVine" },
+    temperature: 22,
+    from,
+    asOf: on(42),
+    ...over,
+  };
+}
+
+describe("what a plant may carry unseen", () => {
+  // Source: a case reckoned by a program written separately from the same mathematics.
+  it("agrees with an independent program", () => {
+    const expected = JSON.parse(named("carries-neighbour.answer")) as ReturnType<typeof carries>;
+    const answer = carries(JSON.parse(named("carries-neighbour")) as object);
+    expect(answer.pCarries).toBeCloseTo(expected.pCarries, 6);
+    expect(answer.pUnseen).toBeCloseTo(expected.pUnseen, 6);
+    expect(answer.routes).toEqual(expected.routes.map((share) => expect.closeTo(share, 6) as number));
+    expect(answer.pFind).toBeCloseTo(expected.pFind!, 6);
+    expect(answer.pCarriesAfterClean).toBeCloseTo(expected.pCarriesAfterClean!, 6);
+  });
+
+  // Closed form: a Poisson size with an exponential mean m is 0 with probability 1 / (1 + m).
+  it("on the day it came: it came with a colony that is not empty", () => {
+    const { pCarries, pUnseen, routes } = carries(plant({ arrival: { share: 0.3, mean: 4 }, asOf: from }));
+    expect(pCarries).toBeCloseTo(0.3 * (4 / 5), 12);
+    expect(pUnseen).toBe(1);
+    expect(routes).toEqual([1]);
+  });
+
+  // Closed form: of a Poisson stream at rate r nothing has come in a time t with probability e^(−r t).
+  it("before anything can have died, a stream is a Poisson process", () => {
+    const pest = {
+      id: "line",
+      lowerC: 0,
+      upperC: 40,
+      stages: [
+        {
+          id: "a",
+          degreeDays: 100_000,
+          substages: 1,
+          dailyDeath: 0,
+          where: "foliage",
+          mobile: true,
+          femaleEggs: 0.001,
+        },
+      ],
+    } as const;
+    const founders = [{ route: "wind", from, until: on(40), perDay: 0.02 }];
+    const { pCarries } = carries(
+      plant({ pest: { ...pest, stages: [...pest.stages] }, plant: { shelteredShare: 0.3 }, founders, asOf: on(10) }),
+    );
+    expect(pCarries).toBeCloseTo(1 - Math.exp(-0.2), 3);
+  });
+
+  it("nothing that can have brought it: it carries nothing, and no route is to blame", () => {
+    expect(carries(plant({}))).toEqual({ pCarries: 0, pUnseen: 1, routes: [0] });
+  });
+
+  // Facts of the trade; common practice, no source.
+  it("weekly clean looks: it falls faster with a loupe than with the eye", () => {
+    const after = (tool: ToolId) =>
+      carries(plant({ arrival: { share: 0.2, mean: 5 }, events: looks(tool, [7, 14, 21, 28, 35, 42]) })).pCarries;
+    expect(after("loupe")).toBeLessThan(after("eye") / 2);
+  });
+
+  it("in a warm room faster than in a cool one: what grows shows", () => {
+    const after = (temperature: number) =>
+      carries(plant({ temperature, arrival: { share: 0.2, mean: 5 }, events: looks("lamp", [14, 28, 42]) })).pCarries;
+    expect(after(26)).toBeLessThan(after(16));
+  });
+
+  it("a look to come is worth more with a loupe, and what it may find it takes off", () => {
+    const worth = (tool: ToolId) =>
+      carries(plant({ arrival: { share: 0.2, mean: 5 }, look: { with: tool, spots } })) as Required<
+        ReturnType<typeof carries>
+      >;
+    expect(worth("loupe").pFind).toBeGreaterThan(worth("eye").pFind);
+    const { pFind, pCarries, pCarriesAfterClean } = worth("loupe");
+    // Whoever carries it is found, or stays unfound: P(carries) = P(find) + P(no find) · P(carries | no find).
+    expect(pFind + (1 - pFind) * pCarriesAfterClean).toBeCloseTo(pCarries, 12);
+  });
+
+  it.each<[string, Partial<CarriageFileInput>, string]>([
+    [
+      "a founder from before",
+      { founders: [{ route: "r", from: "2025-12-01", until: on(3), perDay: 1 }] },
+      "founders[0].from",
+    ],
+    [
+      "a time that ends before it begins",
+      { founders: [{ route: "r", from: on(3), until: on(2), perDay: 1 }] },
+      "founders[0].until",
+    ],
+    ["a look from before", { events: looks("eye", [-3]) as never }, "events[0].at"],
+    ["a chance that is none", { arrival: { share: 2 } }, "arrival.share"],
+    ["a spot that the plant lacks", { look: { with: "eye", spots: ["gap"] } }, "look.spots[0]"],
+    ["asked about before it came", { asOf: "2025-12-01" }, "asOf"],
+  ])("refuses %s", (_why, over, where) => {
+    const read = readCarriageFile(JSON.stringify(plant(over)));
+    expect(read.ok ? [] : read.problems.map(({ path: at }) => at)).toEqual([where]);
+  });
+});

@@ -1,0 +1,32 @@
+import { reckonCarriage } from "../carriage/carriage";
+import { CaseProblem } from "../clearance/caseProblem";
+import { expandCarriage } from "../format/expand";
+import type { FileProblem } from "../format/read";
+import type { CarriageFile } from "../format/schema";
+
+/** What `carries` says of a plant on which nothing was found. */
+export interface CarriageAnswer {
+  readonly pCarries: number;
+  readonly pUnseen: number;
+  /** The arrival first, then the streams in the order of the file. */
+  readonly routes: readonly number[];
+  /** Only where the file has a look. */
+  readonly pFind?: number;
+  readonly pCarriesAfterClean?: number;
+}
+
+export type Carries =
+  | { readonly ok: true; readonly answer: CarriageAnswer }
+  | { readonly ok: false; readonly problems: readonly FileProblem[] };
+
+/** What a plant may carry unseen, for a carriage file read without problems. */
+export function carriesFile(file: CarriageFile): Carries {
+  try {
+    const { pFind, pCarriesAfterClean, ...answer } = reckonCarriage(expandCarriage(file));
+    const worth = pFind !== null && pCarriesAfterClean !== null ? { pFind, pCarriesAfterClean } : {};
+    return { ok: true, answer: { ...answer, ...worth } };
+  } catch (error) {
+    if (!(error instanceof CaseProblem)) throw error;
+    return { ok: false, problems: [{ path: "timeStepDays", message: error.message }] };
+  }
+}

@@ -11,6 +11,7 @@ import { pests } from "../../src/core/pests/pests";
 import { spotsOf } from "../../src/core/plants/growthForms";
 import { layoutOf, nobody } from "../../src/core/population/layout";
 import { backward, wayOf } from "../../src/core/population/passage";
+import { bearerOf } from "../../src/core/suitability/bearer";
 import { plainly } from "./plain";
 
 const RUNS = 20;
@@ -111,9 +112,19 @@ const question = {
   workDays: [1, 2, 3, 4, 5, 6, 7],
   target: 0.9,
   courses: coursesOn([], addDays("2026-01-05" as Day, 10)),
+  on: {
+    bearer: bearerOf(
+      { genus: "Aspidistra", growthForm: "clumpingFoliage", potCm: 14, inBud: false, inFlower: false },
+      [],
+      "2026-01-05" as Day,
+      "north",
+    ),
+    tool: "lamp" as const,
+    washes: [],
+  },
 };
 const compareAll = () => {
-  for (const run = compareFor(early, question, []); !run.next().done;);
+  for (const run = compareFor(early, question); !run.next().done;);
 };
 report("the whole comparison of plans for one case", median(compareAll, 5), "ms", 1000);
 

@@ -25,7 +25,12 @@ export function addPlants(context: Context, { plants: added }: AddPlants): Promi
     if (problems.length > 0) refuseAll(problems);
     await plants.add(
       scope,
-      fresh.map(({ placementId: _p, placeId: _w, ...plant }) => plant),
+      fresh.map(({ placementId: _p, placeId: _w, inBud = false, careAdded = [], careWithout = [], ...plant }) => ({
+        ...plant,
+        inBud,
+        careAdded,
+        careWithout,
+      })),
     );
     await facts.add(
       scope,

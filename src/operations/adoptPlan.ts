@@ -10,9 +10,10 @@ import { objections } from "@/core/suitability/suitability";
 import { scopeOf, today, type Context } from "./context";
 import * as facts from "@/db/stores/facts";
 import { perform, refuse, type Outcome } from "./outcome";
-import { bearerOf, checkHorizon, lockOpenCase, pastMoment } from "./parts/checks";
+import { checkHorizon, lockOpenCase, pastMoment } from "./parts/checks";
 import { fileOfCase, waysOf } from "./parts/judgements";
 import { caseOnRecord } from "./parts/caseOnRecord";
+import { bearerOn, onPlant } from "./parts/onPlant";
 import type { KeptRecord } from "./parts/plantRecords";
 import type { Case } from "@/core/case/cases";
 
@@ -32,11 +33,11 @@ export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outc
     const { found, record } = await lockOpenCase(scope, deed.caseId);
     if (deed.dates[0]! < found.openedOn) refuse("dates", "before_case");
     for (const date of deed.dates) checkHorizon(context, "dates", date);
-    for (const { mix, technique } of [deed, ...(deed.knockDown ? [deed.knockDown] : [])]) {
-      const against = objections(bearerOf(record.plant), mix, technique);
+    const treatments = treatmentsOf(deed);
+    for (const { mix, technique } of treatments.map(({ dose }) => dose)) {
+      const against = objections(bearerOn(context, record, today(context)), mix, technique);
       if (against.some((o) => o.level === "refuse")) refuse("mix", "advised_against", { objections: against });
     }
-    const treatments = treatmentsOf(deed);
     const label = labelObjections(
       treatments.map(({ day, dose }) => ({ day, ...doseOf(dose) })),
       coursesOn(record.acts, today(context)),
@@ -57,8 +58,8 @@ export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outc
   });
 }
 
-function treatmentsOf({ dates, mix, technique, knockDown }: AdoptPlan) {
-  return dates.map((day, i) => ({ day, dose: i === 0 && knockDown ? knockDown : { mix, technique } }));
+function treatmentsOf({ dates, mix, technique, knockDown, doses = [] }: AdoptPlan) {
+  return dates.map((day, i) => ({ day, dose: doses[i] ?? (i === 0 && knockDown ? knockDown : { mix, technique }) }));
 }
 
 /** The probability that the plan ends the case; null for a case that cannot be reckoned, and for what is refused anyway. */
@@ -76,7 +77,13 @@ function promiseFor(context: Context, deed: AdoptPlan, found: Case, record: Kept
   const read = file && checkCaseFile(file);
   if (!read?.ok) return null;
   const { planTarget: target, workDays } = waysOf(context.collection);
-  const question = { first: asOf, workDays, target, courses: coursesOn(record.acts, day) };
+  const question = {
+    first: asOf,
+    workDays,
+    target,
+    courses: coursesOn(record.acts, day),
+    on: onPlant(context, record),
+  };
   return promiseOf(
     read.file,
     question,

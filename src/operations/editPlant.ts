@@ -7,8 +7,14 @@ import { checkCode, lockPlant } from "./parts/checks";
 /** Changes what is written on a plant's label; its facts stay as they are, and its cases are judged as what it is now. */
 export function editPlant(context: Context, deed: EditPlant): Promise<Outcome<{ id: string }>> {
   return perform(context, deed.plantId, async (scope) => {
-    const { plantId, ...description } = deed;
-    await lockPlant(scope, plantId);
+    const { plantId, ...changed } = deed;
+    const { inBud, careAdded, careWithout } = await lockPlant(scope, plantId);
+    const description = {
+      ...changed,
+      inBud: changed.inBud ?? inBud,
+      careAdded: changed.careAdded ?? careAdded,
+      careWithout: changed.careWithout ?? careWithout,
+    };
     await checkCode(scope, "code", description.code, plantId);
     if (description.acquiredOn && description.acquiredOn > today(context)) refuse("acquiredOn", "in_future");
     await plants.change(scope, plantId, description);

@@ -11,20 +11,24 @@ import { volumeFor } from "@/core/mixing/sprayVolume";
 import { pestOf } from "@/core/pests/pests";
 import { eggToAdultDays } from "@/core/pests/stageDurations";
 import type { Course } from "@/core/planning/course";
-import { genusNamed, type Sensitivity } from "@/core/plants/genera";
+import { sensitivitiesOf } from "@/core/plants/sensitivities";
+import type { OnPlant } from "@/core/case/onPlant";
 import { verdictsOf } from "@/core/programmes/programmes";
 import type { RemedyId } from "@/core/remedies/remedies";
 import type { PlantCard } from "@/core/state/plantCard";
 import { scopeOf, today, type Context } from "./context";
 import { caseOnRecord } from "./parts/caseOnRecord";
 import { fileOfCase, knownJudgement, type KnownJudgement } from "./parts/judgements";
+import { onPlant } from "./parts/onPlant";
 import { warmed, type WarmPlace } from "./parts/placesAsTheyStand";
 import { cardOf } from "./parts/plantCard";
 
 export interface CaseView {
   readonly found: Case;
   readonly plant: Plant;
-  readonly sensitivities: readonly Sensitivity[];
+  /** What makes it touchy, and where each comes from. */
+  readonly sensitivities: ReturnType<typeof sensitivitiesOf>;
+  readonly on: OnPlant;
   readonly card: PlantCard;
   readonly place: WarmPlace;
   /** The facts of the case, those struck out among them. */
@@ -73,7 +77,8 @@ export async function readCase(context: Context, asked: string): Promise<CaseVie
   return {
     found,
     plant,
-    sensitivities: genusNamed(plant.genus)?.sensitivities ?? [],
+    sensitivities: sensitivitiesOf(plant),
+    on: onPlant(context, record),
     card,
     place,
     facts: inCase(found, record),

@@ -6,20 +6,24 @@ import { standing, type Photo, type Skip } from "@/core/facts/facts";
 import { isApart, type Plant } from "@/core/facts/descriptions";
 import { idIn } from "@/core/fields";
 import type { Course } from "@/core/planning/course";
-import { genusNamed, type Sensitivity } from "@/core/plants/genera";
+import { sensitivitiesOf } from "@/core/plants/sensitivities";
+import type { OnPlant } from "@/core/case/onPlant";
 import { verdictsOf } from "@/core/programmes/programmes";
 import type { ProgrammeKindId, Verdict } from "@/core/programmes/programme";
 import type { RemedyId } from "@/core/remedies/remedies";
 import type { PlantCard } from "@/core/state/plantCard";
 import * as facts from "@/db/stores/facts";
 import { scopeOf, today, type Context } from "./context";
+import { onPlant } from "./parts/onPlant";
 import { warmed, type WarmPlace } from "./parts/placesAsTheyStand";
 import { cardOf } from "./parts/plantCard";
 import { recordsOf } from "./parts/plantRecords";
 
 export interface PlantView {
   readonly plant: Plant;
-  readonly sensitivities: readonly Sensitivity[];
+  /** What makes it touchy, and where each comes from. */
+  readonly sensitivities: ReturnType<typeof sensitivitiesOf>;
+  readonly on: OnPlant;
   readonly card: PlantCard;
   readonly place: WarmPlace;
   /** Where it stood before it was set apart, to go back to; null when it never stood anywhere else. */
@@ -52,7 +56,8 @@ export async function readPlant(context: Context, asked: string): Promise<PlantV
   const { plant, cases } = record;
   return {
     plant,
-    sensitivities: genusNamed(plant.genus)?.sensitivities ?? [],
+    sensitivities: sensitivitiesOf(plant),
+    on: onPlant(context, record),
     card,
     place: byId.get(card.placeId)!,
     before: (among && byId.get(among.placeId)) ?? null,

@@ -5,7 +5,7 @@ import type { ToolId } from "@/core/inspection/tools";
 import type { PestId } from "@/core/pests/pests";
 import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { WalkPlant } from "@/core/walk/order";
-import { genusNamed, type Sensitivity } from "@/core/plants/genera";
+import { sensitivitiesOf, type Sensitivity } from "@/core/plants/sensitivities";
 import { madeAtMs, type WalkEvent } from "@/core/walk/progress";
 import type { Day } from "@/core/climate/days";
 import * as walks from "@/db/stores/walks";
@@ -58,11 +58,23 @@ export async function readWalk(context: Context, asked: string): Promise<WalkVie
   const meanC = new Map(standing.map((place) => [place.id, place.meanC]));
   const season = seasonNow(context);
   const stops = members.map(
-    ({ plantId, lastOn, lastTool, lastNote, lastPests, everPests, seller, genus, ...member }): Stop => ({
+    ({
+      plantId,
+      lastOn,
+      lastTool,
+      lastNote,
+      lastPests,
+      everPests,
+      seller,
+      genus,
+      careAdded,
+      careWithout,
+      ...member
+    }): Stop => ({
       ...member,
       id: plantId,
       openCases: near.openOn(plantId),
-      sensitivities: genusNamed(genus)?.sensitivities ?? [],
+      sensitivities: sensitivitiesOf({ genus, growthForm: member.growthForm, careAdded, careWithout }).map((s) => s.id),
       circumstances: {
         form: member.growthForm,
         meanC: meanC.get(member.placeId) ?? USUAL_C,

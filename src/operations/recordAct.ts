@@ -12,7 +12,8 @@ import * as cases from "@/db/stores/cases";
 import * as facts from "@/db/stores/facts";
 import { dayOf, type Context } from "./context";
 import { perform, refuse, type DeedScope, type Outcome } from "./outcome";
-import { bearerOf, checkSpots, knownPlace, lockPlant, momentOn, pastMoment } from "./parts/checks";
+import { checkSpots, knownPlace, lockPlant, momentOn, pastMoment } from "./parts/checks";
+import { bearerOn } from "./parts/onPlant";
 import { plantsWarmedBy } from "./parts/placesAround";
 import { recordsOf, type KeptRecord } from "./parts/plantRecords";
 
@@ -60,7 +61,7 @@ async function onPlant(context: Context, scope: DeedScope, deed: RecordAct): Pro
   if (found && day < found.openedOn) refuse("at", "before_case");
   if (deed.stepId !== null) checkStep(record, deed.stepId);
   if (act.kind === "contact") {
-    const against = objections(bearerOf(plant), act.mix, act.technique);
+    const against = objections(bearerOn(context, record, day), act.mix, act.technique);
     const refused = against.some((o) => o.level === "refuse");
     if (refused && !deed.alreadyDone) refuse("act.mix", "advised_against", { objections: against });
   }

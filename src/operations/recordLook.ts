@@ -36,7 +36,7 @@ export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<
     if (new Set(deed.finds.map((find) => find.pest)).size < deed.finds.length) refuse("finds", "twice_same_pest");
 
     const before = await casesOn(scope, plant.id);
-    const { turned = true, naming = null, longAgo: _asked, finds, ...look } = deed;
+    const { turned = true, naming = null, newLeaves = null, longAgo: _asked, finds, ...look } = deed;
     const filed = finds.map(({ spots = [], stages = [], ...find }) => ({
       ...find,
       spots,
@@ -46,7 +46,7 @@ export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<
       caseId: before.find((one) => one.open && one.pest === find.pest)?.id ?? find.caseId,
     }));
     const walkId = await walkFor(scope, deed);
-    await facts.add(scope, "look", [{ ...look, walkId, turned, naming, at, finds: filed }]);
+    await facts.add(scope, "look", [{ ...look, walkId, turned, naming, newLeaves, at, finds: filed }]);
     if (finds.length > 0) scope.touchBeside([plant.id]);
     else scope.touch([plant.id]);
     return told(

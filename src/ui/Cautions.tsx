@@ -2,7 +2,8 @@ import type { MixId } from "@/core/mixing/mixes";
 import { mixes } from "@/core/mixing/mixes";
 import type { TechniqueId } from "@/core/remedies/remedies";
 import { remedyOf } from "@/core/remedies/remedies";
-import { objections, type Bearer } from "@/core/suitability/suitability";
+import type { Bearer } from "@/core/suitability/bearer";
+import { objections } from "@/core/suitability/suitability";
 import { cautionSentences, objectionSentences } from "@/wording/cautions";
 
 /** What must be read before the act: what speaks against it on this plant, then the remedy's own cautions. */

@@ -5,16 +5,27 @@ import { percent } from "./chances";
 import { dayInWords } from "./dates";
 import { pestNames } from "./names";
 
+/** A way it may be with less weight than this does not widen the span. */
+const COUNTS_FROM = 0.02;
+
 const numbers = ["no", "one", "two", "three", "four"];
 
 /** How sure one may be, and what would make it surer: "83 % likely over; two clean looks would make it 96 %, the next on Sat 12 Dec." */
 export function surenessSentence({ assessment, sureAfter }: Judgement): string {
   const p = percent(assessment.pClear);
-  const now = `${p[0]!.toUpperCase()}${p.slice(1)} likely over`;
+  const now = `${p[0]!.toUpperCase()}${p.slice(1)} likely over${spanOf(assessment)}`;
   if (!sureAfter) return `${now}.`;
   const { looks, next, pClear } = sureAfter;
   const which = looks === 1 ? "one clean look" : `${numbers[looks]} clean looks a week apart`;
   return `${now}; ${which} would make it ${percent(pClear)}, ${looks === 1 ? "on" : "the next on"} ${dayInWords(next)}.`;
+}
+
+/** How sure the number is of itself: its span over the ways it may be that still have weight; empty where they agree. */
+function spanOf({ weights, scenarioPClear }: Judgement["assessment"]): string {
+  const counting = scenarioPClear.filter((_, k) => weights[k]! >= COUNTS_FROM);
+  const [low, high] = [Math.min(...counting), Math.max(...counting)];
+  if (!(high - low >= 0.05)) return "";
+  return ` (between ${percent(low)} and ${percent(high)}, depending on how much your treatments miss and how well the pest breeds)`;
 }
 
 /** What the finds say about the keeper's hand; null while they say nothing new. */

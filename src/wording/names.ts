@@ -6,7 +6,8 @@ import type { ToolId } from "@/core/inspection/tools";
 import type { IngredientId, MixId } from "@/core/mixing/mixes";
 import type { PestId } from "@/core/pests/pests";
 import type { GrowthFormId } from "@/core/plants/growthForms";
-import type { Sensitivity } from "@/core/plants/genera";
+import type { Sensitivity, SensitivitySource } from "@/core/plants/sensitivities";
+import type { ReactionId } from "@/core/suitability/reactions";
 import type { SpotId } from "@/core/plants/spots";
 import type { ApproachId } from "@/core/planning/approaches";
 import type { Remedy, RemedyId, TechniqueId } from "@/core/remedies/remedies";
@@ -75,6 +76,7 @@ export const techniqueNames: Record<TechniqueId, string> = {
 
 export const approachNames: Record<ApproachId, string> = {
   alcoholDab: "Alcohol, dabbed",
+  alcoholWipe: "Alcohol, wiped",
   alcoholSwab: "Alcohol, sprayed and every joint swabbed",
   alcoholSpray: "Alcohol, sprayed",
   soapSpray: "Soap, sprayed",
@@ -86,6 +88,8 @@ export const approachNames: Record<ApproachId, string> = {
   neemDunk: "Neem, dunked",
   alcoholThenSoap: "Alcohol once, then soap sprayed",
   alcoholThenNeem: "Alcohol once, then neem sprayed",
+  soapAlcoholInTurn: "Soap sprayed, every third time alcohol with every joint swabbed",
+  soapOilInTurn: "Soap and oil in turn, every joint swabbed",
 };
 
 export const smellNames: Record<Remedy["smell"], string> = {
@@ -136,23 +140,45 @@ export const growthFormNames: Record<GrowthFormId, string> = {
   climbingAroid: "Climbing, large leaves",
   trailingVine: "Trailing vine, waxy leaves",
   clumpingFoliage: "Clumping foliage, sheathing leaves",
-  uprightShrub: "Upright cane or woody shrub",
+  uprightShrub: "Woody shrub",
+  cane: "Cane with a tuft of leaves",
   palm: "Palm",
   fern: "Fern",
   pseudobulbOrchid: "Orchid with pseudobulbs",
   fanOrchid: "Single-stemmed, fan-leaved orchid",
   tankBromeliad: "Tank bromeliad",
+  airPlant: "Air plant",
   softHerb: "Soft herb or seedling",
   strapBulb: "Bulb with strap leaves",
 };
 
 export const sensitivityNames: Record<Sensitivity, string> = {
-  oilShy: "does not bear oil",
+  oilShy: "does not bear oil or neem",
+  soapShy: "scorches or drops leaves after soap",
+  alcoholShy: "does not bear alcohol",
   waxBloom: "wax bloom that sprays strip for good",
-  thinLeaf: "thin leaves: weakest mix only",
+  thinLeaf: "thin or soft leaves: weakest mix only",
+  velvet: "velvet leaves: no oil, weak neem only where tested",
+  crownRot: "rots where water stands in the crown",
   milkySap: "milky sap that burns skin and eyes",
   spiny: "spines: use tongs",
   winterDry: "rests dry in winter: keep the mix dry then",
+  bearsNeat: "bears neat 70 % alcohol",
+};
+
+export const sourceNames: Record<SensitivitySource, string> = {
+  keeper: "you said so",
+  genus: "its genus",
+  form: "its form",
+  unknown: "kind not known: better too careful",
+};
+
+export const reactionNames: Record<ReactionId, string> = {
+  stain: "Stained leaves",
+  scorch: "Scorched leaves",
+  lostFlowers: "Lost buds or flowers",
+  lostBloom: "Lost its wax bloom",
+  rot: "Rot",
 };
 
 export const severityNames: Record<SeverityId, string> = {

@@ -6,10 +6,12 @@ import {
   mixNames,
   outcomeNames,
   pestNames,
+  reactionNames,
   schoolNames,
   severityNames,
   spotNames,
   stageNames,
+  techniqueNames,
   toolNames,
 } from "./names";
 import { signNames } from "./signs";
@@ -41,9 +43,15 @@ export const tell: { readonly [K in FactKindId]: (fact: Fact<K>, around: Around)
       found.length > 0 ? `Found: ${found.join("; ")}` : "Looked: nothing found",
       `${toolNames[look.tool]}: ${spotsInWords(look.spots)}${side}`,
       tellNaming(look),
+      look.newLeaves === null ? "" : `${look.newLeaves} new leaves without a mark`,
       look.note,
     ];
   },
+  reaction: ({ what, mix, technique, note }) => [
+    `${reactionNames[what]} after ${mixNames[mix].toLowerCase()}`,
+    techniqueNames[technique],
+    note,
+  ],
   act: ({ act, placeId, note }, around) => {
     const [what, ...details] = tellAct(act);
     return [placeId ? `${what}, at ${placeName(around, placeId)}` : what, ...details, note];

@@ -1,6 +1,7 @@
 import { expose } from "comlink";
-import { compareFor, datesFor, type DatedComparison, type PlanQuestion } from "@/core/case/ask";
+import { compareFor, datesFor, promiseOf, type DatedComparison, type PlanQuestion } from "@/core/case/ask";
 import { drawCase, type DatedDose } from "@/core/case/draw";
+import type { OnPlant } from "@/core/case/onPlant";
 import { caseFile, type CaseFileInput } from "@/core/format/schema";
 import { pClearIf, type Supposition } from "@/core/case/whatIf";
 import type { Day } from "@/core/climate/days";
@@ -8,18 +9,23 @@ import type { Dose } from "@/core/planning/approaches";
 
 /** The core's heavy reckoning, out of the page's way. Case files go in, plain data comes out. */
 const reckoner = {
-  draw: (file: CaseFileInput, coming: readonly DatedDose[], until: Day) =>
-    drawCase(caseFile.parse(file), coming, until),
+  draw: (file: CaseFileInput, coming: readonly DatedDose[], until: Day, on: OnPlant | null) =>
+    drawCase(caseFile.parse(file), coming, until, on),
   whatIf: (file: CaseFileInput, supposition: Supposition) => pClearIf(caseFile.parse(file), supposition),
   dates: (file: CaseFileInput, question: PlanQuestion, dose: Dose, lists: readonly (readonly Day[])[]) =>
     datesFor(caseFile.parse(file), question, dose, lists),
+  promise: (file: CaseFileInput, question: PlanQuestion, dates: readonly Day[], doses: readonly Dose[]) =>
+    promiseOf(
+      caseFile.parse(file),
+      question,
+      dates.map((day, i) => ({ day, dose: doses[i]! })),
+    ),
   compare: async (
     file: CaseFileInput,
     question: PlanQuestion,
-    barred: readonly string[],
     onProgress: (share: number) => Promise<void> | void,
   ): Promise<DatedComparison> => {
-    const run = compareFor(caseFile.parse(file), question, barred);
+    const run = compareFor(caseFile.parse(file), question);
     for (;;) {
       const next = run.next();
       if (next.done) return next.value;

@@ -1,14 +1,17 @@
 import { addDays, type Day } from "../climate/days";
-import type { ApproachId, Dose } from "../planning/approaches";
-import { compare, type Comparison } from "../planning/compare";
+import { approachIds, approachOf, type ApproachId, type Dose } from "../planning/approaches";
+import { compare, type ApproachPlan, type Comparison } from "../planning/compare";
 import { scorerOf } from "../planning/score";
 import type { Course } from "../planning/course";
 import { scored, scoredDoses, searchSchedules, type Schedule, type SearchRequest } from "../planning/search";
 import type { RemedyId } from "../remedies/remedies";
-import type { SchoolId } from "../remedies/schools";
+import { schools, type SchoolId } from "../remedies/schools";
+import type { Blame } from "../planning/why";
+import type { Objection } from "../suitability/suitability";
 import { assessFile } from "./assess";
 import { calendarOf, type CaseCalendar } from "./calendar";
 import { coursesIn } from "./judge";
+import { comparisonOn, refusedOn, requestOn, type OnPlant } from "./onPlant";
 import type { CaseFile } from "../format/schema";
 
 /** What a keeper asks of a plan. */
@@ -20,67 +23,87 @@ export interface PlanQuestion {
   readonly target: number;
   /** The courses of remedies that run on the plant. */
   readonly courses: Readonly<Record<RemedyId, Course>>;
+  /** What the plant bears and the keeper has; null where that is not known: the tables' own figures then hold. */
+  readonly on: OnPlant | null;
 }
 
 /** A schedule in days of the calendar. */
 export interface DatedSchedule {
   readonly dates: readonly Day[];
+  /** What is put on on each of them. */
+  readonly doses: readonly Dose[];
   readonly pOver: number;
   readonly by: Day;
 }
 
-export interface DatedComparison extends Pick<Comparison, "fewest" | "soonest" | "gentlest" | "spent"> {
+export interface DatedComparison extends Pick<Comparison, "fewest" | "soonest" | "gentlest" | "spent" | "beyond"> {
   readonly without: { readonly pOver: number; readonly by: Day };
   readonly plans: readonly (DatedSchedule & {
     readonly approach: ApproachId;
     readonly reaches: boolean;
     readonly soonest: DatedSchedule | null;
+    readonly rising: readonly number[];
+    readonly why: Blame;
+    readonly help: ApproachPlan["help"];
   })[];
+  /** What the plant does not bear, and why. */
+  readonly refused: readonly { readonly id: ApproachId | SchoolId; readonly why: readonly Objection["code"][] }[];
   readonly schools: readonly (DatedSchedule & { readonly school: SchoolId; readonly reaches: boolean })[];
 }
 
 /** A case as of the first day of a plan: what came after it is left out. */
-function asked(file: CaseFile, { first, workDays, target, courses }: PlanQuestion) {
+function asked(file: CaseFile, { first, workDays, target, courses, on }: PlanQuestion) {
   const asOf = addDays(first, 1);
   const assessed = assessFile(asOf < file.asOf ? { ...file, asOf } : file);
   if (!assessed.ok) throw new RangeError(assessed.problems.map((p) => `${p.path}: ${p.message}`).join("; "));
   const calendar = calendarOf(file, workDays);
   const scorer = scorerOf(assessed.reckoning);
   const days = { fromDay: calendar.of(first), worksOn: calendar.worksOn, ...coursesIn(calendar, courses) };
-  const request: SearchRequest = { scorer, target, ...days };
-  return { request, calendar };
+  const { pest } = scorer.reckoning.timeline.layout;
+  const request: SearchRequest = { scorer, target, ...days, ...requestOn(pest.id, on, calendar) };
+  return { request, calendar, pest };
 }
 
-function dated({ days, pOver, overByDay }: Schedule, calendar: CaseCalendar): DatedSchedule {
-  return { dates: days.map(calendar.day), pOver, by: calendar.day(overByDay) };
+function dated({ days, doses, pOver, overByDay }: Schedule, calendar: CaseCalendar): DatedSchedule {
+  return { dates: days.map(calendar.day), doses, pOver, by: calendar.day(overByDay) };
 }
 
 /**
- * Compares approaches and schools on a case, from a day on. A generator that yields the share done; `barred` names those
- * that may not be used on this plant. Throws RangeError where no find lies before the end of that day.
+ * Compares approaches and schools on a case, from a day on. A generator that yields the share done. Throws RangeError where no
+ * find lies before the end of that day.
  */
-export function* compareFor(
-  file: CaseFile,
-  question: PlanQuestion,
-  barred: readonly string[],
-): Generator<number, DatedComparison> {
-  const { request, calendar } = asked(file, question);
-  const done = yield* compare({ ...request, mayUse: ({ id }) => !barred.includes(id) });
-  const { without, plans, spent, schools, fewest, soonest, gentlest } = done;
+export function* compareFor(file: CaseFile, question: PlanQuestion): Generator<number, DatedComparison> {
+  const { request, calendar, pest } = asked(file, question);
+  const done = yield* compare({ ...request, ...comparisonOn(pest.id, question.on) });
+  const { without, plans, spent, schools: bySchool, fewest, soonest, gentlest, beyond } = done;
   return {
     without: { pOver: without.pOver, by: calendar.day(without.byDay) },
-    plans: plans.map(({ approach, schedule, reaches, soonest: other }) => ({
+    plans: plans.map(({ approach, schedule, reaches, soonest: other, rising, why, help }) => ({
       approach,
       reaches,
+      rising,
+      why,
+      help,
       ...dated(schedule, calendar),
       soonest: other && dated(other, calendar),
     })),
     spent,
-    schools: schools.map(({ school, schedule, reaches }) => ({ school, reaches, ...dated(schedule, calendar) })),
+    schools: bySchool.map(({ school, schedule, reaches }) => ({ school, reaches, ...dated(schedule, calendar) })),
+    refused: refusedBy(question.on),
     fewest,
     soonest,
     gentlest,
+    beyond,
   };
+}
+
+function refusedBy(on: OnPlant | null): DatedComparison["refused"] {
+  if (!on) return [];
+  const all = [...approachIds.map(approachOf), ...schools.map((school) => ({ id: school.id, then: school }))];
+  return all.flatMap((approach) => {
+    const why = refusedOn(approach, on.bearer);
+    return why.length > 0 ? [{ id: approach.id as ApproachId | SchoolId, why }] : [];
+  });
 }
 
 /** The probability that treatments, each with its own dose, end a case; by day, at least one. */

@@ -3,6 +3,7 @@ import type { Dose } from "../planning/approaches";
 import { pictureOf, type PictureDay } from "../planning/picture";
 import { assessFile } from "./assess";
 import { calendarOf } from "./calendar";
+import { requestOn, type OnPlant } from "./onPlant";
 import type { CaseFile } from "../format/schema";
 
 /** A treatment to come, on a day of the calendar. */
@@ -18,13 +19,19 @@ export interface DatedPicture {
 }
 
 /** Draws a case from its first find to the end of `until`, with treatments to come; those before its `asOf` are left out. */
-export function drawCase(file: CaseFile, coming: readonly DatedDose[], until: Day): DatedPicture {
+export function drawCase(
+  file: CaseFile,
+  coming: readonly DatedDose[],
+  until: Day,
+  on: OnPlant | null = null,
+): DatedPicture {
   const assessed = assessFile(file);
   if (!assessed.ok) throw new RangeError(assessed.problems.map((p) => `${p.path}: ${p.message}`).join("; "));
   const calendar = calendarOf(file, []);
   const now = assessed.expanded.asOfDays;
+  const { apply } = requestOn(assessed.reckoning.timeline.layout.pest.id, on, calendar);
   const doses = coming
-    .map(({ day, dose }) => ({ atDays: calendar.of(day), dose }))
+    .map(({ day, dose }) => ({ atDays: calendar.of(day), dose: apply ? apply(dose) : dose }))
     .filter(({ atDays }) => atDays >= now)
     .toSorted((a, b) => a.atDays - b.atDays);
   const { stages, days } = pictureOf(assessed.reckoning, doses, calendar.of(until));

@@ -5,7 +5,8 @@ import { addDays, type Day } from "../climate/days";
 import type { Plant } from "../facts/descriptions";
 import { byMoment, standing, type ActDone, type Look } from "../facts/facts";
 import { remedyNames, type CaseFileInput } from "../format/schema";
-import { ONE_SIDE, seeChances, type Search } from "../inspection/see";
+import { marksNewLeaves, unmarked } from "../inspection/newGrowth";
+import { ONE_SIDE, seeChances, visibilityOf, type Search } from "../inspection/see";
 import { animalsIn } from "../inspection/severity";
 import { pestOf, type PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
@@ -48,7 +49,7 @@ export function caseFileFrom({ found, plant, warmth, wallTime, ...facts }: CaseF
   const looks = standing(facts.looks).filter((look) => counts(look) && look.at >= openedAt);
   const acts = standing(facts.acts).filter(counts);
   const events = [
-    ...looks.map((look) => ({ ...look, events: [inspectionOf(look, moment(look.at), pest, plant)] })),
+    ...looks.map((look) => ({ ...look, events: inspectionsOf(look, moment(look.at), pest, plant) })),
     ...acts.map((done) => ({ ...done, events: eventsOf(done, moment, pest, plant, openedAt) })),
   ]
     .toSorted(byMoment)
@@ -71,6 +72,17 @@ export function caseFileFrom({ found, plant, warmth, wallTime, ...facts }: CaseF
 
 const isFind = (event: FileEvent) => event.type === "inspection" && event.found > 0;
 
+/** A look, and before it what clean new leaves have told since the one before. */
+function inspectionsOf(look: Look, at: string, pest: PestId, plant: CaseFacts["plant"]): FileEvent[] {
+  const own = inspectionOf(look, at, pest, plant);
+  if (look.newLeaves === null || !marksNewLeaves(pest)) return [own];
+  const chances = unmarked(pestOf(pest), look.newLeaves);
+  const see = Object.fromEntries(
+    pestOf(pest).stages.map(({ id }, i) => [id, [...chances[i]!] as [number, number, number]]),
+  );
+  return [{ type: "inspection", at, found: 0, removed: false, see }, own];
+}
+
 function inspectionOf(look: Look, at: string, pest: PestId, { growthForm }: CaseFacts["plant"]): FileEvent {
   const find = look.finds.find((one) => one.pest === pest);
   const there = spotsOf(growthForm);
@@ -90,8 +102,17 @@ function inspectionOf(look: Look, at: string, pest: PestId, { growthForm }: Case
     at,
     found: find ? animalsIn(find) : 0,
     removed: find?.removed ?? false,
+    ...(find && stagesOf(find.stages, pest)),
     ...(spots.length > 0 || blind ? seen : { see: {} }),
   };
+}
+
+/** The stages that were seen, as far as they are the pest's own and show at all. */
+function stagesOf(named: readonly string[], pest: PestId): { stages?: string[] } {
+  const stages = pestOf(pest).stages.filter(
+    (stage) => named.includes(stage.id) && visibilityOf(pest, stage) !== "unseen",
+  );
+  return stages.length > 0 ? { stages: stages.map(({ id }) => id) } : {};
 }
 
 function oneSided(

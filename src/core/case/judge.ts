@@ -13,6 +13,7 @@ import type { CaseFileInput } from "../format/schema";
 import type { Course } from "../planning/course";
 import type { RemedyId } from "../remedies/remedies";
 import { assessFile, type Assessment } from "./assess";
+import { requestOn, type OnPlant } from "./onPlant";
 import { calendarOf, type CaseCalendar } from "./calendar";
 
 /** How a keeper works, as far as it bears on a case. */
@@ -42,6 +43,7 @@ export interface Standing {
   readonly plan: RunningPlan | null;
   /** The courses of remedies that run on the plant. */
   readonly courses: Readonly<Record<RemedyId, Course>>;
+  readonly on: OnPlant;
 }
 
 /** Everything the application says of a case; plain data, as it is kept. */
@@ -71,7 +73,7 @@ export type Judged =
  * outside: a case that cannot be reckoned says why, and never throws.
  */
 export function judgeCase(input: CaseFileInput, form: GrowthFormId, standing: Standing, ways: KeepersWays): Judged {
-  const { today, lastLook, search, plan, courses } = standing;
+  const { today, lastLook, search, plan, courses, on } = standing;
   const read = checkCaseFile(input);
   if (!read.ok) return read;
   const { file } = read;
@@ -92,7 +94,14 @@ export function judgeCase(input: CaseFileInput, form: GrowthFormId, standing: St
     assessment,
     sureAfter: worth && { looks: worth.looks, next, pClear: worth.pClear },
     outlook:
-      plan && outlook(plan, calendar, today, { scorer: scorerOf(reckoning), ...coursesIn(calendar, courses) }, ways),
+      plan &&
+      outlook(
+        plan,
+        calendar,
+        today,
+        { scorer: scorerOf(reckoning), ...coursesIn(calendar, courses), ...requestOn(pest.id, on, calendar) },
+        ways,
+      ),
   };
   return { ok: true, judgement };
 }
@@ -112,7 +121,7 @@ function outlook(
   { remaining, goOn }: RunningPlan,
   calendar: CaseCalendar,
   today: Day,
-  known: Pick<SearchRequest, "scorer" | "courses">,
+  known: Pick<SearchRequest, "scorer" | "courses" | "apply" | "stress">,
   { planTarget }: KeepersWays,
 ): Judgement["outlook"] {
   const request = { ...known, fromDay: calendar.of(today), worksOn: calendar.worksOn, target: planTarget };

@@ -1,4 +1,8 @@
 import { addDays, type Day } from "../climate/days";
+import type { Application } from "../acts/contact";
+import { isKnownPest, type PestId } from "../pests/pests";
+import type { GrowthFormId } from "../plants/growthForms";
+import { spotsFor } from "../remedies/remedies";
 import { approachOf, type ApproachId, type Dose } from "../planning/approaches";
 import { compareAll } from "../planning/compare";
 import { scorerOf } from "../planning/score";
@@ -28,6 +32,7 @@ export interface PlanAnswer {
     readonly approach: ApproachId;
     readonly first?: Dose;
     readonly then: Dose;
+    readonly turn?: { readonly dose: Dose; readonly every: number };
     readonly reaches: boolean;
     readonly soonest?: PrintedSchedule;
   })[];
@@ -58,6 +63,9 @@ export function planFile(file: CaseFile): Planned {
     worksOn: () => true,
     target: USUAL_TARGET,
     mayUse: () => true,
+    ...("growthForm" in file.plant && isKnownPest(expanded.history.pest.id)
+      ? { apply: wherever(expanded.history.pest.id, file.plant.growthForm) }
+      : {}),
   });
   const { without, plans, schools, fewest, soonest, gentlest } = comparison;
   return {
@@ -70,11 +78,12 @@ export function planFile(file: CaseFile): Planned {
       soonest,
       gentlest,
       approaches: plans.map((plan) => {
-        const { first, then } = approachOf(plan.approach);
+        const { first, then, turn } = approachOf(plan.approach);
         return {
           approach: plan.approach,
           ...(first && { first }),
           then,
+          ...(turn && { turn }),
           reaches: plan.reaches,
           ...printed(plan.schedule),
           ...(plan.soonest && { soonest: printed(plan.soonest) }),
@@ -82,5 +91,17 @@ export function planFile(file: CaseFile): Planned {
       }),
       commonPractice: schools.map(({ school, schedule, reaches }) => ({ school, reaches, ...printed(schedule) })),
     },
+  };
+}
+
+/** A dose on the spots its technique goes to, as strong as the tables take it. */
+function wherever(pest: PestId, form: GrowthFormId): (dose: Dose) => Application {
+  const known = new Map<string, Application>();
+  return ({ remedy, technique }) => {
+    const key = `${remedy} ${technique}`;
+    const on = { form, weights: pest, spots: spotsFor(technique, form) };
+    const made = known.get(key) ?? { remedy, technique, on };
+    known.set(key, made);
+    return made;
   };
 }

@@ -82,13 +82,13 @@ export function runningPlan(plan: Plan | null): RunningPlan | null {
   const remaining = treatmentsToCome(plan).map(({ dueOn, dose }) => ({ day: dueOn, dose: doseOf(dose) }));
   const then = remaining.at(-1)?.dose ?? doseOf(last);
   const first = remaining[0]?.dose;
-  const knockDown = first && (first.remedy !== then.remedy || first.technique !== then.technique);
+  const knockDown = first && (first.mix !== then.mix || first.technique !== then.technique);
   return { remaining, goOn: { id: plan.id, ...(knockDown && { first }), then } };
 }
 
 /** A planned dose as the model takes it. */
 export function doseOf({ mix, technique }: PlannedDose): Dose {
-  return { remedy: mixes[mix].remedy, technique };
+  return { remedy: mixes[mix].remedy, technique, mix };
 }
 
 /** The treatments of a plan that have not been carried out, by day. */

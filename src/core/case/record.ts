@@ -1,6 +1,14 @@
 import type { Day } from "../climate/days";
 import { isApart, type Place, type Plant } from "../facts/descriptions";
-import { standing, type ActDone, type Closing, type Look, type Placement, type Programme } from "../facts/facts";
+import {
+  standing,
+  type ActDone,
+  type Closing,
+  type Look,
+  type Placement,
+  type Programme,
+  type Reaction,
+} from "../facts/facts";
 import { casesOf, type Case } from "./cases";
 import type { Exposure } from "./exposures";
 import { stayAt, staysOf, type Stay } from "./stays";
@@ -14,6 +22,7 @@ export interface PlantFacts {
   readonly acts: readonly ActDone[];
   readonly closings: readonly Closing[];
   readonly programmes: readonly Programme[];
+  readonly reactions: readonly Reaction[];
 }
 
 /** Everything on record of one plant, with what its facts come to. */

@@ -212,11 +212,11 @@ export function applyBackward(
 }
 
 /** Probability that nothing is left at a later moment, when `gone` holds for one animal of each type alive now. */
-export function pGone(reckoning: Reckoning, goneBy: (scenario: Scenario) => Float64Array): number {
+export function pGone(reckoning: Reckoning, goneBy: (scenario: Scenario, index: number) => Float64Array): number {
   const { timeline, believed, weights } = reckoning;
-  const each = believed.map(({ scenario, anchor, logUnseen }) => {
+  const each = believed.map(({ scenario, anchor, logUnseen }, k) => {
     if (!anchor) return 0;
-    const gone = goneBy(scenario);
+    const gone = goneBy(scenario, k);
     pastBackward(reckoning, scenario, gone);
     return chance(logProbability(timeline.layout, anchor, gone), logUnseen);
   });

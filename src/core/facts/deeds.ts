@@ -1,3 +1,4 @@
+import { sensitivities } from "../plants/sensitivities";
 import { z } from "zod";
 import { dayField, decimal, id, orNothing, requiredText, text } from "../fields";
 import { toolIds } from "../inspection/tools";
@@ -37,7 +38,10 @@ const plantDescription = {
   potCm: decimal(1, 200),
   acquiredOn: orNothing(dayField),
   seller: text(80),
+  inBud: z.boolean().optional(),
   inFlower: z.boolean(),
+  careAdded: z.array(z.enum(sensitivities)).max(sensitivities.length).optional(),
+  careWithout: z.array(z.enum(sensitivities)).max(sensitivities.length).optional(),
 };
 
 export const addPlant = z.object({ id, placementId: id, placeId: id, ...plantDescription });

@@ -1,5 +1,6 @@
 import type { Day } from "../climate/days";
 import type { ToolId } from "../inspection/tools";
+import type { Sensitivity } from "../plants/sensitivities";
 import type { GrowthFormId } from "../plants/growthForms";
 import type { Round } from "../walk/places";
 import type { PlaceKind, WalkScope } from "./deeds";
@@ -27,7 +28,11 @@ export interface Plant {
   readonly potCm: number;
   readonly acquiredOn: Day | null;
   readonly seller: string;
+  readonly inBud: boolean;
   readonly inFlower: boolean;
+  /** What its keeper knows of this plant beside its kind: what it is touchy about, and what it is not. */
+  readonly careAdded: readonly Sensitivity[];
+  readonly careWithout: readonly Sensitivity[];
   readonly addedOn: Day;
   /** When it left the collection; null while it is there. */
   readonly archivedAt: Date | null;

@@ -7,11 +7,12 @@ import { look } from "./kinds/look";
 import { photo } from "./kinds/photo";
 import { placement } from "./kinds/placement";
 import { programme } from "./kinds/programme";
+import { reaction } from "./kinds/reaction";
 import { reading } from "./kinds/reading";
 import { skip } from "./kinds/skip";
 
 /** The registry: every kind of fact there is. */
-export const factKinds = { look, act, placement, programme, closing, skip, photo, reading } as const;
+export const factKinds = { look, act, placement, programme, closing, skip, photo, reading, reaction } as const;
 
 export type FactKindId = keyof typeof factKinds;
 export const factKindIds = Object.keys(factKinds) as [FactKindId, ...FactKindId[]];
@@ -33,6 +34,7 @@ export type Closing = Fact<"closing">;
 export type Skip = Fact<"skip">;
 export type Photo = Fact<"photo">;
 export type Reading = Fact<"reading">;
+export type Reaction = Fact<"reaction">;
 
 /**
  * The order in which facts happened. Moments are told to the minute: of one minute the one written down first comes first.

@@ -11,7 +11,10 @@ describe("where they sit", () => {
   it("weights sum to 1 on every form, for every pest", () => {
     for (const form of growthFormIds) {
       for (const pest of pestIds) {
-        expect(spotWeights(form, pest).reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 12);
+        const there = spotWeights(form, pest);
+        // On a plant without a pot what lives in the mix has no place.
+        if (form === "airPlant" && there.length === 0) continue;
+        expect(there.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 12);
         const share = shelteredShare(form, pest);
         expect(share).toBeGreaterThanOrEqual(0);
         expect(share).toBeLessThanOrEqual(1);

@@ -1,4 +1,4 @@
-import { pestIds, phaseOf, type LifeStage, type Pest, type PestId, type Visibility } from "../pests/pests";
+import { isKnownPest, phaseOf, type LifeStage, type Pest, type PestId, type Visibility } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import { shareOn } from "../plants/spotWeights";
 import type { SpotId } from "../plants/spots";
@@ -35,13 +35,8 @@ const usualSize = { egg: "unseen", young: "small", adult: "large" } as const;
 export function visibilityOf(pest: string, stage: LifeStage): Visibility {
   // Names come from files too: only what the table itself holds counts.
   const special =
-    isKnown(pest) && Object.hasOwn(exceptions[pest] ?? {}, stage.id) ? exceptions[pest]?.[stage.id] : null;
+    isKnownPest(pest) && Object.hasOwn(exceptions[pest] ?? {}, stage.id) ? exceptions[pest]?.[stage.id] : null;
   return stage.size ?? special ?? usualSize[phaseOf(stage)];
-}
-
-/** Whether the spot table knows this pest. */
-export function isKnown(pest: string): pest is PestId {
-  return (pestIds as readonly string[]).includes(pest);
 }
 
 /**

@@ -153,3 +153,8 @@ export const pestIds = Object.keys(pests) as [PestId, ...PestId[]];
 export function pestOf(id: PestId): Pest {
   return pests[id];
 }
+
+/** Whether the tables know this pest. @example isKnownPest("weevil") // false */
+export function isKnownPest(id: string): id is PestId {
+  return Object.hasOwn(pests, id);
+}

@@ -1,16 +1,21 @@
+import type { MixId } from "../mixing/mixes";
 import type { RemedyId, TechniqueId } from "../remedies/remedies";
 
 /** A remedy put on in one way. */
 export interface Dose {
   readonly remedy: RemedyId;
   readonly technique: TechniqueId;
+  /** The mix it is made up as; the one proposed for the plant where left out. */
+  readonly mix?: MixId;
 }
 
-/** A way to go about it: one dose each time, or a knock-down first and another dose from then on. */
+/** A way to go about it: one dose each time; a knock-down first and another dose from then on; or another dose in turn. */
 export interface Approach {
   readonly id: string;
   readonly first?: Dose;
   readonly then: Dose;
+  /** Every so manieth treatment is this dose instead: A every k days, with B every so many times k. */
+  readonly turn?: { readonly dose: Dose; readonly every: number };
 }
 
 /**
@@ -19,6 +24,7 @@ export interface Approach {
  */
 export const approaches = [
   { id: "alcoholDab", then: { remedy: "alcohol", technique: "dab" } },
+  { id: "alcoholWipe", then: { remedy: "alcohol", technique: "wipe" } },
   { id: "alcoholSwab", then: { remedy: "alcohol", technique: "sprayAndSwab" } },
   { id: "alcoholSpray", then: { remedy: "alcohol", technique: "spray" } },
   { id: "soapSpray", then: { remedy: "soap", technique: "spray" } },
@@ -38,6 +44,16 @@ export const approaches = [
     first: { remedy: "alcohol", technique: "sprayAndSwab" },
     then: { remedy: "neem", technique: "spray" },
   },
+  {
+    id: "soapAlcoholInTurn",
+    then: { remedy: "soap", technique: "spray" },
+    turn: { dose: { remedy: "alcohol", technique: "sprayAndSwab" }, every: 3 },
+  },
+  {
+    id: "soapOilInTurn",
+    then: { remedy: "soap", technique: "sprayAndSwab" },
+    turn: { dose: { remedy: "oil", technique: "sprayAndSwab" }, every: 2 },
+  },
 ] as const satisfies readonly Approach[];
 
 export type ApproachId = (typeof approaches)[number]["id"];
@@ -46,4 +62,15 @@ export const approachIds = approaches.map((a) => a.id) as [ApproachId, ...Approa
 /** The approach with this id, as the general type. */
 export function approachOf(id: ApproachId): Approach {
   return approaches.find((a) => a.id === id)!;
+}
+
+/** The dose of the nth treatment (from 0) of an approach. @example doseAt(approachOf("alcoholThenSoap"), 0).remedy // "alcohol" */
+export function doseAt({ first, then, turn }: Approach, n: number): Dose {
+  if (n === 0 && first) return first;
+  return turn && n % turn.every === turn.every - 1 ? turn.dose : then;
+}
+
+/** Every dose that an approach uses. */
+export function dosesOf({ first, then, turn }: Approach): readonly Dose[] {
+  return [...(first ? [first] : []), then, ...(turn ? [turn.dose] : [])];
 }

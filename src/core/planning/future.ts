@@ -1,4 +1,5 @@
 import { applicationEvents, type Application } from "../acts/contact";
+import type { ActEvent } from "../acts/kind";
 import type { PlacedEvent } from "../clearance/timeline";
 import { placeInspection, placeTreatment, stepAt } from "../clearance/timeline";
 import { applyBackward, pGone, type Reckoning } from "../clearance/reckon";
@@ -7,10 +8,15 @@ import { backward, wayOf, type LastingSteps, type Way } from "../population/pass
 import type { PerSite } from "../population/sites";
 import { stepBackward } from "../population/step";
 
+/** Something done that is no dose of a remedy, as the model takes it; its times count from when it is done. */
+export interface ComingAct {
+  readonly events: readonly ActEvent[];
+}
+
 /** A treatment to come. Days since the case's day 0. */
 export interface ComingDose {
   readonly atDays: number;
-  readonly dose: Application;
+  readonly dose: Application | ComingAct;
 }
 
 /** A look to come, supposed to find nothing; `see` is for each stage the chance that one animal is seen. */
@@ -31,22 +37,30 @@ export interface Future {
 }
 
 interface Parts {
-  readonly treatment: PlacedEvent & { kind: "treatment" };
+  readonly treatments: readonly (PlacedEvent & { kind: "treatment" })[];
   readonly lasting: readonly LastingSteps[];
 }
 
 /** What a dose is in numbers does not depend on its day: laid out once for each judged case. */
-const parts = new WeakMap<Reckoning, Map<Application, Parts>>();
+const parts = new WeakMap<Reckoning, Map<ComingDose["dose"], Parts>>();
 
-function partsOf(reckoning: Reckoning, dose: Application): Parts {
-  const known = parts.get(reckoning) ?? new Map<Application, Parts>();
+function partsOf(reckoning: Reckoning, dose: ComingDose["dose"]): Parts {
+  const known = parts.get(reckoning) ?? new Map<ComingDose["dose"], Parts>();
   parts.set(reckoning, known);
   const there = known.get(dose);
   if (there) return there;
   const { layout, dt } = reckoning.timeline;
-  const [treatment, ...after] = applicationEvents(layout.pest, dose, 0);
-  const lasting = after.map(({ untilDays, effect }) => ({ from: 0, until: stepAt(dt, untilDays), effect }));
-  const made = { treatment: placeTreatment(layout, treatment, 0, 0), lasting };
+  const events = "events" in dose ? dose.events : applicationEvents(layout.pest, dose, 0);
+  const made = {
+    treatments: events.flatMap((event) =>
+      event.kind === "treatment" ? [placeTreatment(layout, event, stepAt(dt, event.atDays), 0)] : [],
+    ),
+    lasting: events.flatMap((event) =>
+      event.kind === "lasting"
+        ? [{ from: stepAt(dt, event.atDays), until: stepAt(dt, event.untilDays), effect: event.effect }]
+        : [],
+    ),
+  };
   known.set(dose, made);
   return made;
 }
@@ -69,8 +83,8 @@ export function layOut(
   for (const { atDays: at, dose } of doses) {
     const step = stepAt(dt, at);
     if (step > end) continue;
-    const { treatment, lasting: after } = partsOf(reckoning, dose);
-    events.push({ ...treatment, step });
+    const { treatments, lasting: after } = partsOf(reckoning, dose);
+    for (const treatment of treatments) events.push({ ...treatment, step: step + treatment.step });
     for (const { from, until, effect } of after) lasting.push({ from: step + from, until: step + until, effect });
   }
   for (const { atDays: at, see } of looks) {
@@ -113,31 +127,83 @@ function goneAfterQuiet(reckoning: Reckoning, eggs: number, steps: number): Floa
 /** Probability that nothing is left at the end of a future and that none of its looks saw anything. */
 export function pGoneUnseen(reckoning: Reckoning, future: Future): number {
   const steps = future.end - future.quietFrom;
-  return chanceOf(reckoning, future, (eggs) => goneAfterQuiet(reckoning, eggs, steps));
+  return chanceOf(reckoning, future, `gone ${steps}`, (eggs) => goneAfterQuiet(reckoning, eggs, steps));
 }
 
 /** Probability that none of the looks of a future sees anything. */
 export function pUnseen(reckoning: Reckoning, future: Future): number {
-  return chanceOf(reckoning, future, () => new Float64Array(reckoning.timeline.layout.length).fill(1));
+  return chanceOf(reckoning, future, "unseen", () => new Float64Array(reckoning.timeline.layout.length).fill(1));
 }
 
-/** `atQuiet` gives the values at the step from which on all is quiet, for an egg factor. */
+/** Ends of futures that have been reckoned, by reckoning; each holds the values of every scenario before its first event. */
+const ends = new WeakMap<Reckoning, Map<string, readonly Float64Array[]>>();
+/** So many are kept; then they are forgotten, and made anew as they are needed. */
+const MOST_ENDS = 3000;
+
+const numbers = new WeakMap<object, number>();
+let lastNumber = 0;
+
+/** The same number for the same object. */
+function numberOf(one: object): number {
+  const known = numbers.get(one);
+  if (known !== undefined) return known;
+  numbers.set(one, ++lastNumber);
+  return lastNumber;
+}
+
+/** What happens from step to step, in a few letters: which rates hold for how long. */
+function stretch({ from, rates }: Way, begin: number, end: number): string {
+  let told = "";
+  for (let step = begin; step < end;) {
+    const same = rates[step - from]!;
+    let until = step + 1;
+    while (until < end && rates[until - from] === same) until++;
+    told += ` ${numberOf(same)}×${until - step}`;
+    step = until;
+  }
+  return told;
+}
+
+/**
+ * `atQuiet` gives the values at the step from which on all is quiet, for an egg factor; `quietly` names them.
+ * Schedules that end alike share their ends: what lies behind an event depends on nothing before it.
+ */
 function chanceOf(
   reckoning: Reckoning,
   { events, way, quietFrom }: Future,
+  quietly: string,
   atQuiet: (eggs: number) => Float64Array,
 ): number {
-  const { timeline, asOfStep } = reckoning;
-  return pGone(reckoning, (scenario) => {
-    const v = atQuiet(scenario.eggs);
-    let step = quietFrom;
-    for (let i = events.length - 1; i >= 0; i--) {
-      const event = events[i]!;
-      backward(way, scenario.eggs, v, event.step, step);
-      step = event.step;
+  const { timeline, asOfStep, believed } = reckoning;
+  const known = ends.get(reckoning) ?? new Map<string, readonly Float64Array[]>();
+  ends.set(reckoning, known);
+  if (known.size > MOST_ENDS) known.clear();
+
+  // The names of all ends, from the last event to the first.
+  const keys: string[] = [];
+  let key = quietly;
+  for (let i = events.length - 1; i >= 0; i--) {
+    const event = events[i]!;
+    key += `${stretch(way, event.step, events[i + 1]?.step ?? quietFrom)};${numberOf(event.kind === "treatment" ? event.dies : event.see)}`;
+    keys[i] = key;
+  }
+  let reached = keys.findIndex((one) => known.has(one));
+  if (reached < 0) reached = events.length;
+  let values = known.get(keys[reached] ?? "") ?? believed.map(({ scenario }) => atQuiet(scenario.eggs));
+  for (let i = reached - 1; i >= 0; i--) {
+    const event = events[i]!;
+    const before = believed.map(({ scenario }, k) => {
+      const v = values[k]!.slice();
+      backward(way, scenario.eggs, v, event.step, events[i + 1]?.step ?? quietFrom);
       applyBackward(timeline.layout, event, scenario, v);
-    }
-    backward(way, scenario.eggs, v, asOfStep, step);
+      return v;
+    });
+    known.set(keys[i]!, before);
+    values = before;
+  }
+  return pGone(reckoning, (scenario, k) => {
+    const v = values[k]!.slice();
+    backward(way, scenario.eggs, v, asOfStep, events[0]?.step ?? quietFrom);
     return v;
   });
 }

@@ -1,5 +1,4 @@
-import type { Approach } from "./approaches";
-import type { ComingDose } from "./future";
+import type { Approach, Dose } from "./approaches";
 import { searchSchedules, scoredDoses, soonestDay, type Schedule, type SearchRequest } from "./search";
 
 /** A plan in force as it stands today, and what would mend it. */
@@ -20,7 +19,11 @@ export interface Outlook {
  * Where several are late they become one, the first of them, on the first possible day: two treatments on one day do no more
  * than one.
  */
-export function outlookOf(remaining: readonly ComingDose[], goOn: Approach, request: SearchRequest): Outlook {
+export function outlookOf(
+  remaining: readonly { readonly atDays: number; readonly dose: Dose }[],
+  goOn: Approach,
+  request: SearchRequest,
+): Outlook {
   const { scorer, fromDay, target } = request;
   const moved = remaining.map(({ atDays, dose }) => ({ dose, atDays: Math.max(atDays, soonestDay(dose, request)) }));
   const steps = moved.filter(({ atDays }, i) => i === 0 || atDays > moved[i - 1]!.atDays);

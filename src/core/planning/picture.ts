@@ -1,7 +1,8 @@
 import { followEach, reckonTimeline, type Reckoning } from "../clearance/reckon";
 import { diesIn, stepAt } from "../clearance/timeline";
-import { byStage, type Layout } from "../population/layout";
+import { bySite, byStage, type Layout } from "../population/layout";
 import { wayOf } from "../population/passage";
+import { DEEP } from "../population/sites";
 import { stepForward } from "../population/step";
 import { layOut, pGoneUnseen, type ComingDose } from "./future";
 
@@ -17,6 +18,8 @@ export interface PictureDay {
   readonly coming: boolean;
   /** Expected numbers by stage, the mean over the scenarios. */
   readonly expected: readonly number[];
+  /** Of all of them those in places where no brush and no spray comes. */
+  readonly deep: number;
   /** Least and most of all animals together among the scenarios that still count. */
   readonly low: number;
   readonly high: number;
@@ -43,12 +46,15 @@ export function pictureOf(reckoning: Reckoning, coming: readonly ComingDose[], u
   const sums: Float64Array[][] = Array.from({ length: span }, () =>
     believed.map(() => new Float64Array(stages.length)),
   );
+  const deep = Array.from({ length: span }, () => 0);
 
   const note = (scenario: number, step: number, m: Float64Array) => {
     const day = step * dt;
     if (Math.abs(day - Math.round(day)) > 1e-9) return;
     const there = sums[Math.round(day) - firstDay];
-    if (there) there[scenario] = byStage(layout, m);
+    if (!there) return;
+    there[scenario] = byStage(layout, m);
+    deep[Math.round(day) - firstDay]! += weights[scenario]! * bySite(layout, m)[DEEP];
   };
   const now = followEach(reckoning, note);
   now.forEach((m, scenario) => note(scenario, asOfStep, m));
@@ -64,6 +70,7 @@ export function pictureOf(reckoning: Reckoning, coming: readonly ComingDose[], u
       day,
       coming: day > today,
       expected: stages.map((_, stage) => each.reduce((sum, m, k) => sum + weights[k]! * m[stage]!, 0)),
+      deep: deep[i]!,
       low: Math.min(...counting),
       high: Math.max(...counting),
       pClear: asked ? pClearOn(reckoning, coming, day, today) : null,

@@ -7,14 +7,15 @@ import { seeChances } from "../inspection/see";
 import { pestOf, type PestId } from "../pests/pests";
 import { spotsOf } from "../plants/growthForms";
 import { remedyOf } from "../remedies/remedies";
-import { approaches, approachOf, type Approach } from "./approaches";
-import { burdenOf, compare, compareAll } from "./compare";
+import { approaches, approachOf, doseAt, type Approach } from "./approaches";
+import { compare, compareAll } from "./compare";
 import { minutesFor } from "../acts/effort";
 import { layOut, pGoneUnseen } from "./future";
 import { looksUntilSure, pClearAfter } from "./lookWorth";
 import { outlookOf } from "./mend";
 import { pictureOf } from "./picture";
 import { scorerOf } from "./score";
+import { washesOf } from "./stress";
 import { scored, searchSchedules, type SearchRequest } from "./search";
 
 const found = (pest: PestId, count: number, meanC = 22) =>
@@ -120,14 +121,22 @@ describe("the search", () => {
     expect(searchSchedules(knock, asked("thrips", 5.5, soapSpent))!.best.days).toHaveLength(1);
     expect(searchSchedules(knock, asked("thrips", 5.5, course(12, -1)))).toBeNull();
     const spent = compareAll({ ...asked("mealybug", 5.5, course(12, -1)), mayUse: () => true });
-    expect(spent.spent).toEqual(["alcoholDab", "alcoholSwab", "alcoholSpray", "alcoholThenSoap", "alcoholThenNeem"]);
+    expect(spent.spent).toEqual([
+      "alcoholDab",
+      "alcoholWipe",
+      "alcoholSwab",
+      "alcoholSpray",
+      "alcoholThenSoap",
+      "alcoholThenNeem",
+    ]);
   });
 
   it("reaching fewer spots asks for more", () => {
     const spots = spotsOf("clumpingFoliage").filter((spot) => spot !== "crown");
     const on = { form: "clumpingFoliage", weights: "mealybug", spots } as const;
-    const whole = searchSchedules(swab, asked("mealybug", 5.5))!.best.pOver;
-    expect(searchSchedules(swab, asked("mealybug", 5.5, { on }))!.best.pOver).toBeLessThan(whole);
+    const dose = { ...swab.then, on };
+    const whole = scored(swab, asked("mealybug", 5.5), [0, 6, 12]).pOver;
+    expect(scored(swab, asked("mealybug", 5.5, { apply: () => dose }), [0, 6, 12]).pOver).toBeLessThan(whole);
   });
 });
 
@@ -165,7 +174,8 @@ describe("the comparison", () => {
 
   it("a knock-down counts as what it is", () => {
     // Alcohol on the whole plant is as hard as two soap washes (our own estimate), then two washes.
-    expect(burdenOf(approachOf("alcoholThenSoap"), 3)).toBe(4);
+    const knock = approachOf("alcoholThenSoap");
+    expect([0, 1, 2].reduce((sum, n) => sum + washesOf(doseAt(knock, n)), 0)).toBe(4);
     expect(minutesFor("sprayAndSwab", 24)).toBe(30);
     expect(() => minutesFor("dab", 0)).toThrow(RangeError);
   });

@@ -1,12 +1,15 @@
 import type { Application } from "../acts/contact";
 import { remedyOf, type RemedyId } from "../remedies/remedies";
-import type { Approach, Dose } from "./approaches";
+import { doseAt, dosesOf, type Approach, type Dose } from "./approaches";
 import type { ComingDose } from "./future";
 import { endOf, type Scorer } from "./score";
+import { bears, washesOf, type StressBudget } from "./stress";
 
 /** Treatments on certain days with what may be expected of them. Days are counted from the case's day 0. */
 export interface Schedule {
   readonly days: readonly number[];
+  /** What is put on on each of them. */
+  readonly doses: readonly Dose[];
   /** Probability that nothing is left one egg-to-adult time after the last treatment, no look assumed. */
   readonly pOver: number;
   /** The day that probability is for. */
@@ -23,10 +26,15 @@ export interface SearchRequest {
   readonly worksOn: (day: number) => boolean;
   /** The probability to be reached, 0–1. */
   readonly target: number;
-  /** The spots that can be reached, for the animals that sit there; the whole plant where left out. */
-  readonly on?: Application["on"];
+  /**
+   * What a dose comes to on this plant: the mix proposed for it, the spots its technique goes to, what is searched with. The same
+   * dose must always give the same object. As the tables say, on the whole plant, where left out.
+   */
+  readonly apply?: (dose: Dose) => Application;
   /** The course of each remedy that runs already: how often it was put on, and on which day last (null for never). */
   readonly courses?: Partial<Readonly<Record<RemedyId, { readonly times: number; readonly lastDay: number | null }>>>;
+  /** What the plant bears; anything where left out. */
+  readonly stress?: StressBudget;
 }
 
 /** What a search for one approach gives. */
@@ -35,109 +43,187 @@ export interface Found {
   readonly fewest: Schedule | null;
   /** Earliest end that reaches the target; null when none does. */
   readonly soonest: Schedule | null;
-  /** The most that this approach can do. */
+  /** The best of those that were scored: the most that this approach can do, where none reaches the target. */
   readonly best: Schedule;
 }
 
 const LONGEST_INTERVAL_DAYS = 14;
+/** So many treatments are proposed at most. */
+const MOST_TREATMENTS = 12;
+/** Between two treatments with different remedies there is at least so much (HOUSE). */
+const OTHER_REMEDY_DAYS = 2;
 const DAYS_IN_A_YEAR = 366;
+/** Longer intervals are not tried once so many of them in a row have fallen so far behind the best (HOUSE). */
+const FALLEN = 2;
+const FALL = 0.05;
+/** Later first days that are tried where one treatment fewer may then do: a hatch is waited for (HOUSE, up to ten days). */
+const DELAYS_DAYS = [3, 7, 10];
 
 /**
- * Searches the schedules of one approach: from the remedy's smallest interval to a fortnight, one treatment up to as many
- * as the remedy bears; what has been put on in the course that runs counts, and its interval is kept from the last of them.
- * The chance that it is over never falls when a treatment is added, so that for each interval the fewest that reach the
- * target are found by halving. Null where the course leaves none.
+ * Searches the schedules of one approach: from the remedy's smallest interval to a fortnight, one treatment up to as many as the
+ * labels and the plant bear, the first of them as soon as may be or some days later; what has been put on in the course that
+ * runs counts, and its interval is kept from the last of them.
+ * The chance that it is over hardly ever falls when a treatment is added, so that for each interval the fewest that reach the
+ * target are found by halving. Null where the course or the plant leaves none.
  * Throws RangeError when the keeper works on no day or the target is no probability.
  */
 export function searchSchedules(approach: Approach, request: SearchRequest): Found | null {
   const { target } = request;
   if (!(target > 0 && target < 1)) throw new RangeError(`the target is between 0 and 1, got ${target}`);
-  const { smallestIntervalDays } = remedyOf(approach.then.remedy);
-  const mostTimes = timesLeft(approach, request);
-  if (mostTimes < 1) return null;
+  const smallest = Math.min(...dosesOf(approach).map(({ remedy }) => remedyOf(remedy).smallestIntervalDays));
   const reaching: Schedule[] = [];
   let best: Schedule | null = null;
-  for (let interval = smallestIntervalDays; interval <= LONGEST_INTERVAL_DAYS; interval++) {
-    const at = (count: number) => scheduleOf(approach, request, interval, count);
-    const most = at(mostTimes);
+  let falling = 0;
+  for (let interval = smallest; interval <= LONGEST_INTERVAL_DAYS && falling < FALLEN; interval++) {
+    const all = longest(approach, request, interval, 0);
+    if (all.length === 0) continue;
+    const { enough, most } = fewestOf(
+      (count) => scheduleOf(all.slice(0, count), request, interval),
+      all.length,
+      target,
+    );
+    const fell = best !== null && most.pOver < best.pOver - FALL && best.pOver < target;
+    falling = fell && !enough ? falling + 1 : 0;
     if (best === null || most.pOver > best.pOver) best = most;
-    if (most.pOver < target) continue;
-    let enough = most;
-    let tooFew = 0;
-    while (enough.days.length - tooFew > 1) {
-      const middle = at(Math.floor((tooFew + enough.days.length) / 2));
-      if (middle.pOver >= target) enough = middle;
-      else tooFew = middle.days.length;
-    }
-    reaching.push(enough);
+    if (enough) reaching.push(enough);
     // A single treatment has no interval: the others would say the same.
-    if (enough.days.length === 1) break;
+    if (enough?.days.length === 1) break;
   }
+  if (!best) return null;
+  reaching.push(...later(approach, request, reaching));
   const fewer = (a: Schedule, b: Schedule) => a.days.length - b.days.length || a.overByDay - b.overByDay;
   const sooner = (a: Schedule, b: Schedule) => a.overByDay - b.overByDay || a.days.length - b.days.length;
-  return {
-    fewest: reaching.toSorted(fewer)[0] ?? null,
-    soonest: reaching.toSorted(sooner)[0] ?? null,
-    best: best!,
-  };
+  return { fewest: reaching.toSorted(fewer)[0] ?? null, soonest: reaching.toSorted(sooner)[0] ?? null, best };
 }
 
-/** How many treatments the labels leave: those of the knock-down's remedy, and those of the one that follows it. */
-function timesLeft({ first, then }: Approach, { courses }: SearchRequest): number {
-  const left = (remedy: RemedyId) => remedyOf(remedy).mostTimes - (courses?.[remedy]?.times ?? 0);
-  if (!first || first.remedy === then.remedy) return left(then.remedy);
-  const all = Math.min(remedyOf(then.remedy).mostTimes, 1 + Math.max(0, left(then.remedy)));
-  return left(first.remedy) < 1 ? 0 : all;
+/**
+ * The fewest treatments that reach the target, by ever greater steps up to `most` of them and then by halving; null where not even
+ * all do. With it the best of those that were scored.
+ */
+function fewestOf(
+  at: (count: number) => Schedule,
+  most: number,
+  target: number,
+): { enough: Schedule | null; most: Schedule } {
+  let tooFew = 0;
+  let tried = at(Math.min(2, most));
+  while (tried.pOver < target && tried.days.length < most) {
+    tooFew = tried.days.length;
+    tried = at(Math.min(2 * tooFew, most));
+  }
+  if (tried.pOver < target) return { enough: null, most: tried };
+  let enough = tried;
+  while (enough.days.length - tooFew > 1) {
+    const middle = at(Math.floor((tooFew + enough.days.length) / 2));
+    if (middle.pOver >= target) enough = middle;
+    else tooFew = middle.days.length;
+  }
+  return { enough, most: tried };
+}
+
+/** Schedules that begin later and do with fewer treatments than any of those given; empty where waiting saves none. */
+function later(approach: Approach, request: SearchRequest, reaching: readonly Schedule[]): Schedule[] {
+  const found: Schedule[] = [];
+  const fewest = Math.min(...reaching.map((one) => one.days.length));
+  const near = reaching.filter((one) => one.days.length <= fewest + 1);
+  const intervals = [...new Set(near.map((one) => one.intervalDays))];
+  let count = fewest - 1;
+  for (let saved = true; saved && count >= 1; count--) {
+    saved = false;
+    for (const interval of intervals) {
+      for (const delay of DELAYS_DAYS) {
+        const days = longest(approach, request, interval, delay, count);
+        if (days.length < count) continue;
+        const schedule = scheduleOf(days, request, interval);
+        if (schedule.pOver < request.target) continue;
+        found.push(schedule);
+        saved = true;
+        break;
+      }
+    }
+  }
+  return found;
+}
+
+interface Dated {
+  readonly day: number;
+  readonly dose: Dose;
+}
+
+/** The longest course of an approach at an interval that the labels and the plant bear. */
+function longest(
+  approach: Approach,
+  request: SearchRequest,
+  interval: number,
+  delayDays: number,
+  most = MOST_TREATMENTS,
+): Dated[] {
+  const { courses, stress, worksOn } = request;
+  const start = soonestDay(doseAt(approach, 0), request) + delayDays;
+  const times = new Map<RemedyId, number>();
+  const lastOf = new Map<RemedyId, number>();
+  const done: Dated[] = [];
+  for (let i = 0; i < most; i++) {
+    const dose = doseAt(approach, i);
+    const { smallestIntervalDays, mostTimes } = remedyOf(dose.remedy);
+    const before = times.get(dose.remedy) ?? courses?.[dose.remedy]?.times ?? 0;
+    if (before >= mostTimes) break;
+    const own = lastOf.get(dose.remedy);
+    const last = done.at(-1)?.day;
+    const soonest = Math.max(
+      own === undefined ? soonestDay(dose, request) : own + smallestIntervalDays,
+      last === undefined ? start : last + Math.min(OTHER_REMEDY_DAYS, interval),
+    );
+    const day = nextWorkingDay(Math.max(start + i * interval, soonest), worksOn);
+    const washed = done.map((one) => ({ day: one.day, washes: washesOf(one.dose) }));
+    if (stress && !bears(stress, washed, day, dose)) break;
+    done.push({ day, dose });
+    times.set(dose.remedy, before + 1);
+    lastOf.set(dose.remedy, day);
+  }
+  return done;
 }
 
 /** The first day on which a dose may be put on: after the interval from the last time it was, in the course that runs. */
-export function soonestDay({ remedy }: Dose, { fromDay, courses }: SearchRequest): number {
+export function soonestDay({ remedy }: Dose, { fromDay, courses }: Pick<SearchRequest, "fromDay" | "courses">): number {
   const last = courses?.[remedy]?.lastDay ?? null;
   return last === null ? fromDay : Math.max(fromDay, Math.ceil(last + remedyOf(remedy).smallestIntervalDays));
 }
 
-function scheduleOf(approach: Approach, request: SearchRequest, interval: number, count: number): Schedule {
-  const { smallestIntervalDays } = remedyOf(approach.then.remedy);
-  const start = soonestDay(approach.first ?? approach.then, request);
-  const days: number[] = [];
-  for (let i = 0; i < count; i++) {
-    const last = days.at(-1);
-    const soonest =
-      last === undefined ? start : Math.max(last + smallestIntervalDays, soonestDay(approach.then, request));
-    days.push(nextWorkingDay(Math.max(start + i * interval, soonest), request.worksOn));
-  }
-  return { ...scored(approach, request, days), intervalDays: interval };
-}
-
 /** Scores treatments on given days, in ascending order. @example the days of a school beside the searched ones */
 export function scored(approach: Approach, request: SearchRequest, days: readonly number[]): Schedule {
-  return scoredDoses(dosesOn(approach, days, request.on), request);
+  const dated = days.map((day, i) => ({ day, dose: doseAt(approach, i) }));
+  return scheduleOf(dated, request, days.length > 1 ? days[1]! - days[0]! : 0);
 }
 
 /** Scores treatments that each have a dose of their own, in ascending order; at least one. */
-export function scoredDoses(doses: readonly ComingDose[], { scorer }: Pick<SearchRequest, "scorer">): Schedule {
-  const days = doses.map(({ atDays }) => atDays);
-  const overByDay = endOf(scorer, days.at(-1)!);
-  const gap = days.length > 1 ? days[1]! - days[0]! : 0;
-  return { days, pOver: scorer.pOverAt(doses, overByDay), overByDay: Math.ceil(overByDay), intervalDays: gap };
+export function scoredDoses(
+  doses: readonly { readonly atDays: number; readonly dose: Dose }[],
+  request: Pick<SearchRequest, "scorer" | "apply">,
+): Schedule {
+  const dated = doses.map(({ atDays, dose }) => ({ day: atDays, dose }));
+  return scheduleOf(dated, request, dated.length > 1 ? dated[1]!.day - dated[0]!.day : 0);
 }
 
-const applications = new WeakMap<Dose, Map<Application["on"], Application>>();
-
-/** One application for each dose and spots, so that a scorer knows again what it has laid out already. */
-function applicationOf(dose: Dose, on: Application["on"]): Application {
-  const known = applications.get(dose) ?? new Map<Application["on"], Application>();
-  applications.set(dose, known);
-  const made = known.get(on) ?? { ...dose, ...(on && { on }) };
-  known.set(on, made);
-  return made;
+function scheduleOf(
+  dated: readonly Dated[],
+  request: Pick<SearchRequest, "scorer" | "apply">,
+  interval: number,
+): Schedule {
+  const days = dated.map(({ day }) => day);
+  const overByDay = endOf(request.scorer, days.at(-1)!);
+  return {
+    days,
+    doses: dated.map(({ dose }) => dose),
+    pOver: request.scorer.pOverAt(comingOf(dated, request), overByDay),
+    overByDay: Math.ceil(overByDay),
+    intervalDays: interval,
+  };
 }
 
-function dosesOn(approach: Approach, days: readonly number[], on: Application["on"]): ComingDose[] {
-  return days.map((day, i) => {
-    const dose = i === 0 && approach.first ? approach.first : approach.then;
-    return { atDays: day, dose: applicationOf(dose, on) };
-  });
+/** Treatments to come as the model takes them. */
+export function comingOf(dated: readonly Dated[], { apply }: Pick<SearchRequest, "apply">): ComingDose[] {
+  return dated.map(({ day, dose }) => ({ atDays: day, dose: apply ? apply(dose) : dose }));
 }
 
 /** The day itself or the next one on which the keeper works. */

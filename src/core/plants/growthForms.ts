@@ -31,6 +31,7 @@ export const growthForms = {
   trailingVine: { spots: [...leafy, ...potted] },
   clumpingFoliage: { spots: ["crown", ...leafy, "sheath", ...potted] },
   uprightShrub: { spots: [...leafy, ...potted] },
+  cane: { spots: ["crown", ...leafy, "sheath", ...potted] },
   palm: { spots: ["crown", ...leafy, "sheath", ...potted] },
   fern: { spots: ["crown", "axil", "underside", "upperSide", "vein", "newLeaf", "stem", ...potted] },
   pseudobulbOrchid: {
@@ -38,6 +39,7 @@ export const growthForms = {
   },
   fanOrchid: { spots: ["crown", "axil", "underside", "upperSide", "vein", "newLeaf", "flower", "stem", ...potted] },
   tankBromeliad: { spots: ["crown", "axil", "underside", "upperSide", "newLeaf", "flower", ...potted] },
+  airPlant: { spots: ["crown", "axil", "underside", "upperSide", "newLeaf", "flower", "stem"] },
   softHerb: { spots: ["crown", ...leafy, ...potted] },
   strapBulb: { spots: ["crown", "axil", "underside", "upperSide", "newLeaf", "flower", "sheath", ...potted] },
 } as const satisfies Record<string, GrowthForm>;

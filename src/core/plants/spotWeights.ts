@@ -12,7 +12,7 @@ export interface WeighedSpot {
 
 /**
  * Where a pest sits on a plant of this form: spots that the form lacks are dropped and the rest scaled to 1. In the order
- * in which a look goes. @example spotWeights("stemSucculent", "fungusGnat").map((s) => s.id) // neck, mixTop, roots, pot
+ * in which a look goes. Empty for a pest that has no place on it, as gnats have none on a plant without a pot. @example spotWeights("stemSucculent", "fungusGnat").map((s) => s.id) // neck, mixTop, roots, pot
  */
 export function spotWeights(form: GrowthFormId, pest: PestId): readonly WeighedSpot[] {
   const there = spotsOf(form).map((id) => {

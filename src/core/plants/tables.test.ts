@@ -1,13 +1,15 @@
 import { describe, expect, it } from "vitest";
 import { pestIds } from "../pests/pests";
-import { genera, genusNamed } from "./genera";
+import { genera, generaCalled, genusMeant, genusNamed } from "./genera";
+import { proneTo, sensitivitiesOf } from "./sensitivities";
 import { growthFormIds, growthForms, spotsOf } from "./growthForms";
 import { spotIds, spots } from "./spots";
 
 describe("the spot table", () => {
-  it("gives every pest somewhere to be on every growth form", () => {
+  it("gives every pest somewhere to be on every growth form, but those of the mix on a plant without any", () => {
     for (const form of growthFormIds) {
       for (const pest of pestIds) {
+        if (form === "airPlant" && (pest === "rootMealybug" || pest === "fungusGnat")) continue;
         const weight = (id: (typeof spotIds)[number]) =>
           (spots[id].weight as Partial<Record<string, number>>)[pest] ?? 0;
         const total = spotsOf(form).reduce((sum, id) => sum + weight(id), 0);
@@ -24,19 +26,29 @@ describe("the spot table", () => {
     expect(withSpot("gap")).toEqual(["tubercledCactus", "columnarCactus"]);
   });
 
-  it("a leafless stem has no underside, an orchid with pseudobulbs has sheaths, and every plant a pot", () => {
+  it("a leafless stem has no underside, an orchid with pseudobulbs has sheaths, and every plant but an air plant a pot", () => {
     expect(spotsOf("stemSucculent")).not.toContain("underside");
     expect(spotsOf("pseudobulbOrchid")).toContain("sheath");
-    for (const form of growthFormIds)
+    for (const form of growthFormIds.filter((id) => id !== "airPlant"))
       expect(spotsOf(form)).toEqual(expect.arrayContaining(["neck", "mixTop", "roots", "pot"]));
   });
 });
 
 describe("the genera", () => {
-  it("names each once, in order, at least sixty of them", () => {
+  it("names each once, in order, at least a hundred and sixty of them", () => {
     const names = genera.map((genus) => genus.name);
     expect(names).toEqual([...new Set(names)].toSorted());
-    expect(names.length).toBeGreaterThanOrEqual(60);
+    expect(names.length).toBeGreaterThanOrEqual(160);
+    for (const { english } of genera) for (const name of english) expect(name).toBe(name.toLowerCase().trim());
+  });
+
+  it("nothing is said twice: what belongs to every plant of a form stands with the form", () => {
+    for (const { name, form, sensitivities, prone } of genera) {
+      expect(new Set(sensitivities).size, name).toBe(sensitivities.length);
+      expect(new Set(prone).size, name).toBe(prone.length);
+      const ofForm = sensitivitiesOf({ genus: name, growthForm: form }).filter(({ from }) => from === "form");
+      for (const { id } of ofForm) expect(sensitivities, name).not.toContain(id);
+    }
   });
 
   it.each([
@@ -45,8 +57,23 @@ describe("the genera", () => {
     ["Phalaenopsis", "fanOrchid"],
     ["Mammillaria", "tubercledCactus"],
     ["Lithops", "stemSucculent"],
+    // Put right: air plants have no pot, dracaenas and yuccas a crown and sheaths, jade plants wood, jewel orchids no bulbs.
+    ["Tillandsia", "airPlant"],
+    ["Dracaena", "cane"],
+    ["Yucca", "cane"],
+    ["Crassula", "caudexSucculent"],
+    ["Ludisia", "softHerb"],
+    ["Anthurium", "clumpingFoliage"],
   ])("finds %s as %s", (name, form) => {
     expect(genusNamed(name)?.form).toBe(form);
+  });
+
+  it("knows common English names, and which of them mean several", () => {
+    expect(genusMeant("Moth orchid")?.name).toBe("Phalaenopsis");
+    expect(generaCalled("elephant ear").map(({ name }) => name)).toEqual(["Alocasia", "Colocasia"]);
+    expect(genusMeant("elephant ear")).toBeNull();
+    expect(genusMeant("hoya")?.name).toBe("Hoya");
+    expect(generaCalled(" ")).toEqual([]);
   });
 
   it("knows that it does not know", () => {
@@ -54,11 +81,58 @@ describe("the genera", () => {
     expect(genusNamed("")).toBeNull();
   });
 
+  const careOf = (genus: string) => sensitivitiesOf({ genus, growthForm: genusNamed(genus)!.form }).map(({ id }) => id);
+
   // Common practice, no source: ferns, jewel orchids, prayer plants and hairy leaves do not bear oil.
   it.each(["Adiantum", "Nephrolepis", "Ludisia", "Maranta", "Calathea", "Saintpaulia", "Aechmea"])(
     "%s does not bear oil",
     (name) => {
-      expect(genusNamed(name)?.sensitivities).toContain("oilShy");
+      expect(careOf(name)).toContain("oilShy");
     },
   );
+
+  // Common practice, no source.
+  it.each([
+    ["Mammillaria", "milkySap"],
+    ["Hoya", "milkySap"],
+    ["Phoenix", "spiny"],
+    ["Crassula", "soapShy"],
+    ["Euphorbia", "soapShy"],
+    ["Oncidium", "thinLeaf"],
+    ["Phalaenopsis", "crownRot"],
+  ] as const)("%s: %s", (name, care) => {
+    expect(careOf(name)).toContain(care);
+  });
+
+  it.each([
+    ["Phalaenopsis", "thinLeaf"],
+    ["Astrophytum", "waxBloom"],
+  ] as const)("%s: not %s", (name, care) => {
+    expect(careOf(name)).not.toContain(care);
+  });
+
+  // Common practice, no source: which kinds have which pest more often than others.
+  it.each([
+    ["Hoya", "mealybug"],
+    ["Huernia", "mealybug"],
+    ["Alocasia", "spiderMite"],
+    ["Monstera", "thrips"],
+    ["Cattleya", "armouredScale"],
+    ["Hibiscus", "aphid"],
+  ] as const)("%s is prone to %s", (name, pest) => {
+    expect(proneTo(name)).toContain(pest);
+  });
+
+  it("a keeper adds and takes away, and each says where it comes from", () => {
+    const own = { genus: "Adiantum", growthForm: "fern", careAdded: ["spiny"], careWithout: ["oilShy"] } as const;
+    expect(sensitivitiesOf(own)).toEqual([
+      { id: "thinLeaf", from: "form" },
+      { id: "spiny", from: "keeper" },
+    ]);
+    expect(sensitivitiesOf({ genus: "", growthForm: "palm" })).toContainEqual({ id: "oilShy", from: "unknown" });
+    expect(sensitivitiesOf({ genus: "Chamaedorea", growthForm: "palm" })).toContainEqual({
+      id: "oilShy",
+      from: "genus",
+    });
+  });
 });

@@ -1,26 +1,40 @@
-import type { MixId } from "../mixing/mixes";
-import type { Sensitivity } from "../plants/genera";
+import { mixesOf, type MixId } from "../mixing/mixes";
+import { potencyOf } from "../mixing/potency";
 import type { RemedyId, TechniqueId } from "../remedies/remedies";
-import { objections, type Bearer, type Objection } from "./suitability";
+import type { Bearer } from "./bearer";
+import { objections, type Objection } from "./suitability";
 
-const usual: Record<RemedyId, { tough: MixId; tender: MixId }> = {
-  alcohol: { tough: "alcoholFull", tender: "alcoholQuarter" },
-  soap: { tough: "soapMild", tender: "soapMild" },
-  oil: { tough: "oil1", tender: "oil1" },
-  neem: { tough: "neemUsual", tender: "neemWeak" },
+/** The mix to begin with: on a skin known to bear it, on tough leaves, on thin and soft ones and where the kind is not known. */
+const usual: Record<RemedyId, { readonly skin: MixId; readonly tough: MixId; readonly tender: MixId }> = {
+  alcohol: { skin: "alcoholFull", tough: "alcoholHalf", tender: "alcoholQuarter" },
+  soap: { skin: "soapStrong", tough: "soapMild", tender: "soapMild" },
+  oil: { skin: "oil2", tough: "oil2", tender: "oil1" },
+  neem: { skin: "neemUsual", tough: "neemUsual", tender: "neemWeak" },
 };
 
-const TENDER: readonly Sensitivity[] = ["thinLeaf", "oilShy", "waxBloom"];
-
 /**
- * The mix of a remedy to begin with on a plant: weak on thin, hairy or bloomed leaves, usual on tough ones.
- * Source: common practice, no source. @example mixFor("alcohol", { sensitivities: ["thinLeaf"], inFlower: false })
+ * The mix of a remedy to propose on a plant: as strong as its kind is known to bear, and weaker than what it has borne badly
+ * before, as far as there is a weaker one.
+ * Source: common practice, no source. @example mixFor("alcohol", { ...fern, sensitivities: ["thinLeaf"] }) // "alcoholQuarter"
  */
 export function mixFor(remedy: RemedyId, plant: Bearer): MixId {
-  return usual[remedy][plant.sensitivities.some((s) => TENDER.includes(s)) ? "tender" : "tough"];
+  const has = (...any: Bearer["sensitivities"]) => any.some((one) => plant.sensitivities.includes(one));
+  const first =
+    usual[remedy][!plant.known || has("thinLeaf", "velvet") ? "tender" : has("bearsNeat") ? "skin" : "tough"];
+  const milder = mixesOf(remedy)
+    .filter((mix) => potencyOf(mix) <= potencyOf(first))
+    .toSorted((a, b) => potencyOf(b) - potencyOf(a));
+  const reacted = (mix: MixId) => objections(plant, mix, "dab").some(({ code }) => code === "reactedBefore");
+  return milder.find((mix) => !reacted(mix)) ?? milder.at(-1)!;
 }
 
-/** What refuses a remedy on a plant in its mildest mix; empty when it may be used. */
+/** What refuses a remedy on a plant in the mix proposed for it; empty when it may be used. */
 export function refusals(remedy: RemedyId, technique: TechniqueId, plant: Bearer): readonly Objection[] {
   return objections(plant, mixFor(remedy, plant), technique).filter(({ level }) => level === "refuse");
+}
+
+/** What a plant bears in a month, in soap washes of the whole plant (HOUSE): less where it is touchy or not known. */
+export function monthlyWashes({ sensitivities, known }: Bearer): number {
+  const touchy = ["oilShy", "soapShy", "alcoholShy", "thinLeaf", "velvet", "waxBloom"] as const;
+  return !known || touchy.some((one) => sensitivities.includes(one)) ? 8 : 12;
 }

@@ -1,12 +1,10 @@
 import type { MixId } from "../mixing/mixes";
 import { mixes } from "../mixing/mixes";
-import type { Sensitivity } from "../plants/genera";
+import { potencyOf } from "../mixing/potency";
+import type { GrowthFormId } from "../plants/growthForms";
+import type { Sensitivity } from "../plants/sensitivities";
 import type { TechniqueId } from "../remedies/remedies";
-
-export interface Bearer {
-  readonly sensitivities: readonly Sensitivity[];
-  readonly inFlower: boolean;
-}
+import type { Bearer } from "./bearer";
 
 /** One reason against a mix on a plant: `refuse` means it must not be used, `warn` that the keeper decides. */
 export interface Objection {
@@ -15,34 +13,88 @@ export interface Objection {
     | "oilOnShy"
     | "oilOnBloom"
     | "oilTooStrong"
+    | "velvetTest"
     | "smotherFlowers"
+    | "smotherBuds"
+    | "alcoholFlowers"
+    | "soapOnShy"
+    | "alcoholOnShy"
+    | "neatOnThin"
+    | "neatNotKnown"
     | "stripsBloom"
     | "thinLeaves"
     | "wetInRest"
+    | "wetCrown"
+    | "dunkInRest"
+    | "dunkWillNotDry"
+    | "bigToDunk"
+    | "reactedBefore"
+    | "unknownKind"
     | "milkySap"
     | "spines";
 }
 
+/** Forms without leaves: what runs between ribs, joints and stems dries slowly, and rots. */
+const leafless: readonly GrowthFormId[] = ["tubercledCactus", "columnarCactus", "jointedCactus", "stemSucculent"];
+/** From this width on a pot is too heavy to turn over with care (HOUSE). */
+const HEAVY_POT_CM = 20;
+const wetting: readonly TechniqueId[] = ["spray", "sprayAndSwab", "hastySpray", "dunk"];
+
 /**
- * What speaks against putting `mix` on a plant with `technique`; refusals come first, none gives an empty list.
+ * What speaks against putting `mix` on a plant with `technique`; refusals come first, none gives an empty list. Neem is an oil:
+ * what cannot bear oil cannot bear neem, but for velvet leaves by those who have tested it.
  * Source: common practice, no source; oil labels for the refusals, from memory.
- * @example objections({ sensitivities: ["oilShy"], inFlower: false }, "oil1", "spray")[0] // refuse, oilOnShy
+ * @example objections({ ...fern, sensitivities: ["oilShy"] }, "oil1", "spray")[0] // refuse, oilOnShy
  */
 export function objections(plant: Bearer, mix: MixId, technique: TechniqueId): readonly Objection[] {
   const { remedy } = mixes[mix];
   const has = (s: Sensitivity) => plant.sensitivities.includes(s);
-  const found: Objection[] = [];
-  const add = (when: boolean, level: Objection["level"], code: Objection["code"]) => {
-    if (when) found.push({ level, code });
-  };
-  add(remedy === "oil" && has("oilShy"), "refuse", "oilOnShy");
-  add(remedy === "oil" && has("waxBloom"), "refuse", "oilOnBloom");
-  add(mix === "oil2" && has("thinLeaf") && !has("oilShy"), "refuse", "oilTooStrong");
-  add((remedy === "oil" || remedy === "neem") && plant.inFlower, "warn", "smotherFlowers");
-  add(remedy !== "oil" && has("waxBloom"), "warn", "stripsBloom");
-  add(remedy !== "oil" && has("thinLeaf"), "warn", "thinLeaves");
-  add(technique !== "dab" && technique !== "wipe" && has("winterDry"), "warn", "wetInRest");
-  add(has("milkySap"), "warn", "milkySap");
-  add(has("spiny"), "warn", "spines");
-  return found;
+  const refused: Objection[] = [];
+  const warned: Objection[] = [];
+  const refuse = (when: boolean, code: Objection["code"]) => when && refused.push({ level: "refuse", code });
+  const warn = (when: boolean, code: Objection["code"]) => when && warned.push({ level: "warn", code });
+  const oily = remedy === "oil" || remedy === "neem";
+  const tested = has("velvet") && mix === "neemWeak";
+  const thin = has("thinLeaf") || has("velvet");
+
+  refuse(oily && (has("oilShy") || has("velvet")) && !tested, "oilOnShy");
+  warn(tested, "velvetTest");
+  refuse(oily && has("waxBloom"), "oilOnBloom");
+  refuse((mix === "oil2" || mix === "neemStrong") && thin && !has("oilShy"), "oilTooStrong");
+  refuse(oily && plant.inFlower, "smotherFlowers");
+  warn(oily && plant.inBud && !plant.inFlower, "smotherBuds");
+  warn(remedy === "alcohol" && plant.inFlower, "alcoholFlowers");
+  refuse(remedy === "soap" && has("soapShy"), "soapOnShy");
+  refuse(remedy === "alcohol" && has("alcoholShy"), "alcoholOnShy");
+  refuse(mix === "alcoholFull" && thin, "neatOnThin");
+  warn(mix === "alcoholFull" && !thin && !has("bearsNeat"), "neatNotKnown");
+  warn(!oily && has("waxBloom"), "stripsBloom");
+  warn(remedy !== "oil" && thin, "thinLeaves");
+  refuse(reactedTo(plant, mix, technique), "reactedBefore");
+
+  const rests = has("winterDry") && plant.resting;
+  refuse(technique === "dunk" && rests, "dunkInRest");
+  refuse(technique === "dunk" && !rests && has("crownRot"), "dunkWillNotDry");
+  warn(technique === "dunk" && !rests && !has("crownRot") && leafless.includes(plant.form), "dunkWillNotDry");
+  warn(technique === "dunk" && plant.potCm >= HEAVY_POT_CM, "bigToDunk");
+  warn(wetting.includes(technique) && technique !== "dunk" && rests, "wetInRest");
+  warn(wetting.includes(technique) && technique !== "dunk" && has("crownRot"), "wetCrown");
+  warn(!plant.known, "unknownKind");
+  warn(has("milkySap"), "milkySap");
+  warn(has("spiny"), "spines");
+  return [...refused, ...warned];
+}
+
+/** Whether the plant has borne this badly before: as strong a mix of the remedy, or, where it rotted, as wet a technique. */
+function reactedTo({ reactions, inFlower, inBud }: Bearer, mix: MixId, technique: TechniqueId): boolean {
+  return reactions.some((before) => {
+    if (before.what === "rot") return wetting.includes(before.technique) && technique === before.technique;
+    if (mixes[before.mix].remedy !== mixes[mix].remedy || potencyOf(before.mix) > potencyOf(mix)) return false;
+    return before.what !== "lostFlowers" || inFlower || inBud;
+  });
+}
+
+/** Whether a dunk would be called gentle on a plant; on one without leaves it never is. */
+export function dunksGently({ form }: Bearer): boolean {
+  return !leafless.includes(form);
 }

@@ -25,6 +25,7 @@ const look = (plantId: string, at: Date) => ({
   tool: "lamp" as const,
   spots: ["axil" as const],
   turned: false,
+  newLeaves: null,
   walkId: null,
   naming: { present: ["cottonTufts" as const], absent: [], by: "signs" as const, likeliest: "mealybug" as const },
   note: "",

@@ -4,6 +4,7 @@ import type { Walk } from "@/core/facts/descriptions";
 import { toolIds } from "@/core/inspection/tools";
 import { pestIds } from "@/core/pests/pests";
 import { growthFormIds } from "@/core/plants/growthForms";
+import { sensitivities } from "@/core/plants/sensitivities";
 import { plantStates } from "@/core/plants/states";
 import { rounds } from "@/core/walk/places";
 import { dayIn } from "@/zones";
@@ -106,6 +107,8 @@ const described = member.extend({
   potCm: z.number(),
   seller: z.string(),
   genus: z.string(),
+  careAdded: z.array(z.enum(sensitivities)),
+  careWithout: z.array(z.enum(sensitivities)),
   /** The last look before this walk. */
   lastAt: z.date().nullable(),
   lastTool: z.enum(toolIds).nullable(),
@@ -119,7 +122,7 @@ const described = member.extend({
 export async function members(scope: Scope, walkId: string) {
   const sql = `
     select m.plant_id as "plantId", m.place_id as "placeId", m.state, m.petals, m.apart, p.code, p.name,
-      p.genus, p.growth_form as "growthForm", p.pot_cm::float8 as "potCm", p.seller,
+      p.genus, p.care_added as "careAdded", p.care_without as "careWithout", p.growth_form as "growthForm", p.pot_cm::float8 as "potCm", p.seller,
       last.at as "lastAt", last.tool as "lastTool", last.note as "lastNote",
       coalesce(last.pests, '{}') as "lastPests", coalesce(ever.pests, '{}') as "everPests"
     from walk_plants m

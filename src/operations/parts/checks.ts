@@ -2,10 +2,8 @@ import { addDays, type Day } from "@/core/climate/days";
 import { caseNamed, type Case } from "@/core/case/cases";
 import { LONG_AGO_DAYS } from "@/core/case/beside";
 import type { Place, Plant } from "@/core/facts/descriptions";
-import { genusNamed } from "@/core/plants/genera";
 import { spotsOf } from "@/core/plants/growthForms";
 import type { SpotId } from "@/core/plants/spots";
-import type { Bearer } from "@/core/suitability/suitability";
 import * as cases from "@/db/stores/cases";
 import { takeTurn } from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
@@ -83,9 +81,4 @@ export async function knownPlace(scope: Scope, placeId: string): Promise<Place> 
 export function checkSpots(plant: Plant, path: string, chosen: readonly SpotId[]): void {
   const there = spotsOf(plant.growthForm);
   if (chosen.some((spot) => !there.includes(spot))) refuse(path, "spot_not_there");
-}
-
-/** What a plant bears, as remedies are weighed against it. */
-export function bearerOf({ genus, inFlower }: Plant): Bearer {
-  return { sensitivities: genusNamed(genus)?.sensitivities ?? [], inFlower };
 }

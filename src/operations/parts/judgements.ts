@@ -13,6 +13,7 @@ import type { AssessmentRow } from "@/db/stores/assessments";
 import * as assessments from "@/db/stores/assessments";
 import { wallTimeIn } from "@/zones";
 import { today, type Context } from "../context";
+import { onPlant } from "./onPlant";
 import type { KeptRecord } from "./plantRecords";
 
 /** How a keeper works, from the settings, as far as it bears on a case. */
@@ -49,7 +50,7 @@ export function judge(context: Pick<Context, "collection" | "now">, record: Kept
     return { ok: false, problems: [{ path: "", message: "nothing is known of the warmth it has had" }] };
   const lookedAt = { lastLook: last.day, search: { tool: last.tool, spots: last.spots } };
   const plan = runningPlan(planInForce(found, record.cases, record));
-  const bearing = { today: day, ...lookedAt, plan, courses: coursesOn(record.acts, day) };
+  const bearing = { today: day, ...lookedAt, plan, courses: coursesOn(record.acts, day), on: onPlant(context, record) };
   try {
     return judgeCase(input, record.plant.growthForm, bearing, waysOf(context.collection));
   } catch (error) {

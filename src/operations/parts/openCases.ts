@@ -55,6 +55,7 @@ export async function plantsInCase(scope: Scope): Promise<PlantInCase[]> {
       acts: (acts.get(row.id) ?? []).toSorted(byMoment),
       closings: closings.get(row.id) ?? [],
       programmes: programmes.get(row.id) ?? [],
+      reactions: [],
     };
     return [{ listed: row, record: { ...recordOf(own, around), exposures: [] } }];
   });

@@ -38,18 +38,20 @@ export async function recordsOf(scope: Scope, plantIds: readonly string[]): Prom
     <K extends FactKindId>(kind: K) =>
     () =>
       facts.of(scope, kind, "plantId", plantIds);
-  const [described, placements, looks, acts, closings, programmes, beside, allPlaces, readings] = await together(
-    scope,
-    () => plants.many(scope, plantIds),
-    read("placement"),
-    read("look"),
-    read("act"),
-    read("closing"),
-    read("programme"),
-    () => exposures.of(scope, plantIds),
-    () => places.all(scope),
-    () => facts.all(scope, "reading"),
-  );
+  const [described, placements, looks, acts, closings, programmes, reactions, beside, allPlaces, readings] =
+    await together(
+      scope,
+      () => plants.many(scope, plantIds),
+      read("placement"),
+      read("look"),
+      read("act"),
+      read("closing"),
+      read("programme"),
+      read("reaction"),
+      () => exposures.of(scope, plantIds),
+      () => places.all(scope),
+      () => facts.all(scope, "reading"),
+    );
   const onPlaces = await facts.of(scope, "act", "placeId", placesAround(placements, allPlaces));
   const temperaturesOf = temperaturesBy(allPlaces, readings);
   const inRecord = placesInRecord(allPlaces);
@@ -63,6 +65,7 @@ export async function recordsOf(scope: Scope, plantIds: readonly string[]): Prom
       acts: [...byPlant(acts, plant.id), ...onPlaces].toSorted(byMoment),
       closings: byPlant(closings, plant.id),
       programmes: byPlant(programmes, plant.id),
+      reactions: byPlant(reactions, plant.id),
     };
     return [
       {

@@ -151,6 +151,7 @@ async function fullRecords(
         acts: byPlant(acts, plant.id).toSorted(byMoment),
         closings: byPlant(closed, plant.id),
         programmes: byPlant(chosen, plant.id),
+        reactions: [],
       },
       around,
     ),
@@ -170,7 +171,7 @@ async function lightRecords(
   );
   const daysOf = groupBy(looked, (look) => look.plantId);
   const stoodBy = groupBy(stood, (placement) => placement.plantId);
-  const none = { looks: [], acts: [], closings: [], programmes: [] };
+  const none = { looks: [], acts: [], closings: [], programmes: [], reactions: [] };
   return described.map((plant) => ({
     ...recordOf({ plant, placements: stoodBy.get(plant.id) ?? [], ...none }, around),
     looked: daysOf.get(plant.id) ?? [],

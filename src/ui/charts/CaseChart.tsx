@@ -16,7 +16,7 @@ import { addDays, dayNumber, type Day } from "@/core/climate/days";
 import { expectedCount, percent } from "@/wording/chances";
 import { shortDay } from "@/wording/dates";
 import { stageNames } from "@/wording/names";
-import { penOf, signs, type MarkKind } from "./pens";
+import { deepPen, penOf, signs, type MarkKind } from "./pens";
 
 export interface Mark {
   readonly day: Day;
@@ -62,7 +62,7 @@ export function CaseChart({ picture, marks, today, dayLabel = shortDay }: Props)
   const now = <ReferenceLine x={dayNumber(today)} stroke="var(--bs-body-color)" strokeWidth={1.5} />;
   return (
     <div className="case-chart" aria-hidden="true">
-      <ResponsiveContainer width="100%" height={280}>
+      <ResponsiveContainer width="100%" height={230}>
         <ComposedChart {...shared}>
           <CartesianGrid stroke="var(--bs-border-color)" vertical={false} />
           <XAxis {...time} />
@@ -89,6 +89,7 @@ export function CaseChart({ picture, marks, today, dayLabel = shortDay }: Props)
               {...still}
             />
           ))}
+          <Line dataKey="deep" strokeWidth={3} {...deepPen} {...still} />
           {now}
           {[...new Set(marks.map((mark) => mark.day))].map((day) => (
             <ReferenceLine
@@ -106,7 +107,7 @@ export function CaseChart({ picture, marks, today, dayLabel = shortDay }: Props)
           <Tooltip content={<Told picture={picture} dayLabel={dayLabel} />} />
         </ComposedChart>
       </ResponsiveContainer>
-      <ResponsiveContainer width="100%" height={150}>
+      <ResponsiveContainer width="100%" height={110}>
         <ComposedChart {...shared}>
           <CartesianGrid stroke="var(--bs-border-color)" vertical={false} />
           <XAxis {...time} />
@@ -135,6 +136,7 @@ function rowOf(point: DatedPicture["points"][number], today: Day): Record<string
     point.expected.forEach((n, i) => (row[`${side}${i}`] = Math.max(n, LEAST)));
     if (point.pClear !== null) row[`${side}P`] = point.pClear;
   }
+  row["deep"] = Math.max(point.deep, LEAST);
   row["band"] = [Math.max(point.low, LEAST), Math.max(point.high, LEAST)];
   return row;
 }
@@ -161,6 +163,7 @@ function Told({ picture, dayLabel, active, label }: ToldProps) {
           {stageNames[stage] ?? stage}: {expectedCount(point.expected[i]!)}
         </div>
       ))}
+      <div>where no spray comes: {expectedCount(point.deep)}</div>
       {point.pClear !== null && <div>over: {percent(point.pClear)}</div>}
     </div>
   );

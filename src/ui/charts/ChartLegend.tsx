@@ -1,5 +1,5 @@
 import { stageNames } from "@/wording/names";
-import { penOf, signs } from "./pens";
+import { deepPen, penOf, signs } from "./pens";
 
 /** Which line is which, and what the signs on the time line mean. */
 export function ChartLegend({ stages }: { stages: readonly string[] }) {
@@ -13,6 +13,12 @@ export function ChartLegend({ stages }: { stages: readonly string[] }) {
           {stageNames[stage] ?? stage}
         </li>
       ))}
+      <li>
+        <svg width="26" height="8" className="me-1">
+          <line x1="0" y1="4" x2="26" y2="4" strokeWidth="3" {...deepPen} />
+        </svg>
+        of all these, where no spray comes
+      </li>
       <li>{signs.treated} treated</li>
       <li>{signs.planned} planned</li>
       <li>{signs.found} found</li>

@@ -24,6 +24,7 @@ export function PictureTable({
                 {stageNames[stage] ?? stage}
               </th>
             ))}
+            <th scope="col">Deep</th>
             <th scope="col">All</th>
             <th scope="col">Over</th>
           </tr>
@@ -38,6 +39,7 @@ export function PictureTable({
               {point.expected.map((n, i) => (
                 <td key={picture.stages[i]}>{expectedCount(n)}</td>
               ))}
+              <td>{expectedCount(point.deep)}</td>
               <td>
                 {expectedCount(point.low)} to {expectedCount(point.high)}
               </td>

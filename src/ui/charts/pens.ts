@@ -1,9 +1,12 @@
-/** One colour for each stage of life, in the order of life; a stage's words stand beside it in the legend. */
-const pens = ["var(--at-risk)", "var(--infested)", "var(--surer)", "var(--new)", "var(--clear)"] as const;
+const PENS = 5;
 
+/** One colour for each stage of life, in the order of life, none of them a plant's state; its words stand beside it in the legend. */
 export function penOf(stage: number): string {
-  return pens[stage % pens.length]!;
+  return `var(--stage-${stage % PENS})`;
 }
+
+/** Animals that sit where no spray comes, whatever their stage. */
+export const deepPen = { stroke: "var(--bs-body-color)", strokeDasharray: "1 4", strokeLinecap: "round" } as const;
 
 /** What happened on a day. */
 export type MarkKind = "treated" | "planned" | "clean" | "found";

@@ -4,7 +4,7 @@ import type { SpotId } from "@/core/plants/spots";
 import { growthFormNames, spotNames } from "@/wording/names";
 import { drawings } from "./index";
 import { potLines } from "./pot";
-import type { Line, Region } from "./shapes";
+import type { Form, Line, Region } from "./shapes";
 
 /** Radius of the numbers, and of what a finger meets around them, on a ground of 320. */
 const NUMBER = 12;
@@ -22,7 +22,7 @@ interface Props {
 /** A plant of this growth form, drawn in lines, with its hiding places. */
 export function FormDrawing({ form, order, ticked, onPress }: Props) {
   const hatch = useId();
-  const { lines } = drawings[form];
+  const { lines, unpotted }: Pick<Form, "lines" | "unpotted"> = drawings[form];
   const regions = drawings[form].regions as Partial<Record<SpotId, Region>>;
   return (
     <svg
@@ -38,7 +38,7 @@ export function FormDrawing({ form, order, ticked, onPress }: Props) {
         </pattern>
       </defs>
       <g className="lines">
-        {[...potLines, ...lines].map((one: Line, i) => (
+        {[...(unpotted ? [] : potLines), ...lines].map((one: Line, i) => (
           <path
             key={i}
             d={one.d}

@@ -1,4 +1,6 @@
 import type { GrowthFormId } from "@/core/plants/growthForms";
+import { airPlant } from "./airPlant";
+import { cane } from "./cane";
 import { caudexSucculent } from "./caudexSucculent";
 import { climbingAroid } from "./climbingAroid";
 import { clumpingFoliage } from "./clumpingFoliage";
@@ -30,11 +32,13 @@ export const drawings: { readonly [F in GrowthFormId]: Form<F> } = {
   trailingVine,
   clumpingFoliage,
   uprightShrub,
+  cane,
   palm,
   fern,
   pseudobulbOrchid,
   fanOrchid,
   tankBromeliad,
+  airPlant,
   softHerb,
   strapBulb,
 };

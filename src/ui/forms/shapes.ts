@@ -16,6 +16,8 @@ export interface Region {
 
 export type Form<F extends GrowthFormId = GrowthFormId> = {
   readonly lines: readonly Line[];
+  /** It grows in no pot. */
+  readonly unpotted?: true;
   readonly regions: Readonly<Record<(typeof growthForms)[F]["spots"][number], Region>>;
 };
 

@@ -193,6 +193,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
           {view.file && (
             <CaseReckoned
               file={view.file}
+              on={view.on}
               coming={comingDoses(view)}
               marks={marksOf(view)}
               today={today}

@@ -9,7 +9,7 @@ import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
 import { dayInWords, dayAndYear, fromToday } from "@/wording/dates";
-import { growthFormNames, pestNames, sensitivityNames } from "@/wording/names";
+import { growthFormNames, pestNames, sensitivityNames, sourceNames } from "@/wording/names";
 import { programmeNames } from "@/wording/programmes";
 import { stateInWords } from "@/wording/states";
 import { warmthInWords } from "@/wording/warmth";
@@ -127,7 +127,15 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               {view.sensitivities.length > 0 && (
                 <>
                   <dt className="col-5">Take care</dt>
-                  <dd className="col-7">{view.sensitivities.map((s) => sensitivityNames[s]).join("; ")}</dd>
+                  <dd className="col-7">
+                    <ul className="list-unstyled mb-0">
+                      {view.sensitivities.map(({ id, from }) => (
+                        <li key={id}>
+                          {sensitivityNames[id]} <span className="text-body-secondary">({sourceNames[from]})</span>
+                        </li>
+                      ))}
+                    </ul>
+                  </dd>
                 </>
               )}
             </dl>

@@ -36,8 +36,8 @@ export default async function SittingPage({ params }: { params: Promise<{ mix: s
       </>
     );
   }
-  const { found, plant, place, sensitivities } = view;
-  const { id, growthForm, potCm, inFlower } = plant;
+  const { found, plant, place } = view;
+  const { id, growthForm, potCm } = plant;
   const cases = [{ id: found.id, name: pestNames[found.pest] }];
   return (
     <>
@@ -52,7 +52,7 @@ export default async function SittingPage({ params }: { params: Promise<{ mix: s
       </p>
       <ActForm
         key={line.stepId}
-        on={{ plant: { id, growthForm, potCm, bearer: { sensitivities, inFlower }, cases } }}
+        on={{ plant: { id, growthForm, potCm, bearer: view.on.bearer, cases } }}
         measuring={context.collection}
         now={momentNow(context)}
         steps={view.plan ? treatmentsToCome(view.plan) : []}

@@ -1,4 +1,4 @@
-import type { Sensitivity } from "@/core/plants/genera";
+import type { Sensitivity } from "@/core/plants/sensitivities";
 import { sensitivityNames } from "@/wording/names";
 
 /** What hurts whoever handles the plant; the rest matters to remedies only. */

@@ -27,6 +27,7 @@ export const look = (offset: number, finds: readonly { pest?: PestId; caseId?: s
   plantId: "p",
   walkId: null,
   tool: "lamp",
+  newLeaves: null,
   spots: ["axil"],
   turned: true,
   naming: null,
@@ -104,7 +105,10 @@ const plant: Plant = {
   potCm: 12,
   acquiredOn: null,
   seller: "",
+  inBud: false,
   inFlower: false,
+  careAdded: [],
+  careWithout: [],
   addedOn: first,
   archivedAt: null,
 };
@@ -125,6 +129,7 @@ export function record(over: Partial<PlantFacts> & Partial<Pick<PlantRecord, "ex
     acts: [],
     closings: [],
     programmes: [],
+    reactions: [],
     ...facts,
   };
   return { ...recordOf(all, around), exposures };

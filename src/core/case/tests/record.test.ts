@@ -102,7 +102,9 @@ describe("plans", () => {
       ["treat", on(9), null],
       ["look", on(16), on(16)],
     ]);
-    expect(runningPlan(inForce)!.remaining).toEqual([{ day: on(9), dose: { remedy: "soap", technique: "spray" } }]);
+    expect(runningPlan(inForce)!.remaining).toEqual([
+      { day: on(9), dose: { remedy: "soap", technique: "spray", mix: "soapMild" } },
+    ]);
     // The treatment struck out, its step is open again.
     const undone = planInForce(cases[0]!, cases, { ...facts, acts: facts.acts.map(struck) })!;
     expect(undone.steps[0]!.doneOn).toBeNull();

@@ -44,6 +44,8 @@ export const recordLook = z.object({
   /** False when one side of the plant stayed unseen. */
   turned: z.boolean().optional(),
   naming: naming.nullish(),
+  /** So many leaves have opened since the last look and carry no mark. */
+  newLeaves: orNothing(whole(1, 200)).optional(),
   /** It really was so long ago; asked for when it lies years back. */
   longAgo: z.boolean().optional(),
 });
@@ -75,6 +77,7 @@ export const look = factKind({
     /** False when one side of the plant stayed unseen. */
     turned: z.boolean(),
     naming: naming.nullable(),
+    newLeaves: z.number().nullable(),
     note: z.string(),
     finds: z.array(find),
   }),
@@ -85,6 +88,7 @@ export const look = factKind({
     spots: "texts",
     turned: "boolean",
     naming: "json",
+    newLeaves: "integer",
     note: "text",
   },
   parts: {

@@ -19,20 +19,27 @@ export type PlannedDose = z.output<typeof dose>;
 /** More treatments than this belong to no plan. */
 const MOST_STEPS = 24;
 
-export const adoptPlan = z.object({
-  id,
-  caseId: id,
-  mix: z.enum(mixIds),
-  technique: z.enum(techniqueIds),
-  basis,
-  dates: z
-    .array(dayField)
-    .min(1)
-    .max(MOST_STEPS)
-    .refine((dates) => dates.every((d, i) => i === 0 || dates[i - 1]! < d), { params: { code: "not_ascending" } }),
-  /** What the first date is done with, where that is another thing than the rest; null where it is not. */
-  knockDown: dose.nullish(),
-});
+export const adoptPlan = z
+  .object({
+    id,
+    caseId: id,
+    mix: z.enum(mixIds),
+    technique: z.enum(techniqueIds),
+    basis,
+    dates: z
+      .array(dayField)
+      .min(1)
+      .max(MOST_STEPS)
+      .refine((dates) => dates.every((d, i) => i === 0 || dates[i - 1]! < d), { params: { code: "not_ascending" } }),
+    /** What the first date is done with, where that is another thing than the rest; null where it is not. */
+    knockDown: dose.nullish(),
+    /** What each date is done with, in their order, where that is not the same for all. */
+    doses: z.array(dose).max(MOST_STEPS).optional(),
+  })
+  .refine(({ dates, doses }) => !doses || doses.length === 0 || doses.length === dates.length, {
+    path: ["dates"],
+    params: { code: "unknown" },
+  });
 export type AdoptPlan = z.output<typeof adoptPlan>;
 
 const step = z.object({

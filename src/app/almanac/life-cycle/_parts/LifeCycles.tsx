@@ -59,7 +59,7 @@ export function LifeCycles() {
   const until = dayOf(Math.min(LONGEST_DAYS, (days.at(-1) ?? 0) + generation));
   const reckoner = useReckoner();
   const key = JSON.stringify([file, coming, until]);
-  const { answer } = useAnswer(reckoner, (remote) => remote.draw(file, coming, until), key);
+  const { answer } = useAnswer(reckoner, (remote) => remote.draw(file, coming, until, null), key);
   const marks: Mark[] = [
     { day: TRIAL_DAY, kind: "found" },
     ...coming.map(({ day }): Mark => ({ day, kind: "planned" })),

@@ -2,6 +2,7 @@
 
 import dynamic from "next/dynamic";
 import type { DatedDose } from "@/core/case/draw";
+import type { OnPlant } from "@/core/case/onPlant";
 import type { CaseFileInput } from "@/core/format/schema";
 import type { Day } from "@/core/climate/days";
 import type { Mark } from "@/ui/charts/CaseChart";
@@ -18,6 +19,7 @@ const Picture = dynamic(() => import("./Picture").then((module) => module.Pictur
 
 interface Props {
   readonly file: CaseFileInput;
+  readonly on: OnPlant;
   readonly coming: readonly DatedDose[];
   readonly marks: readonly Mark[];
   readonly today: Day;
@@ -27,10 +29,10 @@ interface Props {
 }
 
 /** What the engine draws and supposes for a case, reckoned in the browser's own worker. */
-export function CaseReckoned({ file, coming, marks, today, until, open, pClear }: Props) {
+export function CaseReckoned({ file, on, coming, marks, today, until, open, pClear }: Props) {
   const reckoner = useReckoner();
   const key = JSON.stringify([file, coming, until]);
-  const { answer, failed, again } = useAnswer(reckoner, (remote) => remote.draw(file, coming, until), key);
+  const { answer, failed, again } = useAnswer(reckoner, (remote) => remote.draw(file, coming, until, on), key);
   return (
     <>
       <Panel title="How many are likely left">

@@ -6,38 +6,35 @@ import { useEffect, useState } from "react";
 import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
 import { adoptPlanAction } from "@/app/_parts/actions";
-import type { CaseFileInput } from "@/core/format/schema";
-import { doseOf } from "@/core/case/plans";
+import type { OnPlant } from "@/core/case/onPlant";
 import { isDay, type Day } from "@/core/climate/days";
-import { adoptPlan, type AdoptPlan, type PlannedDose } from "@/core/facts/kinds/programme";
-import { mixesOf, type MixId } from "@/core/mixing/mixes";
-import type { Course } from "@/core/planning/course";
-import { repeatBounds } from "@/core/planning/bounds";
-import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/remedies/remedies";
-import { schoolsFor } from "@/core/remedies/schools";
+import { adoptPlan, type Basis, type PlannedDose } from "@/core/facts/kinds/programme";
+import type { CaseFileInput } from "@/core/format/schema";
+import { mixes as allMixes, type MixId } from "@/core/mixing/mixes";
 import type { PestId } from "@/core/pests/pests";
+import type { Dose } from "@/core/planning/approaches";
+import type { Course } from "@/core/planning/course";
+import type { RemedyId } from "@/core/remedies/remedies";
 import { mixFor } from "@/core/suitability/mixFor";
-import type { Bearer } from "@/core/suitability/suitability";
-import { Cautions } from "@/ui/Cautions";
-import { ChoiceField, SelectField, SubmitRow } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
-import { Panel } from "@/ui/Panel";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
+import { shortObjections } from "@/wording/cautions";
 import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
-import { approachNames, mixNames, remedyNames, techniqueNames } from "@/wording/names";
-import { boundSentences } from "@/wording/planning";
-import { barredFor, chosenPlan, daysFrom, spread, type Choice } from "./choice";
-import { CompareTable } from "./CompareTable";
-import { DatesTable, type DatedOption } from "./DatesTable";
+import { approachNames } from "@/wording/names";
+import { beyondSentences } from "@/wording/planning";
+import { ByHand } from "./ByHand";
+import { WayDetail } from "./WayDetail";
+import { WayRow } from "./WayRow";
+import { waysOf, type Way } from "./ways";
 
 interface Props {
   caseId: string;
   pest: PestId;
   meanC: number;
   today: Day;
-  plant: Bearer;
+  on: OnPlant;
   potCm: number;
   file: CaseFileInput;
   workDays: readonly number[];
@@ -45,36 +42,28 @@ interface Props {
   target: number;
   /** The courses of remedies that run on the plant. */
   courses: Readonly<Record<RemedyId, Course>>;
-  /** What is left of the plan in force is done with: a mended one begins there. */
-  current: { readonly first: PlannedDose | null; readonly then: PlannedDose } | null;
+  /** What the plan in force goes on with: one made by hand begins there. */
+  current: PlannedDose | null;
 }
 
-const wrong = (error: { message?: unknown; root?: { message?: string } } | undefined): string | undefined =>
-  [error?.message, error?.root?.message].find((message) => typeof message === "string");
+/** What has been chosen, ready to be adopted. */
+export interface Chosen {
+  readonly basis: Basis;
+  readonly dates: readonly Day[];
+  readonly doses: readonly PlannedDose[];
+}
 
-/** Ways to go about a case, compared by reckoning; then mix and dates of the one chosen. */
-export function PlanForm({
-  caseId,
-  pest,
-  meanC,
-  today,
-  plant,
-  potCm,
-  file,
-  workDays,
-  target,
-  courses,
-  current,
-}: Props) {
+/** The row of what the keeper puts together. */
+const BY_HAND = "byHand";
+
+/** Ways to go about a case, compared by reckoning; each opens in its own place with everything needed to adopt it. */
+export function PlanForm(props: Props) {
+  const { caseId, pest, meanC, today, on, potCm, file, workDays, target, courses, current } = props;
   const router = useRouter();
-  const [choice, setChoice] = useState<Choice>({
-    dose: current ? doseOf(current.then) : { remedy: "alcohol", technique: "dab" },
-    knockDown: current?.first ? doseOf(current.first) : null,
-    approach: null,
-    basis: "reckoned",
-  });
+  const [pressed, setPressed] = useState<string | null>(null);
+  const [all, setAll] = useState(false);
   const [firstTyped, setFirst] = useState<string>(today);
-  const [own, setOwn] = useState({ everyDays: "7", times: "3" });
+  const [ownMixes, setOwnMixes] = useState<Partial<Record<RemedyId, MixId>>>({});
   const [share, setShare] = useState(0);
   const { form, submit, trouble } = useDeed({
     schema: adoptPlan,
@@ -82,164 +71,149 @@ export function PlanForm({
     defaults: () => ({
       id: uuidv7(),
       caseId,
-      mix: current?.then.mix ?? mixFor("alcohol", plant),
-      technique: current?.then.technique ?? ("dab" as TechniqueId),
-      basis: "reckoned" as AdoptPlan["basis"],
+      mix: current?.mix ?? mixFor("alcohol", on.bearer),
+      technique: current?.technique ?? ("dab" as const),
+      basis: "reckoned" as Basis,
       dates: [] as string[],
-      knockDown: null as AdoptPlan["knockDown"],
+      doses: [] as PlannedDose[],
     }),
     done: () => router.push(`/cases/${caseId}`),
   });
 
   const first = isDay(firstTyped) ? firstTyped : null;
-  const asked = first ?? today;
-  const question = { first: asked, workDays, target, courses };
-  const barred = barredFor(plant);
+  const question = { first: first ?? today, workDays, target, courses, on };
   const reckoner = useReckoner();
-  const comparedKey = JSON.stringify([question, barred]);
-  const compared = useAnswer(
-    reckoner,
-    (remote) => remote.compare(file, question, barred, proxy(setShare)),
-    comparedKey,
-  );
+  const key = JSON.stringify(question);
+  const compared = useAnswer(reckoner, (remote) => remote.compare(file, question, proxy(setShare)), key);
   // Answers to an earlier question are not shown under a new one.
-  const comparison = compared.key === comparedKey ? compared.answer : null;
-  const failed = compared.key === comparedKey ? compared.failed : null;
-  const { remedy, technique } = choice.dose;
-  const schools = schoolsFor(remedy);
-  const ownDates = first ? daysFrom(first, spread(Number(own.everyDays), Number(own.times))) : [];
-  const lists = [...schools.map((school) => daysFrom(asked, school.days)), ownDates];
-  const datesKey = JSON.stringify([question, choice.dose, lists]);
-  const answered = useAnswer(reckoner, (remote) => remote.dates(file, question, choice.dose, lists), datesKey);
-  const scored = answered.key === datesKey ? answered.answer : null;
+  const comparison = compared.key === key ? compared.answer : null;
+  const failed = compared.key === key ? compared.failed : null;
+  const ways = comparison && waysOf(comparison);
+  const best = ways && (ways.good[0] ?? ways.short[0]);
+  const open = pressed ?? best?.id ?? null;
 
-  const reckoned = chosenPlan(choice, comparison) ?? scored?.recommended ?? null;
-  const options: DatedOption[] = [
-    { basis: "reckoned", dates: first ? (reckoned?.dates ?? []) : [], score: reckoned },
-    ...schools.map((school, i) => ({
-      basis: school.id as AdoptPlan["basis"],
-      dates: lists[i]!,
-      score: scored?.scores[i] ?? null,
-    })),
-    { basis: "own", dates: ownDates, score: scored?.scores[schools.length] ?? null },
-  ];
-  const option = options.find(({ basis }) => basis === choice.basis) ?? options[0]!;
-  // Written as one text, so that the form is told only when something has changed.
-  const told = JSON.stringify([choice, option.dates]);
-  useEffect(() => {
-    const [chosen, dates] = JSON.parse(told) as [Choice, Day[]];
-    form.setValue("dates", dates);
+  const mixOf = (remedy: RemedyId) => ownMixes[remedy] ?? mixFor(remedy, on.bearer);
+  const planned = ({ remedy, technique }: Dose): PlannedDose => ({ mix: mixOf(remedy), technique });
+  const choose = (chosen: Chosen) => {
+    const last = chosen.doses.at(-1);
     form.setValue("basis", chosen.basis);
-    form.setValue("technique", chosen.dose.technique);
-    const knock = chosen.basis === "reckoned" ? chosen.knockDown : null;
-    form.setValue("knockDown", knock && { mix: mixFor(knock.remedy, plant), technique: knock.technique });
-  }, [told, form, plant]);
-
-  const choose = (next: Choice) => {
-    if (next.dose.remedy !== remedy) form.setValue("mix", mixFor(next.dose.remedy, plant));
-    form.clearErrors();
-    setChoice(next);
+    form.setValue("dates", [...chosen.dates]);
+    form.setValue("doses", [...chosen.doses]);
+    if (last) {
+      form.setValue("mix", last.mix);
+      form.setValue("technique", last.technique);
+    }
   };
-  const mix = form.watch("mix") as MixId;
-  const datesWrong = form.formState.errors.dates;
-  const byHand = (dose: Partial<Choice["dose"]>) =>
-    choose({
-      dose: { ...choice.dose, ...dose },
-      knockDown: null,
-      approach: null,
-      basis: choice.basis === "own" ? "own" : "reckoned",
-    });
+  const press = (id: string) => {
+    form.clearErrors();
+    setPressed(id === open ? "" : id);
+  };
+  const dated = form.formState.errors.dates;
+  const problem = [dated?.message, dated?.root?.message].find((message) => typeof message === "string");
+  const adopting = { form, trouble, problem: first ? problem : undefined };
+
+  const row = (way: Way) => (
+    <WayRow key={way.id} way={way} potCm={potCm} open={open === way.id} onPress={() => press(way.id)}>
+      <WayDetail
+        way={way}
+        pest={pest}
+        meanC={meanC}
+        bearer={on.bearer}
+        mixOf={mixOf}
+        onMix={(mix) => setOwnMixes((before) => ({ ...before, [allMixes[mix].remedy]: mix }))}
+        promise={(doses) => (remote) => remote.promise(file, question, way.dates, doses)}
+        reckoner={reckoner}
+        planned={planned}
+        choose={choose}
+        adopting={adopting}
+      />
+    </WayRow>
+  );
+
   return (
     <form onSubmit={submit} noValidate>
-      <div className="row">
-        <div className="col-sm-5 mb-3">
-          <Form.Label htmlFor="first-day" className="fw-semibold mb-1">
-            First treatment
-          </Form.Label>
-          <Form.Control
-            id="first-day"
-            type="date"
-            value={firstTyped}
-            onChange={(event) => setFirst(event.target.value)}
-          />
-          <div className="text-danger-emphasis fw-semibold" role={first ? undefined : "alert"}>
-            {first ? "" : "Write a day of the calendar."}
-          </div>
-        </div>
+      <div className="plan-first">
+        <Form.Label htmlFor="first-day" className="fw-semibold mb-0">
+          First treatment
+        </Form.Label>
+        <Form.Control
+          id="first-day"
+          type="date"
+          value={firstTyped}
+          onChange={(event) => setFirst(event.target.value)}
+        />
+        <span aria-live="polite">
+          {first && `${dayInWords(first)}. `}
+          {comparison &&
+            `You want ${percent(target)}. Waiting alone comes to ${percent(comparison.without.pOver)} by ${dayInWords(comparison.without.by)}.`}
+        </span>
+        <span className="text-danger-emphasis fw-semibold" role={first ? undefined : "alert"}>
+          {first ? "" : "Write a day of the calendar."}
+        </span>
       </div>
-      <Panel title="Compared">
-        {failed === "senseless" && (
-          <p className="mb-0">From this day on nothing can be reckoned: it lies before the case began.</p>
-        )}
-        {failed === "broken" && <NotReckoned again={compared.again} />}
-        {!failed && !comparison && (
-          <div className="progress" role="progressbar" aria-label="Reckoning" aria-valuenow={Math.round(share * 100)}>
-            <div className="progress-bar" style={{ width: `${share * 100}%` }} />
-          </div>
-        )}
-        {!failed && comparison && (
-          <>
-            <p>
-              You want {percent(target)}. Waiting alone comes to {percent(comparison.without.pOver)} by{" "}
-              {dayInWords(comparison.without.by)}.
-              {comparison.fewest === null &&
-                " No way here reaches what you want within what the remedies allow: the best of each is shown."}
-            </p>
-            {comparison.spent.length > 0 && (
-              <p className="small">
-                Left out, since the remedy has been put on as often as it bears:{" "}
-                {comparison.spent.map((id) => approachNames[id].toLowerCase()).join("; ")}.
-              </p>
-            )}
-            <CompareTable comparison={comparison} plant={plant} potCm={potCm} choice={choice} onChoose={choose} />
-          </>
-        )}
-      </Panel>
-      <Panel title="Your choice">
-        <div className="d-flex flex-wrap gap-2 mb-3" role="group" aria-label="Remedy">
-          {remedyIds.map((id: RemedyId) => (
-            <button
-              key={id}
-              type="button"
-              className={`btn ${remedy === id ? "btn-primary" : "btn-outline-primary"}`}
-              aria-pressed={remedy === id}
-              onClick={() => byHand({ remedy: id, technique: remedyOf(id).techniques[0]! })}
-            >
-              {remedyNames[id]}
-            </button>
-          ))}
+      {failed === "senseless" && <p>From this day on nothing can be reckoned: it lies before the case began.</p>}
+      {failed === "broken" && <NotReckoned again={compared.again} />}
+      {!failed && !ways && (
+        <div
+          className="progress mb-3"
+          role="progressbar"
+          aria-label="Reckoning"
+          aria-valuenow={Math.round(share * 100)}
+        >
+          <div className="progress-bar" style={{ width: `${share * 100}%` }} />
         </div>
-        {choice.knockDown && choice.basis === "reckoned" && (
-          <p>
-            The first time with {mixNames[mixFor(choice.knockDown.remedy, plant)].toLowerCase()}:{" "}
-            {techniqueNames[choice.knockDown.technique].toLowerCase()}. Then:
-          </p>
+      )}
+      {comparison?.beyond && (
+        <div className="alert alert-warning" role="note">
+          <strong>No way here reaches what you want.</strong> {beyondSentences(comparison.beyond).join(" ")}
+        </div>
+      )}
+      <ul className="ways">
+        {ways?.good.map(row)}
+        {ways && ways.good.length === 0 && ways.short.slice(0, 2).map(row)}
+        {ways && (
+          <li>
+            <button type="button" className="btn btn-link px-0" aria-expanded={all} onClick={() => setAll(!all)}>
+              {all ? "Only those that do best" : "Those that fall short, and what this plant does not bear"}
+            </button>
+          </li>
         )}
-        <SelectField form={form} name="mix" label="Mix" options={mixesOf(remedy).map((id) => [id, mixNames[id]])} />
-        <ChoiceField
-          form={form}
-          name="technique"
-          label="How"
-          options={remedyOf(remedy).techniques.map((id) => [id, techniqueNames[id]])}
-          onChoose={(id) => byHand({ technique: id as TechniqueId })}
-        />
-        {mixesOf(remedy).includes(mix) && <Cautions mix={mix} plant={plant} technique={technique} />}
-        <h3>What anyone can check by hand</h3>
-        <ul className="ps-3">
-          {boundSentences(repeatBounds(pest, remedy, meanC)).map((sentence) => (
-            <li key={sentence}>{sentence}</li>
+        {all && ways?.short.slice(ways.good.length === 0 ? 2 : 0).map(row)}
+        {all &&
+          ways?.refused.map(({ id, name, why }) => (
+            <li key={id} className="way refused">
+              <span className="way-name">{name}</span>
+              <span>Not on this plant: {why.map((code) => shortObjections[code]).join("; ")}.</span>
+            </li>
           ))}
-        </ul>
-        <DatesTable
-          options={options}
-          basis={choice.basis}
-          onBasis={(basis) => setChoice((before) => ({ ...before, basis }))}
-          own={own}
-          onOwn={setOwn}
-          problem={first ? wrong(datesWrong) : undefined}
-        />
-        <SubmitRow form={form} trouble={trouble} label="Adopt this plan" />
-      </Panel>
+        {all &&
+          comparison?.spent.map((id) => (
+            <li key={id} className="way refused">
+              <span className="way-name">{approachNames[id]}</span>
+              <span>Put on as often as the label or the plant bears for now.</span>
+            </li>
+          ))}
+        {ways && (
+          <li>
+            <h2 className="h3 mt-3">As the schools do it</h2>
+          </li>
+        )}
+        {ways?.schools.map(row)}
+      </ul>
+      <ByHand
+        open={open === BY_HAND}
+        onPress={() => press(BY_HAND)}
+        pest={pest}
+        meanC={meanC}
+        first={first}
+        bearer={on.bearer}
+        current={current}
+        reckoner={reckoner}
+        file={file}
+        question={question}
+        choose={choose}
+        adopting={adopting}
+      />
     </form>
   );
 }

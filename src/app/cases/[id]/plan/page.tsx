@@ -8,19 +8,14 @@ import { PlanForm } from "../_parts/PlanForm";
 
 export const metadata: Metadata = { title: "Plan" };
 
-/** What is left of a plan, or its last treatment where nothing is: what a mended one begins with. */
-function leftOf(plan: Plan | null) {
-  const doses = plan?.steps.filter((step) => step.dose) ?? [];
-  const left = doses.filter((step) => step.doneOn === null);
-  const [first = null, then] = [left[0]?.dose, doses.at(-1)?.dose];
-  if (!then) return null;
-  const another = first && (first.mix !== then.mix || first.technique !== then.technique);
-  return { first: another ? first : null, then };
+/** What the last treatment of a plan is done with: one made by hand begins with it. */
+function lastOf(plan: Plan | null) {
+  return plan?.steps.findLast((step) => step.dose)?.dose ?? null;
 }
 
 export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, today } = await caseOf(params);
-  const { plant, place, sensitivities } = view;
+  const { plant, place } = view;
   return (
     <>
       <h1>
@@ -36,13 +31,13 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
           pest={view.found.pest}
           meanC={place.meanC}
           today={today}
-          plant={{ sensitivities, inFlower: plant.inFlower }}
+          on={view.on}
           potCm={plant.potCm}
           file={view.file}
           workDays={context.collection.workDays}
           target={context.collection.planPercent / 100}
           courses={view.courses}
-          current={leftOf(view.plan)}
+          current={lastOf(view.plan)}
         />
       ) : (
         <p>

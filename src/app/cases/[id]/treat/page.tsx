@@ -8,8 +8,8 @@ export const metadata: Metadata = { title: "Treat" };
 
 export default async function TreatPage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, now } = await caseOf(params);
-  const { found, plant, sensitivities } = view;
-  const { id, growthForm, potCm, inFlower } = plant;
+  const { found, plant } = view;
+  const { id, growthForm, potCm } = plant;
   const name = pestNames[found.pest];
   return (
     <>
@@ -18,7 +18,7 @@ export default async function TreatPage({ params }: { params: Promise<{ id: stri
       </h1>
       <ActForm
         on={{
-          plant: { id, growthForm, potCm, bearer: { sensitivities, inFlower }, cases: [{ id: found.id, name }] },
+          plant: { id, growthForm, potCm, bearer: view.on.bearer, cases: [{ id: found.id, name }] },
         }}
         measuring={context.collection}
         now={now}

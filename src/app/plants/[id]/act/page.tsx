@@ -7,8 +7,8 @@ export const metadata: Metadata = { title: "Write down an act" };
 
 export default async function ActPage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, now } = await plantOf(params);
-  const { plant, sensitivities } = view;
-  const { id, growthForm, potCm, inFlower } = plant;
+  const { plant } = view;
+  const { id, growthForm, potCm } = plant;
   const cases = view.open.map(({ found }) => ({ id: found.id, name: pestNames[found.pest] }));
   return (
     <>
@@ -19,7 +19,7 @@ export default async function ActPage({ params }: { params: Promise<{ id: string
         Against a pest that was found, one that has no name yet, or before there is any: what counts is what was done.
       </p>
       <ActForm
-        on={{ plant: { id, growthForm, potCm, bearer: { sensitivities, inFlower }, cases } }}
+        on={{ plant: { id, growthForm, potCm, bearer: view.on.bearer, cases } }}
         measuring={context.collection}
         now={now}
         then={`/plants/${id}`}

@@ -11,7 +11,7 @@ export default async function NamePage({ params }: { params: Promise<{ id: strin
   const { circumstances, openCases, places } = await readNaming(context, view);
   const { id, code, growthForm } = view.plant;
   const { apart, placeId } = view.card;
-  const { sensitivities } = view;
+  const { sensitivities } = view.on.bearer;
   return (
     <NameIt
       stop={{ id, code, growthForm, apart, placeId, circumstances, sensitivities, openCases }}

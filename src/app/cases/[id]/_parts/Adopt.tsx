@@ -1,0 +1,41 @@
+"use client";
+
+import { useEffect } from "react";
+import type { FieldValues, UseFormReturn } from "react-hook-form";
+import { SubmitRow } from "@/ui/fields/fields";
+import type { Chosen } from "./PlanForm";
+
+export interface Adopting {
+  // The form's own shape does not matter here.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  readonly form: UseFormReturn<any, any, FieldValues>;
+  readonly trouble: string | null;
+  readonly problem: string | undefined;
+}
+
+/** Tells the form what is chosen here, and adopts it. */
+export function Adopt({
+  chosen,
+  choose,
+  adopting,
+}: {
+  chosen: Chosen;
+  choose: (chosen: Chosen) => void;
+  adopting: Adopting;
+}) {
+  // Written as one text, so that the form is told only when something has changed.
+  const told = JSON.stringify(chosen);
+  useEffect(() => {
+    choose(JSON.parse(told) as Chosen);
+    // What it does stays the same, though it is made anew at every drawing.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [told]);
+  return (
+    <>
+      <div className="text-danger-emphasis fw-semibold" role={adopting.problem ? "alert" : undefined}>
+        {adopting.problem}
+      </div>
+      <SubmitRow form={adopting.form} trouble={adopting.trouble} label="Adopt this plan" />
+    </>
+  );
+}

@@ -1,0 +1,192 @@
+"use client";
+
+import { ChevronDown, ChevronRight } from "lucide-react";
+import { useState } from "react";
+import Form from "react-bootstrap/Form";
+import type { PlanQuestion } from "@/core/case/ask";
+import type { Day } from "@/core/climate/days";
+import type { PlannedDose } from "@/core/facts/kinds/programme";
+import type { CaseFileInput } from "@/core/format/schema";
+import { mixes, mixesOf, type MixId } from "@/core/mixing/mixes";
+import type { PestId } from "@/core/pests/pests";
+import { repeatBounds } from "@/core/planning/bounds";
+import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/remedies/remedies";
+import type { Bearer } from "@/core/suitability/bearer";
+import { mixFor } from "@/core/suitability/mixFor";
+import { Cautions } from "@/ui/Cautions";
+import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
+import { percent } from "@/wording/chances";
+import { dayInWords } from "@/wording/dates";
+import { mixNames, remedyNames, techniqueNames } from "@/wording/names";
+import { boundSentences } from "@/wording/planning";
+import { Adopt, type Adopting } from "./Adopt";
+import type { Chosen } from "./PlanForm";
+import { daysFrom, spread } from "./ways";
+
+interface Props {
+  open: boolean;
+  onPress: () => void;
+  pest: PestId;
+  meanC: number;
+  /** The first day, while what was typed is one. */
+  first: Day | null;
+  bearer: Bearer;
+  current: PlannedDose | null;
+  reckoner: ReckonerHandle;
+  file: CaseFileInput;
+  question: PlanQuestion;
+  choose: (chosen: Chosen) => void;
+  adopting: Adopting;
+}
+
+/** What the keeper puts together: any remedy, mix, technique, and dates reckoned for it or their own. */
+export function ByHand(props: Props) {
+  const { open, onPress } = props;
+  const Mark = open ? ChevronDown : ChevronRight;
+  return (
+    <div className={`way ${open ? "open" : ""}`}>
+      <button type="button" className="way-line" aria-expanded={open} onClick={onPress}>
+        <Mark className="way-mark" size={18} aria-hidden />
+        <span className="way-name">By hand: any remedy, your own dates</span>
+      </button>
+      {open && (
+        <div className="way-more">
+          <Choices {...props} />
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Choices({ pest, meanC, first, bearer, current, reckoner, file, question, choose, adopting }: Props) {
+  const [mix, setMix] = useState<MixId>(current?.mix ?? mixFor("alcohol", bearer));
+  const [technique, setTechnique] = useState<TechniqueId>(current?.technique ?? "dab");
+  const [basis, setBasis] = useState<"reckoned" | "own">("reckoned");
+  const [own, setOwn] = useState({ everyDays: "7", times: "3" });
+  const { remedy } = mixes[mix];
+  const dose = { remedy, technique, mix };
+  const ownDates = first ? daysFrom(first, spread(Number(own.everyDays), Number(own.times))) : [];
+  const key = JSON.stringify([question, dose, ownDates]);
+  const answered = useAnswer(reckoner, (remote) => remote.dates(file, question, dose, [ownDates]), key);
+  const scored = answered.key === key ? answered.answer : null;
+  const options = [
+    {
+      id: "reckoned" as const,
+      label: "Reckoned dates",
+      dates: first ? (scored?.recommended?.dates ?? []) : [],
+      score: scored?.recommended,
+    },
+    { id: "own" as const, label: "Your own dates", dates: ownDates, score: scored?.scores[0] },
+  ];
+  const { dates } = options.find(({ id }) => id === basis)!;
+  const takes = (next: RemedyId) => {
+    setMix(mixFor(next, bearer));
+    if (!remedyOf(next).techniques.includes(technique)) setTechnique(remedyOf(next).techniques[0]!);
+  };
+  const number = (field: "everyDays" | "times", id: string, label: string) => (
+    <div className="col-6 mb-2">
+      <Form.Label htmlFor={id} className="fw-semibold mb-1">
+        {label}
+      </Form.Label>
+      <Form.Control
+        id={id}
+        inputMode="numeric"
+        value={own[field]}
+        onChange={(event) => setOwn({ ...own, [field]: event.target.value })}
+      />
+    </div>
+  );
+  return (
+    <div className="way-columns">
+      <section>
+        <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Remedy">
+          {remedyIds.map((id) => (
+            <button
+              key={id}
+              type="button"
+              className={`btn btn-sm ${remedy === id ? "btn-primary" : "btn-outline-primary"}`}
+              aria-pressed={remedy === id}
+              onClick={() => takes(id)}
+            >
+              {remedyNames[id]}
+            </button>
+          ))}
+        </div>
+        <Form.Label htmlFor="own-mix" className="fw-semibold mb-1">
+          Mix
+        </Form.Label>
+        <Form.Select
+          id="own-mix"
+          className="mb-2"
+          value={mix}
+          onChange={(event) => setMix(event.target.value as MixId)}
+        >
+          {mixesOf(remedy).map((id) => (
+            <option key={id} value={id}>
+              {mixNames[id]}
+            </option>
+          ))}
+        </Form.Select>
+        <Form.Label htmlFor="own-technique" className="fw-semibold mb-1">
+          How
+        </Form.Label>
+        <Form.Select
+          id="own-technique"
+          className="mb-2"
+          value={technique}
+          onChange={(event) => setTechnique(event.target.value as TechniqueId)}
+        >
+          {remedyOf(remedy).techniques.map((id) => (
+            <option key={id} value={id}>
+              {techniqueNames[id]}
+            </option>
+          ))}
+        </Form.Select>
+      </section>
+      <section>
+        {options.map(({ id, label, dates: days, score }) => (
+          <Form.Check
+            key={id}
+            type="radio"
+            name="basis"
+            id={`basis-${id}`}
+            className="mb-2"
+            checked={basis === id}
+            onChange={() => setBasis(id)}
+            label={
+              <>
+                <span className="fw-semibold d-block">{label}</span>
+                <span className="small">
+                  {days.length === 0 ? "No dates yet." : days.map(dayInWords).join(", ")}
+                  {score && days.length > 0 && `: ${percent(score.pOver)} likely over by ${dayInWords(score.by)}.`}
+                </span>
+              </>
+            }
+          />
+        ))}
+        {basis === "own" && (
+          <div className="row">
+            {number("everyDays", "own-every", "Every so many days (1–60)")}
+            {number("times", "own-times", "Times (1–24)")}
+          </div>
+        )}
+        <details open>
+          <summary>Check by hand</summary>
+          <ul className="ps-3">
+            {boundSentences(repeatBounds(pest, remedy, meanC)).map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        </details>
+        <Adopt
+          chosen={{ basis, dates, doses: dates.map(() => ({ mix, technique })) }}
+          choose={choose}
+          adopting={adopting}
+        />
+      </section>
+      <section className="way-cautions">
+        <Cautions mix={mix} plant={bearer} technique={technique} />
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,124 @@
+"use client";
+
+import type { Remote } from "comlink";
+import Form from "react-bootstrap/Form";
+import type { PlannedDose } from "@/core/facts/kinds/programme";
+import { mixesOf, type MixId } from "@/core/mixing/mixes";
+import type { PestId } from "@/core/pests/pests";
+import type { Dose } from "@/core/planning/approaches";
+import { repeatBounds } from "@/core/planning/bounds";
+import type { RemedyId } from "@/core/remedies/remedies";
+import type { Bearer } from "@/core/suitability/bearer";
+import { mixFor } from "@/core/suitability/mixFor";
+import { Cautions } from "@/ui/Cautions";
+import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
+import { percent } from "@/wording/chances";
+import { dayInWords } from "@/wording/dates";
+import { mixNames, remedyNames, techniqueNames } from "@/wording/names";
+import { bindingSentence, boundSentences, whySentences } from "@/wording/planning";
+import type { Reckoner } from "@/workers/reckoner";
+import { Adopt, type Adopting } from "./Adopt";
+import type { Chosen } from "./PlanForm";
+import type { Way } from "./ways";
+
+interface Props {
+  way: Way;
+  pest: PestId;
+  meanC: number;
+  bearer: Bearer;
+  mixOf: (remedy: RemedyId) => MixId;
+  onMix: (mix: MixId) => void;
+  /** Asks what the way's dates come to with other mixes. */
+  promise: (doses: readonly Dose[]) => (remote: Remote<Reckoner>) => Promise<number>;
+  reckoner: ReckonerHandle;
+  planned: (dose: Dose) => PlannedDose;
+  choose: (chosen: Chosen) => void;
+  adopting: Adopting;
+}
+
+/** Everything about one way in one place: what it is done with, when, why then, what anyone can check, and its cautions. */
+export function WayDetail(props: Props) {
+  const { way, pest, meanC, bearer, mixOf, onMix, promise, reckoner, planned, choose, adopting } = props;
+  const used = [...new Map(way.doses.map((dose) => [`${dose.remedy} ${dose.technique}`, dose])).values()];
+  const remedies = [...new Set(used.map((dose) => dose.remedy))];
+  const changed = remedies.some((remedy) => mixOf(remedy) !== mixFor(remedy, bearer));
+  const doses = way.doses.map((dose) => ({ ...dose, mix: mixOf(dose.remedy) }));
+  const key = JSON.stringify([way.id, way.dates, doses]);
+  const answered = useAnswer(
+    reckoner,
+    (remote) => (changed ? promise(doses)(remote) : Promise.resolve(way.pOver)),
+    key,
+  );
+  const pOver = answered.key === key && answered.answer !== null ? answered.answer : way.pOver;
+  const several = used.length > 1;
+  return (
+    <>
+      <div className="way-columns">
+        <section>
+          {remedies.map((remedy) => (
+            <div key={remedy} className="mb-2">
+              <Form.Label htmlFor={`mix-${remedy}`} className="fw-semibold mb-1">
+                {remedies.length > 1 ? `Mix: ${remedyNames[remedy].toLowerCase()}` : "Mix"}
+              </Form.Label>
+              <Form.Select
+                id={`mix-${remedy}`}
+                value={mixOf(remedy)}
+                onChange={(event) => onMix(event.target.value as MixId)}
+              >
+                {mixesOf(remedy).map((mix) => (
+                  <option key={mix} value={mix}>
+                    {mixNames[mix]}
+                  </option>
+                ))}
+              </Form.Select>
+            </div>
+          ))}
+          <h3>Dates</h3>
+          <ol className="way-dates">
+            {way.dates.map((date, i) => (
+              <li key={date}>
+                {dayInWords(date)}
+                {several && `: ${mixNames[mixOf(way.doses[i]!.remedy)].toLowerCase()}`}
+              </li>
+            ))}
+          </ol>
+          <p className="small mb-0">
+            {used.map(({ technique }) => techniqueNames[technique]).join("; then ")}. {percent(pOver)} likely over by{" "}
+            {dayInWords(way.by)}.
+          </p>
+        </section>
+        <section>
+          {way.why.length > 0 && (
+            <>
+              <h3>Why these dates</h3>
+              {whySentences(way.why, way.help).map((sentence) => (
+                <p key={sentence} className="mb-1">
+                  {sentence}
+                </p>
+              ))}
+            </>
+          )}
+          <details className="mt-2">
+            <summary>Check by hand</summary>
+            <ul className="ps-3 mb-1">
+              {boundSentences(repeatBounds(pest, way.doses.at(-1)!.remedy, meanC)).map((sentence) => (
+                <li key={sentence}>{sentence}</li>
+              ))}
+            </ul>
+            {way.why.length > 0 && <p className="small mb-0">{bindingSentence(way.why)}</p>}
+          </details>
+          <Adopt
+            chosen={{ basis: way.basis, dates: way.dates, doses: way.doses.map(planned) }}
+            choose={choose}
+            adopting={adopting}
+          />
+        </section>
+        <section className="way-cautions">
+          {used.map(({ remedy, technique }) => (
+            <Cautions key={`${remedy} ${technique}`} mix={mixOf(remedy)} plant={bearer} technique={technique} />
+          ))}
+        </section>
+      </div>
+    </>
+  );
+}

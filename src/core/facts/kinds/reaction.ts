@@ -1,0 +1,33 @@
+import { z } from "zod";
+import { id, moment, text } from "../../fields";
+import { mixIds } from "../../mixing/mixes";
+import { techniqueIds } from "../../remedies/remedies";
+import { reactionIds } from "../../suitability/reactions";
+import { factKind } from "../kind";
+
+export const recordReaction = z.object({
+  id,
+  plantId: id,
+  mix: z.enum(mixIds),
+  technique: z.enum(techniqueIds),
+  what: z.enum(reactionIds),
+  at: moment,
+  note: text(2000),
+});
+export type RecordReaction = z.output<typeof recordReaction>;
+
+/** A plant has borne a treatment badly. */
+export const reaction = factKind({
+  kind: "reaction",
+  table: "reactions",
+  deed: recordReaction,
+  own: z.object({
+    plantId: z.string(),
+    mix: z.enum(mixIds),
+    technique: z.enum(techniqueIds),
+    what: z.enum(reactionIds),
+    note: z.string(),
+  }),
+  columns: { plantId: "uuid", mix: "text", technique: "text", what: "text", note: "text" },
+  shownOn: ["plant"],
+});

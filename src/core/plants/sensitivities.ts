@@ -1,0 +1,103 @@
+import type { PestId } from "../pests/pests";
+import { genusNamed } from "./genera";
+import type { GrowthFormId } from "./growthForms";
+
+/** What makes a plant touchy about a remedy, or lets it bear more; a plant may have several. */
+export const sensitivities = [
+  /** Leaves that oil ruins: fine hairs, jewel-like leaves, or known to scorch. Neem is an oil. */
+  "oilShy",
+  /** Known to scorch or drop its leaves after soap. */
+  "soapShy",
+  /** Known to scorch under alcohol, however thin. */
+  "alcoholShy",
+  /** A wax bloom that oil, soap and alcohol strip for good. */
+  "waxBloom",
+  /** Leaves so thin or soft that only the weakest mix is bearable. */
+  "thinLeaf",
+  /** Velvet leaves: no oil; weak neem by those who have tested it. */
+  "velvet",
+  /** A crown that rots where water stands in it. */
+  "crownRot",
+  /** Milky sap that burns skin and eyes. */
+  "milkySap",
+  /** Spines or glochids: tongs, not fingers. */
+  "spiny",
+  /** Rests dry in winter; a wet mix rots it. */
+  "winterDry",
+  /** Known to bear neat 70 % alcohol: a skin, not a leaf. */
+  "bearsNeat",
+] as const;
+export type Sensitivity = (typeof sensitivities)[number];
+
+/** Where a sensitivity comes from. `unknown`: the genus is not known, and its form asks for caution. */
+export type SensitivitySource = "keeper" | "genus" | "form" | "unknown";
+
+/** What belongs to every plant of a form, whatever its genus. Source: common practice, no source. */
+const ofForm: Partial<Record<GrowthFormId, readonly Sensitivity[]>> = {
+  fern: ["oilShy", "thinLeaf"],
+  palm: ["crownRot"],
+  fanOrchid: ["crownRot"],
+  rosetteSucculent: ["crownRot"],
+  tankBromeliad: ["oilShy", "crownRot"],
+  airPlant: ["oilShy"],
+};
+
+/** What is supposed of a plant whose genus is not known, beside what belongs to its form: better too careful (HOUSE). */
+const whereUnknown: Record<GrowthFormId, readonly Sensitivity[]> = {
+  rosetteSucculent: ["waxBloom"],
+  tubercledCactus: ["spiny", "winterDry"],
+  columnarCactus: ["spiny", "winterDry"],
+  jointedCactus: ["spiny"],
+  stemSucculent: ["milkySap", "winterDry"],
+  caudexSucculent: ["milkySap", "winterDry", "soapShy"],
+  climbingAroid: ["milkySap"],
+  trailingVine: ["thinLeaf", "milkySap"],
+  clumpingFoliage: ["thinLeaf", "oilShy"],
+  uprightShrub: ["milkySap", "thinLeaf"],
+  cane: [],
+  palm: ["oilShy", "spiny"],
+  fern: [],
+  pseudobulbOrchid: ["thinLeaf"],
+  fanOrchid: ["thinLeaf"],
+  tankBromeliad: [],
+  airPlant: [],
+  softHerb: ["thinLeaf", "oilShy"],
+  strapBulb: ["thinLeaf"],
+};
+
+/** What of a plant decides how it bears remedies. */
+export interface Kind {
+  readonly genus: string;
+  readonly growthForm: GrowthFormId;
+  /** What its keeper has added, and what they know it not to have. */
+  readonly careAdded?: readonly Sensitivity[];
+  readonly careWithout?: readonly Sensitivity[];
+}
+
+/**
+ * The sensitivities of one plant with where each comes from: its genus' and its form's own, for a genus that is not known those of
+ * caution, what its keeper has added, less what its keeper has taken away. Each once, in the order of the table.
+ * @example sensitivitiesOf({ genus: "Adiantum", growthForm: "fern" }).map((s) => s.id) // ["oilShy", "thinLeaf"]
+ */
+export function sensitivitiesOf({ genus, growthForm, careAdded = [], careWithout = [] }: Kind): readonly {
+  readonly id: Sensitivity;
+  readonly from: SensitivitySource;
+}[] {
+  const known = genusNamed(genus);
+  const from = (id: Sensitivity): SensitivitySource | null => {
+    if (careWithout.includes(id)) return null;
+    if (careAdded.includes(id)) return "keeper";
+    if (known?.sensitivities.includes(id)) return "genus";
+    if (ofForm[growthForm]?.includes(id)) return "form";
+    return !known && whereUnknown[growthForm].includes(id) ? "unknown" : null;
+  };
+  return sensitivities.flatMap((id) => {
+    const source = from(id);
+    return source ? [{ id, from: source }] : [];
+  });
+}
+
+/** The pests that a plant's kind is prone to; none for a genus that is not known. */
+export function proneTo(genus: string): readonly PestId[] {
+  return genusNamed(genus)?.prone ?? [];
+}

@@ -1,0 +1,49 @@
+import type { Day } from "../climate/days";
+import { seasonOf, type Hemisphere } from "../diagnosis/priors";
+import type { MixId } from "../mixing/mixes";
+import { genusNamed } from "../plants/genera";
+import type { GrowthFormId } from "../plants/growthForms";
+import { sensitivitiesOf, type Kind, type Sensitivity } from "../plants/sensitivities";
+import type { TechniqueId } from "../remedies/remedies";
+import type { ReactionId } from "./reactions";
+
+/** How a plant has borne a treatment before. */
+export interface Reacted {
+  readonly mix: MixId;
+  readonly technique: TechniqueId;
+  readonly what: ReactionId;
+}
+
+/** What remedies are weighed against. */
+export interface Bearer {
+  readonly sensitivities: readonly Sensitivity[];
+  /** Whether its genus is known; one that is not gets the milder mix. */
+  readonly known: boolean;
+  readonly form: GrowthFormId;
+  readonly potCm: number;
+  readonly inBud: boolean;
+  readonly inFlower: boolean;
+  /** Whether a plant that rests dry in winter rests now. */
+  readonly resting: boolean;
+  readonly reactions: readonly Reacted[];
+}
+
+export interface DescribedPlant extends Kind {
+  readonly potCm: number;
+  readonly inBud: boolean;
+  readonly inFlower: boolean;
+}
+
+/** A plant as remedies are weighed against it, on a day. */
+export function bearerOf(
+  plant: DescribedPlant,
+  reactions: readonly Reacted[],
+  on: Day,
+  hemisphere: Hemisphere,
+): Bearer {
+  const { potCm, inBud, inFlower, growthForm: form } = plant;
+  const cold = ["autumn", "winter"].includes(seasonOf(Number(on.slice(5, 7)), hemisphere));
+  const known = genusNamed(plant.genus) !== null;
+  const sensitivities = sensitivitiesOf(plant).map(({ id }) => id);
+  return { sensitivities, known, form, potCm, inBud, inFlower, resting: cold, reactions };
+}

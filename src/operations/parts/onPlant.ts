@@ -1,0 +1,23 @@
+import { washesOn, type OnPlant } from "@/core/case/onPlant";
+import type { PlantRecord } from "@/core/case/record";
+import type { Day } from "@/core/climate/days";
+import { standing } from "@/core/facts/facts";
+import { usualTool } from "@/core/facts/settings";
+import { bearerOf, type Bearer } from "@/core/suitability/bearer";
+import { today, type Context } from "../context";
+
+/** A plant as remedies are weighed against it on a day. */
+export function bearerOn(
+  { collection }: Pick<Context, "collection">,
+  { plant, reactions }: Pick<PlantRecord, "plant" | "reactions">,
+  on: Day,
+): Bearer {
+  return bearerOf(plant, standing(reactions), on, collection.hemisphere);
+}
+
+/** What of a plant and its keeper bears on what is done next. */
+export function onPlant(context: Pick<Context, "collection" | "now">, record: PlantRecord): OnPlant {
+  const day = today(context);
+  const tool = usualTool(context.collection.owns);
+  return { bearer: bearerOn(context, record, day), tool, washes: washesOn(record.acts, day) };
+}

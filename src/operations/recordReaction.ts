@@ -1,0 +1,16 @@
+import type { RecordReaction } from "@/core/facts/kinds/reaction";
+import * as facts from "@/db/stores/facts";
+import type { Context } from "./context";
+import { perform, type Outcome } from "./outcome";
+import { lockPlant, momentOn } from "./parts/checks";
+
+/** Writes down that a plant has borne a treatment badly: what is proposed for it next becomes milder, or is refused. */
+export function recordReaction(context: Context, deed: RecordReaction): Promise<Outcome<{ id: string }>> {
+  return perform(context, deed.id, async (scope) => {
+    if (await facts.isRecorded(scope, "reaction", deed.id)) return { id: deed.id };
+    const plant = await lockPlant(scope, deed.plantId);
+    await facts.add(scope, "reaction", [{ ...deed, at: momentOn(context, plant, deed.at, false) }]);
+    scope.touch([plant.id]);
+    return { id: deed.id };
+  });
+}

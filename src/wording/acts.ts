@@ -2,6 +2,8 @@ import { assertNever } from "@/core/assertNever";
 import type { Act, ActKindId } from "@/core/acts/acts";
 import type { MechanicalWay } from "@/core/acts/mechanical";
 import type { CultureId, PredatorId, SystemicId } from "@/core/remedies/lasting";
+import { mixes } from "@/core/mixing/mixes";
+import type { RemedyId } from "@/core/remedies/remedies";
 import type { SoilRemedyId } from "@/core/remedies/soilRemedies";
 import { millilitres } from "./amounts";
 import { dayCount } from "./dates";
@@ -49,11 +51,23 @@ export const cultureNames: Record<CultureId, string> = {
   waterFromBelow: "Watered from below",
 };
 
+/** A strength as it is said of each remedy. @example strengthAsSaid("neem", 5) // "5 mL a litre" */
+function strengthAsSaid(remedy: RemedyId, strength: number): string {
+  return remedy === "alcohol" || remedy === "oil" ? `${strength} %` : `${strength} mL a litre`;
+}
+
 /** What was done, as a line of the record, and what is to be told beside it. */
 export function tellAct(act: Act): readonly [what: string, ...details: string[]] {
   switch (act.kind) {
     case "contact":
-      return [`Treated: ${mixNames[act.mix]}`, `${techniqueNames[act.technique]}, ${millilitres(act.volumeMl)}`];
+      return [
+        `Treated: ${mixNames[act.mix]}`,
+        `${techniqueNames[act.technique]}, ${millilitres(act.volumeMl)}`,
+        act.tool ? `searched with: ${toolNames[act.tool].toLowerCase()}` : "",
+        typeof act.strength === "number"
+          ? `of its own strength: ${strengthAsSaid(mixes[act.mix].remedy, act.strength)}`
+          : "",
+      ];
     case "drench":
       return [`Watered in: ${soilRemedyNames[act.remedy]}`, millilitres(act.volumeMl)];
     case "mechanical": {

@@ -1,4 +1,4 @@
-import type { CautionId, RemedyId } from "@/core/remedies/remedies";
+import type { CautionId } from "@/core/remedies/remedies";
 import type { Objection } from "@/core/suitability/suitability";
 
 export const cautionSentences: Record<CautionId, string> = {
@@ -64,14 +64,6 @@ export const objectionSentences: Record<Objection["code"], string> = {
     "This kind is not in the table, so it is treated as its form asks for. One leaf first, then wait 48 hours.",
   milkySap: cautionSentences.milkySap,
   spines: cautionSentences.spines,
-};
-
-/** What each remedy asks for above all, where there is little room; the whole list stands before the act. */
-export const shortCautions: Record<RemedyId, string> = {
-  alcohol: "flammable; a day in the dark after it",
-  soap: "out of the sun; dry the crown",
-  oil: "not in sun or heat; shake it all the time",
-  neem: "irritates; harms water life",
 };
 
 export const shortObjections: Record<Objection["code"], string> = {

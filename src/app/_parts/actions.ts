@@ -6,6 +6,7 @@ import { closeCase as closeCaseShape } from "@/core/facts/kinds/closing";
 import { recordLook as recordLookShape } from "@/core/facts/kinds/look";
 import { movePlant as movePlantShape, setApart as setApartShape } from "@/core/facts/kinds/placement";
 import { adoptPlan as adoptPlanShape } from "@/core/facts/kinds/programme";
+import { recordReaction as recordReactionShape } from "@/core/facts/kinds/reaction";
 import * as deeds from "@/core/facts/deeds";
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
@@ -22,6 +23,7 @@ import { editPlant } from "@/operations/editPlant";
 import { movePlant } from "@/operations/movePlant";
 import { recordAct } from "@/operations/recordAct";
 import { recordLook } from "@/operations/recordLook";
+import { recordReaction } from "@/operations/recordReaction";
 import { setApart } from "@/operations/setApart";
 import { startWalk } from "@/operations/startWalk";
 import { takeReading } from "@/operations/takeReading";
@@ -56,6 +58,8 @@ export const adoptPlanAction = async (c: string, input: unknown) =>
   thenJudge(await deed(c, adoptPlanShape, adoptPlan, input));
 export const recordActAction = async (c: string, input: unknown) =>
   thenJudge(await deed(c, recordActShape, recordAct, input));
+export const recordReactionAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, recordReactionShape, recordReaction, input));
 export const closeCaseAction = async (c: string, input: unknown) =>
   thenJudge(await deed(c, closeCaseShape, closeCase, input));
 export const voidFactAction = async (c: string, input: unknown) =>

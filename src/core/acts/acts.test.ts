@@ -158,7 +158,7 @@ describe("what acts do", () => {
       treatment({ ...examples.contact, ...done } as Act, on("mealybug")).kill[adult]!.likely;
     expect(dies({ mix: "alcoholFull" })).toBeCloseTo(0.9, 12);
     expect(dies({ mix: "alcoholHalf" })).toBeCloseTo(1 - 0.1 ** 0.55, 12);
-    expect(dies({ mix: "alcoholFull", strength: 0.26 })).toBeLessThan(dies({ mix: "alcoholHalf" }));
+    expect(dies({ mix: "alcoholFull", strength: 26 })).toBeLessThan(dies({ mix: "alcoholHalf" }));
     // A tenth of a millilitre in half a litre.
     const drops = eventsOfAct({ ...examples.contact, mix: "neemUsual", strength: 0.2 }, on("mealybug"), 0);
     expect((drops[0] as TreatmentEvent).kill[adult]!.likely).toBeLessThan(0.03);

@@ -104,7 +104,8 @@ export function applicationOf({
   strength,
 }: Pick<Contact, "mix" | "technique" | "tool" | "strength">): Application {
   const { remedy } = mixes[mix];
-  const potency = typeof strength === "number" ? potencyAt(remedy, strength) : potencyOf(mix);
+  const potency =
+    typeof strength === "number" ? potencyAt(remedy, remedy === "alcohol" ? strength / 100 : strength) : potencyOf(mix);
   return { remedy, technique, potency, ...(tool && { tool }) };
 }
 

@@ -37,7 +37,7 @@ export function washesOn(acts: readonly ActDone[], today: Day): OnPlant["washes"
 }
 
 /** A dose as it will be put on this plant; the same dose always gives the same object. */
-export function applier(pest: PestId, form: GrowthFormId, { bearer, tool }: Pick<OnPlant, "bearer" | "tool">) {
+function applier(pest: PestId, form: GrowthFormId, { bearer, tool }: Pick<OnPlant, "bearer" | "tool">) {
   const known = new Map<string, Application>();
   return (dose: Dose): Application => {
     const mix = dose.mix ?? mixFor(dose.remedy, bearer);

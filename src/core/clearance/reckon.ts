@@ -224,7 +224,7 @@ export function pGone(reckoning: Reckoning, goneBy: (scenario: Scenario, index: 
 }
 
 /** Expected numbers by type as of the moment asked about, scenario by scenario: on from the last find. */
-export function expectedNow(reckoning: Reckoning): Float64Array[] {
+function expectedNow(reckoning: Reckoning): Float64Array[] {
   const { past, lastFind, way, asOfStep, timeline } = reckoning;
   return reckoning.believed.map(({ scenario, anchor }) => {
     if (!anchor) return new Float64Array(timeline.layout.length);

@@ -37,7 +37,7 @@ export interface Timeline extends Surroundings {
 }
 
 /** More steps than this are not reckoned. */
-export const MOST_STEPS = 40_000;
+const MOST_STEPS = 40_000;
 
 /**
  * Lays a case out on time steps: each time falls on the nearest step. The step is the case's own, halved until no animal

@@ -1,4 +1,4 @@
-import { genera, genusNamed } from "./genera";
+import { genera, genusMeant } from "./genera";
 import { growthFormIds, type GrowthFormId } from "./growthForms";
 
 /** A plant as a list from outside names it; what the list does not say is empty. */
@@ -67,7 +67,7 @@ function plantOf(row: readonly string[], order: readonly (Column | null)[]): Lis
     code: cell("code"),
     name: name || genusSaid,
     genus,
-    growthForm: formsByName.get(bare(cell("growthForm"))) ?? genusNamed(genus)?.form ?? null,
+    growthForm: formsByName.get(bare(cell("growthForm"))) ?? genusMeant(genus)?.form ?? null,
     potCm: cell("potCm").replace(/\s*cm$/i, ""),
     acquiredOn: cell("acquiredOn"),
     seller: cell("seller"),

@@ -1,5 +1,5 @@
 import type { PestId } from "../pests/pests";
-import { genusNamed } from "./genera";
+import { genusMeant } from "./genera";
 import type { GrowthFormId } from "./growthForms";
 
 /** What makes a plant touchy about a remedy, or lets it bear more; a plant may have several. */
@@ -83,7 +83,7 @@ export function sensitivitiesOf({ genus, growthForm, careAdded = [], careWithout
   readonly id: Sensitivity;
   readonly from: SensitivitySource;
 }[] {
-  const known = genusNamed(genus);
+  const known = genusMeant(genus);
   const from = (id: Sensitivity): SensitivitySource | null => {
     if (careWithout.includes(id)) return null;
     if (careAdded.includes(id)) return "keeper";
@@ -99,5 +99,5 @@ export function sensitivitiesOf({ genus, growthForm, careAdded = [], careWithout
 
 /** The pests that a plant's kind is prone to; none for a genus that is not known. */
 export function proneTo(genus: string): readonly PestId[] {
-  return genusNamed(genus)?.prone ?? [];
+  return genusMeant(genus)?.prone ?? [];
 }

@@ -1,6 +1,6 @@
 import type { Layout } from "./layout";
 import type { Sites } from "./sites";
-import { goOf, ratesOf, stepBackward, stepForward, type LastingEffect, type StepRates } from "./step";
+import { goOf, ratesOf, stepBackward, type LastingEffect, type StepRates } from "./step";
 
 /** A lasting effect in force from step `from` (included) until step `until` (excluded). */
 export interface LastingSteps {
@@ -25,7 +25,7 @@ export interface Way {
 }
 
 /** Mean temperature in a step; a step that begins a hair before midnight by rounding belongs to the day it begins. */
-export function meanCAt({ dailyMeanC, dt }: Pick<Surroundings, "dailyMeanC" | "dt">, step: number): number {
+function meanCAt({ dailyMeanC, dt }: Pick<Surroundings, "dailyMeanC" | "dt">, step: number): number {
   const day = Math.floor(step * dt + 1e-9);
   return dailyMeanC[Math.min(Math.max(day, 0), dailyMeanC.length - 1)]!;
 }
@@ -93,11 +93,6 @@ function inForce(lasting: readonly LastingSteps[], step: number): LastingEffect[
     renews !== undefined &&
     there.some((other, j) => other.effect.renews === renews && (other.from > from || (other.from === from && j > i)));
   return there.filter((one, i) => !renewed(one, i)).map((one) => one.effect);
-}
-
-/** Takes the expected numbers `m` forward from step `from` to step `to`, in place. */
-export function forward({ from: begin, rates }: Way, eggs: number, m: Float64Array, from: number, to: number): void {
-  for (let step = from; step < to; step++) stepForward(rates[step - begin]!, eggs, m);
 }
 
 /** Takes the probabilities `v` backward from step `to` to step `from`, in place. */

@@ -1,9 +1,10 @@
-/** Where an animal sits on the plant, and the index of each site in every triple. */
-export const OPEN = 0;
-export const SHELTERED = 1;
-/** Where no brush and no spray comes, however often: a miss there repeats itself. */
-export const DEEP = 2;
+/**
+ * Where an animal sits on the plant: on open spots, sheltered, or deep, where no brush and no spray comes, however often: a miss
+ * there repeats itself. In this order in every triple.
+ */
 export const SITES = 3;
+/** The index of the deep places. */
+export const DEEP = 2;
 
 /** Three numbers: for open, for sheltered and for deep places. */
 export type PerSite = readonly [open: number, sheltered: number, deep: number];

@@ -180,7 +180,7 @@ const RUBBED_OFF = 0.9;
 const THROUGH_WOOL: Partial<Record<RemedyId, number>> = { soap: 0.5, neem: 0.5 };
 
 /** Whether animals of a stage sit under a shell of their own or their mother's: armoured scale from the settled crawler on. */
-export function isShelled(pest: string, stage: Pick<LifeStage, "id">): boolean {
+function isShelled(pest: string, stage: Pick<LifeStage, "id">): boolean {
   return pest === "armouredScale" && stage.id !== "crawler";
 }
 

@@ -1,7 +1,7 @@
 import type { Day } from "../climate/days";
 import { seasonOf, type Hemisphere } from "../diagnosis/priors";
 import type { MixId } from "../mixing/mixes";
-import { genusNamed } from "../plants/genera";
+import { genusMeant } from "../plants/genera";
 import type { GrowthFormId } from "../plants/growthForms";
 import { sensitivitiesOf, type Kind, type Sensitivity } from "../plants/sensitivities";
 import type { TechniqueId } from "../remedies/remedies";
@@ -43,7 +43,7 @@ export function bearerOf(
 ): Bearer {
   const { potCm, inBud, inFlower, growthForm: form } = plant;
   const cold = ["autumn", "winter"].includes(seasonOf(Number(on.slice(5, 7)), hemisphere));
-  const known = genusNamed(plant.genus) !== null;
+  const known = genusMeant(plant.genus) !== null;
   const sensitivities = sensitivitiesOf(plant).map(({ id }) => id);
   return { sensitivities, known, form, potCm, inBud, inFlower, resting: cold, reactions };
 }

@@ -8,7 +8,6 @@ export async function up({ context }: { context: QueryInterface }) {
       add column care_added text[] not null default '{}',
       add column care_without text[] not null default '{}',
       add check (not care_added && care_without);
-    alter table plants alter column in_bud drop default;
 
     -- Leaves that opened since a day and carry no mark are a look, too.
     alter table looks add column new_leaves integer check (new_leaves between 1 and 200);

@@ -50,7 +50,7 @@ export async function change(
 /** Everything in a collection, what refers to other rows before those. */
 const innermostFirst = [
   ...["assessments", "exposures", "cases", "plant_states", "photos", "finds", "acts", "programme_steps", "programmes"],
-  ...["closings", "skips", "looks", "placements", "walk_plants", "walks", "readings", "plants", "places"],
+  ...["reactions", "closings", "skips", "looks", "placements", "walk_plants", "walks", "readings", "plants", "places"],
 ] as const;
 
 /** Removes a collection with everything in it. */

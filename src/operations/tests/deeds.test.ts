@@ -381,8 +381,12 @@ describe("closing", () => {
   it("the whole way: find, treat, look twice, clear, and a new find opens a new case", async () => {
     const id = await plantOn(context, shelf);
     const caseId = await openCaseOn(context, id, 50);
-    const thorough = { technique: "sprayAndSwab", spots: [...spotsOf("trailingVine")] } as const;
-    for (const ago of [50, 46, 42, 38]) expectOk(await recordAct(context, aSpray(id, caseId, ago, thorough)));
+    const thorough = {
+      mix: "alcoholFull",
+      technique: "sprayAndSwab",
+      spots: [...spotsOf("trailingVine")],
+    } as const;
+    for (const ago of [50, 46, 42, 38, 34]) expectOk(await recordAct(context, aSpray(id, caseId, ago, thorough)));
     for (const ago of [28, 21]) {
       await recordLook(context, aLook(id, ago, { tool: "loupe", spots: [...spotsOf("trailingVine")] }));
     }

@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import { assessFile } from "@/core/case/assess";
 import type { Judgement } from "@/core/case/judge";
 import { MODEL_VERSION } from "@/core/case/model";
+import { addDays, type Day } from "@/core/climate/days";
 import { readCaseFile } from "@/core/format/read";
 import { spotsOf } from "@/core/plants/growthForms";
 import * as assessments from "@/db/stores/assessments";
@@ -142,7 +143,7 @@ describe("the judgement of a case", () => {
 describe("the outlook of a plan", () => {
   it("is good when it is kept to", async () => {
     const caseId = await openCaseOn(context, await plantOn(context, shelf), 1);
-    const dates = ["2026-11-24", "2026-11-27", "2026-11-30", "2026-12-03", "2026-12-06", "2026-12-09"];
+    const dates = Array.from({ length: 12 }, (_, i) => addDays("2026-11-24" as Day, 5 * i));
     expectOk(await adoptPlan(context, plan(caseId, dates)));
     expect((await judgement(caseId)).outlook).toMatchObject({ lateDays: 0, mended: null });
   });

@@ -165,7 +165,7 @@ describe("on a walk", () => {
     expect(half).toMatchObject({
       type: "inspection",
       found: 0,
-      see: { adult: [expect.closeTo((0.9 * 0.12) / 2 / 0.35, 5), 0] },
+      see: { adult: [expect.closeTo((0.9 * 0.12) / 2 / 0.35, 5), 0, 0] },
     });
   });
 });

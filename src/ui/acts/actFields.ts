@@ -6,7 +6,7 @@ import { mixes, mixIds, type MixId } from "@/core/mixing/mixes";
 import { volumeFor } from "@/core/mixing/sprayVolume";
 import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
 import { cultureIds, predatorIds, systemicIds } from "@/core/remedies/lasting";
-import { remedyOf } from "@/core/remedies/remedies";
+import { remedyOf, spotsFor } from "@/core/remedies/remedies";
 import { soilRemedyIds } from "@/core/remedies/soilRemedies";
 import { cultureNames, mechanicalNames, predatorNames, soilRemedyNames, systemicNames } from "@/wording/acts";
 import { mixNames, techniqueNames, toolNames } from "@/wording/names";
@@ -56,7 +56,27 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       as: "number",
       begin: ({ potCm }) => volumeFor("dab", potCm),
     },
-    { name: "spots", label: "Which places you reached", as: "spots", begin: above },
+    {
+      name: "tool",
+      label: "What the other hand searched with",
+      as: "choice",
+      options: () => named(toolIds, toolNames),
+      begin: () => "lamp",
+      when: (draft) => draft.technique === "dab",
+    },
+    {
+      name: "strength",
+      label: "Its strength, where it is not the recipe’s",
+      hint: "Alcohol and oil in %, soap and neem in mL a litre. Empty: as the recipe says.",
+      as: "number",
+      begin: () => "",
+    },
+    {
+      name: "spots",
+      label: "Which places you reached",
+      as: "spots",
+      begin: ({ growthForm }) => spotsFor("dab", growthForm),
+    },
   ],
   drench: [
     {

@@ -2,8 +2,9 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import Alert from "react-bootstrap/Alert";
+import type { UseFormReturn } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
 import { recordActAction } from "@/app/_parts/actions";
@@ -18,9 +19,11 @@ import {
 } from "@/core/acts/acts";
 import type { PlanStep } from "@/core/case/plans";
 import { recordAct } from "@/core/facts/kinds/act";
-import type { MixId } from "@/core/mixing/mixes";
+import { mixes, type MixId } from "@/core/mixing/mixes";
+import { potencyAt, TOKEN_POTENCY } from "@/core/mixing/potency";
+import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { LabelObjection } from "@/core/planning/course";
-import type { TechniqueId } from "@/core/remedies/remedies";
+import { spotsFor, type TechniqueId } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
 import { objections } from "@/core/suitability/suitability";
 import { ActFields } from "@/ui/acts/ActFields";
@@ -95,6 +98,9 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
     },
   });
   const draft = form.watch("act") as unknown as Draft;
+  const contact =
+    draft.kind === "contact" ? { mix: draft.mix as MixId, technique: draft.technique as TechniqueId } : null;
+  useSpotsOf(form as unknown as UseFormReturn, contact?.technique ?? null, actedOn.growthForm);
   if (warnings.length > 0) {
     return (
       <Alert variant="warning">
@@ -115,8 +121,6 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
     form.setValue("act", draftOf(kind, actedOn) as never);
     form.setValue("stepId", kind === "contact" ? (steps[0]?.id ?? "") : "");
   };
-  const contact =
-    draft.kind === "contact" ? { mix: draft.mix as MixId, technique: draft.technique as TechniqueId } : null;
   const refused =
     contact && plant && objections(plant.bearer, contact.mix, contact.technique).some((o) => o.level === "refuse");
   const isWhat = ({ as }: { as: string }) => as === "select" || as === "choice";
@@ -144,6 +148,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
           </div>
         )}
         <ActFields {...fields} part={(field) => !isWhat(field)} />
+        {contact && <TokenDose draft={draft} />}
         {contact && <HowToMix mix={contact.mix} typed={draft.volumeMl} measuring={measuring} />}
         {plant && <Takes draft={draft} potCm={plant.potCm} />}
       </div>
@@ -181,6 +186,32 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
       )}
       <SubmitRow form={form} trouble={trouble} label={label} />
     </form>
+  );
+}
+
+/** The places that a technique goes to are ticked, until the keeper ticks otherwise. */
+function useSpotsOf(form: UseFormReturn, technique: TechniqueId | null, growthForm: GrowthFormId): void {
+  const ticked = useRef<string | null>(null);
+  useEffect(() => {
+    if (!technique) return;
+    const now = JSON.stringify(form.getValues("act.spots"));
+    const usual = spotsFor(technique, growthForm);
+    if (ticked.current === null || ticked.current === now) form.setValue("act.spots", usual);
+    ticked.current = JSON.stringify(usual);
+  }, [form, technique, growthForm]);
+}
+
+/** Says that a mix is too weak to do anything. */
+function TokenDose({ draft }: { draft: Draft }) {
+  const strength = Number(String(draft.strength ?? "").replace(",", "."));
+  if (!(strength > 0)) return null;
+  const { remedy } = mixes[draft.mix as MixId];
+  const potency = potencyAt(remedy, remedy === "alcohol" ? strength / 100 : strength);
+  if (potency >= TOKEN_POTENCY) return null;
+  return (
+    <p className="text-danger-emphasis fw-semibold" role="alert">
+      As weak as this it does next to nothing: it counts as what it is.
+    </p>
   );
 }
 

@@ -33,6 +33,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
     placement: record.placements,
     programme: record.programmes,
     closing: record.closings,
+    reaction: record.reactions,
     skip: view.skips,
   };
   return (
@@ -139,6 +140,9 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
                 </>
               )}
             </dl>
+            <p className="mb-2">
+              <Link href={`/plants/${plant.id}/reaction`}>It bore a treatment badly</Link>
+            </p>
             <ArchiveButton plantId={plant.id} archived={archived} />
           </Panel>
           {lastLook && (

@@ -7,11 +7,12 @@ import { v7 as uuidv7 } from "uuid";
 import { addPlantAction, editPlantAction } from "@/app/_parts/actions";
 import { addPlant, editPlant } from "@/core/facts/deeds";
 import type { Plant } from "@/core/facts/descriptions";
-import { genera, genusNamed } from "@/core/plants/genera";
+import { genera, genusMeant } from "@/core/plants/genera";
 import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
-import { SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
+import { sensitivities, sensitivitiesOf, type Sensitivity } from "@/core/plants/sensitivities";
+import { ChecksField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
-import { growthFormNames } from "@/wording/names";
+import { growthFormNames, sensitivityNames } from "@/wording/names";
 
 type Described = {
   code: string;
@@ -21,7 +22,10 @@ type Described = {
   potCm: string | number;
   acquiredOn: string | null;
   seller: string;
+  inBud?: boolean | undefined;
   inFlower: boolean;
+  careAdded?: Sensitivity[] | undefined;
+  careWithout?: Sensitivity[] | undefined;
 };
 
 /** The label of a plant. Naming a genus the table knows sets the growth form; for others the keeper chooses. */
@@ -29,7 +33,8 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
   // The fields are the same in both forms, whatever else the form carries.
   const form = props.form as unknown as UseFormReturn<Described>;
   const genus = form.watch("genus");
-  const known = genusNamed(genus);
+  const known = genusMeant(genus);
+  const ofKind = sensitivitiesOf({ genus, growthForm: form.watch("growthForm") }).map(({ id }) => id);
   useEffect(() => {
     if (known && form.formState.dirtyFields.genus) form.setValue("growthForm", known.form);
   }, [known, form]);
@@ -50,13 +55,15 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
         list="genera"
         hint={
           genus && !known
-            ? "This genus is not in the table: choose the growth form that comes nearest."
+            ? "This genus is not in the table: choose the growth form that comes nearest. It is treated with that form’s caution."
             : "Sets the growth form and what the plant bears."
         }
       />
       <datalist id="genera">
-        {genera.map(({ name }) => (
-          <option key={name} value={name} />
+        {genera.map(({ name, english }) => (
+          <option key={name} value={name}>
+            {english.join(", ")}
+          </option>
         ))}
       </datalist>
       <SelectField
@@ -85,7 +92,30 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
           />
         </div>
       </div>
-      <SwitchField form={form} name="inFlower" label="In flower or in bud" hint="Oil and neem fade open flowers." />
+      <SwitchField form={form} name="inBud" label="In bud" hint="Buds take oil and neem with care only." />
+      <SwitchField
+        form={form}
+        name="inFlower"
+        label="In flower"
+        hint="Oil and neem fade open flowers within two days."
+      />
+      <details className="mb-3">
+        <summary>What this plant bears, beside its kind</summary>
+        <ChecksField
+          form={form}
+          name="careAdded"
+          label="It also"
+          options={sensitivities.filter((id) => !ofKind.includes(id)).map((id) => [id, sensitivityNames[id]])}
+        />
+        {ofKind.length > 0 && (
+          <ChecksField
+            form={form}
+            name="careWithout"
+            label="Not so on this plant"
+            options={ofKind.map((id) => [id, sensitivityNames[id]])}
+          />
+        )}
+      </details>
     </>
   );
 }
@@ -115,7 +145,10 @@ export function AddPlantForm({
       potCm: "",
       acquiredOn: "",
       seller: "",
+      inBud: false,
       inFlower: false,
+      careAdded: [],
+      careWithout: [],
     }),
     done: ({ id }) => router.push(`/plants/${String(id)}`),
   });
@@ -148,7 +181,10 @@ export function EditPlantForm({ plant }: { plant: Plant }) {
       potCm: String(plant.potCm),
       acquiredOn: plant.acquiredOn ?? "",
       seller: plant.seller,
+      inBud: plant.inBud,
       inFlower: plant.inFlower,
+      careAdded: [...plant.careAdded],
+      careWithout: [...plant.careWithout],
     }),
     done: () => router.push(`/plants/${plant.id}`),
   });

@@ -12,6 +12,7 @@ import { useOutbox } from "@/app/_parts/useOutbox";
 import { recordLook } from "@/core/facts/kinds/look";
 import { severityIds } from "@/core/inspection/severity";
 import { toolIds, type ToolId } from "@/core/inspection/tools";
+import { marksNewLeaves } from "@/core/inspection/newGrowth";
 import { pestIds, type PestId } from "@/core/pests/pests";
 import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
 import type { SpotId } from "@/core/plants/spots";
@@ -65,6 +66,7 @@ function Look({ plantId, growthForm, now, tool, openPests, kept }: Props & { kep
       spots: [] as SpotId[],
       turned: true,
       note: "",
+      newLeaves: "",
       finds: [],
       ...kept?.input,
     }),
@@ -118,6 +120,15 @@ function Look({ plantId, growthForm, now, tool, openPests, kept }: Props & { kep
           </div>
         </fieldset>
       ))}
+      {openPests.some(marksNewLeaves) && (
+        <TextField
+          form={form}
+          name="newLeaves"
+          label="New leaves since the last look that carry no mark"
+          inputMode="decimal"
+          hint="Each that stays clean makes it surer, whatever the eye can reach. Empty: not counted."
+        />
+      )}
       <SwitchField form={form} name="turned" label="Turned: the far side, towards wall or window, seen too" />
       <MomentField
         form={form}

@@ -11,7 +11,7 @@ import { z } from "zod";
 import { addPlantsAction } from "@/app/_parts/actions";
 import { addPlant, addPlants, MOST_AT_ONCE } from "@/core/facts/deeds";
 import { nextCodes } from "@/core/plants/codes";
-import { genera, genusNamed } from "@/core/plants/genera";
+import { genera, genusMeant } from "@/core/plants/genera";
 import { growthFormIds } from "@/core/plants/growthForms";
 import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
@@ -192,7 +192,7 @@ function PlantRow({
   const below = wrong && Object.keys(wrong).some((name) => name !== "code" && name !== "name");
   const name = <K extends keyof Row & string>(field: K) => `plants.${i}.${field}` as const;
   const complete = (typed: string) => {
-    const known = genusNamed(typed);
+    const known = genusMeant(typed);
     if (known) form.setValue(name("growthForm"), known.form);
   };
   if (!row) return null;

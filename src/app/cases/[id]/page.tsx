@@ -98,7 +98,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
         )}
       </div>
       {judgement && (
-        <p className="fs-4 mb-3">
+        <p className="fs-5 mb-3">
           {surenessSentence(judgement)}
           {!judged!.current && " (As it was before the last change; it is being reckoned anew.)"}
         </p>
@@ -132,12 +132,10 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
               title={loud ? "The plan no longer does it" : "A little short of what you want"}
               tone={loud ? "loud" : undefined}
             >
-              {outlookSentences(judgement.outlook, plan.pOver, view.changed, found.pest).map((sentence) => (
-                <p key={sentence} className="mb-1">
-                  {sentence}
-                </p>
-              ))}
-              <p>
+              <p className="mb-1">
+                {outlookSentences(judgement.outlook, plan.pOver, view.changed, found.pest).join(" ")}
+              </p>
+              <p className="mb-2">
                 Mended, with the same remedy: {judgement.outlook.mended.dates.map(dayInWords).join(", ")}; then{" "}
                 {percent(judgement.outlook.mended.pOver)} by {dayInWords(judgement.outlook.mended.by)}.
               </p>

@@ -318,3 +318,45 @@ function stepOn({ history, scenario, dt, dice }: Rules, animals: readonly Animal
   }
   return next;
 }
+
+/** A population that is lived on from moment to moment by whoever asks. */
+export interface Life {
+  /** How many are seen in a look with these chances; nothing happens to them. */
+  readonly look: (see: InspectionEvent["see"]) => number;
+  readonly treat: (event: TreatmentEvent) => void;
+  readonly pass: (days: number) => void;
+  readonly left: () => number;
+  /** More than anybody need follow. */
+  readonly hopeless: () => boolean;
+}
+
+/** A population of so many animals in the given shares by type, in one scenario, at the first day's warmth for ever. */
+export function liveOn(
+  history: CaseHistory,
+  shares: readonly number[],
+  dt: number,
+  scenario: Scenario,
+  dice: Dice,
+  begun: number,
+): Life {
+  const rules = { history, scenario, dt, dice };
+  const types = typesOf(rules);
+  let animals = Array.from({ length: begun }, () => {
+    let at = dice.uniform();
+    return { ...(types.find((_, i) => (at -= shares[i]!) < 0) ?? types.at(-1)!) };
+  });
+  return {
+    look: (see) => animals.filter(({ stage, site }) => dice.uniform() < see[stage]![site]).length,
+    treat(event) {
+      animals = animals.filter(
+        (animal) => dice.uniform() >= event.kill[animal.stage]![scenario.column] * hitChance(rules, event, animal),
+      );
+    },
+    pass(days) {
+      for (let step = 0; step < Math.round(days / dt) && animals.length <= HOPELESS; step++)
+        animals = stepOn(rules, animals, 0);
+    },
+    left: () => animals.length,
+    hopeless: () => animals.length > HOPELESS,
+  };
+}

@@ -140,7 +140,10 @@ const forms: readonly Form[] = [
   {
     form: "a plan",
     at: () => path("cases", openCase(), "/plan"),
-    first: (page) => page.press("Your own dates"),
+    first: async (page) => {
+      await page.press("By hand: any remedy, your own dates");
+      await page.press("Your own dates");
+    },
     good: { "First treatment": daysAgo(-1), "Every so many days (1–60)": "7", "Times (1–24)": "3" },
     submit: "Adopt this plan",
     bad: [

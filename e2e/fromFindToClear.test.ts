@@ -84,7 +84,8 @@ describe("from a find to clear", () => {
     // The comparison is reckoned in the browser: our ways and the schools' side by side.
     await page.sees("As the schools do it");
     await page.sees("Alcohol on days 0, 6 and 13");
-    await page.press("Spray, then swab every joint");
+    await page.press("By hand: any remedy, your own dates");
+    await page.select("How", "Spray, then swab every joint");
     await page.select("Mix", "Alcohol 70 %");
     await page.sees("No flame, no hot lamp");
     // By hand at 20 °C: (90 + 265 + 120) / 10 and 95 / 10 days.

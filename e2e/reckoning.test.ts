@@ -84,12 +84,16 @@ describe("the engine in the application", () => {
     await page.open(`${unplanned}/plan`);
     await page.sees("Waiting alone comes to under 1 %");
     await page.sees("fewest");
-    const row = await page.driver.findElement({ xpath: "//tr[.//span[normalize-space()='fewest']]" });
+    // The way with the fewest treatments stands open, with its mix, dates, reasons and cautions.
+    const row = await page.driver.findElement({ xpath: "//li[.//span[normalize-space()='fewest']]" });
     const cells = (await row.getText()).replaceAll("\n", " ");
-    const [, times] = / (\d+) times /.exec(cells)!;
-    const [, chance] = / (\d+ %) by /.exec(cells)!;
-    await row.findElement({ css: "button" }).click();
+    const [, times] = /(\d+) times/.exec(cells)!;
+    const [, chance] = /(\d+ %) by /.exec(cells)!;
     await page.sees(`${chance} likely over by`);
+    await page.sees("of what may survive");
+    // Pressed, a way that falls short opens in its place, and says why.
+    await page.press("Those that fall short, and what this plant does not bear");
+    await page.sees("Not on this plant:");
     await page.press("Adopt this plan");
     await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
     const text = await page.text();

@@ -6,6 +6,7 @@ import type { ToolId } from "@/core/inspection/tools";
 import type { IngredientId, MixId } from "@/core/mixing/mixes";
 import type { PestId } from "@/core/pests/pests";
 import type { GrowthFormId } from "@/core/plants/growthForms";
+import { isReckoned, type SignOnlyId, type SuspectId } from "@/core/diagnosis/suspects";
 import type { Sensitivity, SensitivitySource } from "@/core/plants/sensitivities";
 import type { ReactionId } from "@/core/suitability/reactions";
 import type { SpotId } from "@/core/plants/spots";
@@ -13,6 +14,22 @@ import type { ApproachId } from "@/core/planning/approaches";
 import type { Remedy, RemedyId, TechniqueId } from "@/core/remedies/remedies";
 import type { SchoolId } from "@/core/remedies/schools";
 import type { PlantState } from "@/core/plants/states";
+
+/** Pests that are told by their signs only. */
+export const signOnlyNames: Record<SignOnlyId, string> = {
+  whitefly: "Whitefly",
+  flatMite: "Flat mites",
+  rootAphid: "Root aphids",
+};
+
+/** What ends a pest for which no dates are reckoned, as practitioners go about it (common practice, no source). */
+export const signOnlyAdvice: Record<SignOnlyId, string> = {
+  whitefly:
+    "Yellow cards for the flies, and soap on the undersides every three to four days for a month, since the scales on the leaf are hit by touch only.",
+  flatMite:
+    "They are slower than spider mites and sit in sheaths and scars: oil or soap where the plant bears it, weekly for six weeks, and the loupe to see whether any walks.",
+  rootAphid: "Unpot, wash the roots, new mix; then look at the roots again after two and after four weeks.",
+};
 
 export const pestNames: Record<PestId, string> = {
   spiderMite: "Spider mites",
@@ -180,6 +197,11 @@ export const reactionNames: Record<ReactionId, string> = {
   lostBloom: "Lost its wax bloom",
   rot: "Rot",
 };
+
+/** The name of anything that signs may speak for. */
+export function suspectName(id: SuspectId): string {
+  return isReckoned(id) ? pestNames[id] : signOnlyNames[id];
+}
 
 export const severityNames: Record<SeverityId, string> = {
   trace: "Trace: 1–2 animals",

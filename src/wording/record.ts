@@ -11,6 +11,7 @@ import {
   severityNames,
   spotNames,
   stageNames,
+  suspectName,
   techniqueNames,
   toolNames,
 } from "./names";
@@ -80,7 +81,7 @@ function tellNaming({ naming }: Fact<"look">): string {
   if (!naming) return "";
   // Without a sign looked for, nothing spoke for anything.
   if (naming.present.length + naming.absent.length === 0) return "Named by you";
-  const spokeFor = naming.likeliest ? pestNames[naming.likeliest].toLowerCase() : "none of these";
+  const spokeFor = naming.likeliest ? suspectName(naming.likeliest).toLowerCase() : "none of these";
   const told = (what: string, signs: readonly SignId[]) =>
     signs.length > 0 ? [`${what}: ${signs.map((sign) => signNames[sign]).join("; ")}`] : [];
   const who = naming.by === "keeper" ? `Named by you; the signs spoke for ${spokeFor}` : "Named by its signs";

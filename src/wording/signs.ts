@@ -15,6 +15,7 @@ export const signNames: Record<SignId, string> = {
   fixedBumps: "Fixed bumps in rows on veins and stems",
   shellLifts: "A bump lifts off as a dry shell, the animal beneath",
   smallFlies: "Small dark flies on the mix or flying up",
+  whiteFlies: "Tiny white flies rise when a leaf is brushed",
   mixLarvae: "Glassy larvae with a black head in the mix",
   creepingSpecks: "Specks on white paper creep slowly",
   runningSpecks: "Specks on white paper are slender and run",
@@ -30,9 +31,12 @@ export const signNames: Record<SignId, string> = {
   rustyStreaks: "Damp tissue takes rusty streaks",
   loupeRoundDots: "Under the loupe: round dots with legs, clear eggs",
   loupeSlender: "Under the loupe: slender, pale or dark, quick",
+  loupeFlatRed: "Under the loupe: flat, brick-red, hardly moves",
+  rootInsects: "Grey or greenish insects walk on the roots",
   potatoLarvae: "Larvae gathered under the potato",
   cardDarkFlies: "Small dark long-legged flies on the card",
   cardSlender: "Slender fringed insects on the card",
+  cardWhiteFlies: "Tiny white flies on the card",
 };
 
 export const testNames: Record<TestId, { readonly name: string; readonly how: string }> = {
@@ -50,7 +54,7 @@ export const testNames: Record<TestId, { readonly name: string; readonly how: st
   loupeNewLeaf: { name: "Loupe on the newest leaf", how: "Look along the midrib of the underside, in good light." },
   rootBall: {
     name: "Slip the root ball out",
-    how: "White meal on the roots or the pot wall. Slide it back if there is none.",
+    how: "White meal on the roots or the pot wall, or insects that walk there. Slide it back if there is none.",
   },
   potato: { name: "A slice of raw potato on the mix", how: "Lift it after 3 to 4 days: gnat larvae gather under it." },
   yellowCard: { name: "Hang a yellow card for a week", how: "Close above the mix; then look with the loupe." },
@@ -67,6 +71,19 @@ export const lookAlikeNames: Record<LookAlikeId, { readonly name: string; readon
   sporeCases: { name: "Spore cases of the fern", tell: "regular rows under the leaf, brown dust, no smear" },
   springtails: { name: "Springtails", tell: "jump on wet mix, do not fly; harmless" },
   deadShells: { name: "Old, dead scale shells", tell: "flick off dry and leave no smear; stay on for weeks" },
+  woollyAreoles: {
+    name: "Woolly areoles",
+    tell: "a tuft at every areole, all alike; wool stays when dabbed with alcohol",
+  },
+  farina: { name: "Farina, the meal of the plant itself", tell: "wipes off as fine powder, even over the whole leaf" },
+  oedema: { name: "Oedema", tell: "corky warts on the underside after much water; do not scrape off as shells do" },
+  sunburn: { name: "Sunburn", tell: "on the side to the light only, all at once, and does not spread" },
+  ribNectar: {
+    name: "Nectar of the areoles with sooty film",
+    tell: "drops at the areoles of a barrel cactus; washes off, no animals",
+  },
+  soilMites: { name: "Soil mites", tell: "round, brown and slow, on the mix and not on the leaf; harmless" },
+  predatoryMites: { name: "A predatory mite", tell: "one alone, pear-shaped and fast; it helps you" },
   wetOrDry: { name: "Wet roots, drought or age", tell: "old leaves first; feel the mix and look at the roots" },
 };
 

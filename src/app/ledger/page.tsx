@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { readSigns } from "@/operations/readSigns";
 import { Panel } from "@/ui/Panel";
 import { percent } from "@/wording/chances";
-import { pestNames } from "@/wording/names";
+import { pestNames, suspectName } from "@/wording/names";
 import { signNames } from "@/wording/signs";
 import { currentContext } from "../_parts/context";
 
@@ -42,7 +42,7 @@ export default async function LedgerPage() {
                 {records.slice(0, SHOWN).map((one) => (
                   <tr key={`${one.sign} ${one.pest}`}>
                     <th scope="row">{signNames[one.sign]}</th>
-                    <td>{one.pest ? pestNames[one.pest] : "No pest"}</td>
+                    <td>{one.pest ? suspectName(one.pest) : "No pest"}</td>
                     <td>{one.present}</td>
                     <td>{one.lookedFor}</td>
                     <td>{percent(one.expected)}</td>

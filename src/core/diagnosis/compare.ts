@@ -1,15 +1,15 @@
-import { pestIds, type PestId } from "../pests/pests";
+import { suspectIds, type SuspectId } from "./suspects";
 import { likelihoodOf, signIds, type SignId } from "./signs";
 
 /** A look at which signs were looked for, and what it found; no pests: none was there. */
 export interface ConfirmedLook {
   readonly naming: { readonly present: readonly SignId[]; readonly absent: readonly SignId[] };
-  readonly pests: readonly PestId[];
+  readonly pests: readonly SuspectId[];
 }
 
 export interface SignRecord {
   readonly sign: SignId;
-  readonly pest: PestId | null;
+  readonly pest: SuspectId | null;
   readonly present: number;
   readonly lookedFor: number;
   /** What the table takes the chance to be. */
@@ -25,7 +25,7 @@ export interface SignRecord {
  */
 export function recordOfSigns(looks: readonly ConfirmedLook[]): SignRecord[] {
   const single = looks.filter((look) => look.pests.length <= 1);
-  const records = [...pestIds, null].flatMap((pest) => {
+  const records = [...suspectIds, null].flatMap((pest) => {
     const own = single.filter((look) => (look.pests[0] ?? null) === pest);
     return signIds.map((sign) => {
       const present = own.filter(({ naming }) => naming.present.includes(sign)).length;

@@ -1,4 +1,4 @@
-import { pestIds, type PestId } from "../pests/pests";
+import { suspectIds, type SuspectId } from "./suspects";
 import type { GrowthFormId } from "../plants/growthForms";
 import { chancesOf, type Posterior } from "./posterior";
 import type { Priors } from "./priors";
@@ -14,14 +14,14 @@ export interface TestWorth {
  * How much looking for these signs would tell about which of the pests in question are there: the mutual information, in bits,
  * between what comes out and the set of those pests. Given all pests the signs are independent. 0 for no signs or no pest in
  * question; never negative. Source: expected information of a test, D. V. Lindley, Ann. Math. Statist. 27 (1956) 986–1005.
- * @example informationOf(certain, ["webbing"], pestIds) // 0: nothing is left to learn
+ * @example informationOf(certain, ["webbing"], suspectIds) // 0: nothing is left to learn
  */
 export function informationOf(
   { sets }: Pick<Posterior, "sets">,
   shown: readonly SignId[],
-  about: readonly PestId[],
+  about: readonly SuspectId[],
 ): number {
-  const mask = about.reduce((bits, pest) => bits | (1 << pestIds.indexOf(pest)), 0);
+  const mask = about.reduce((bits, pest) => bits | (1 << suspectIds.indexOf(pest)), 0);
   const byPart = (values: (set: number) => number) => {
     const parts = new Float64Array(sets.length);
     for (let set = 0; set < sets.length; set++) parts[set & mask]! += values(set);
@@ -44,9 +44,9 @@ export function informationOf(
 const RAISED = 1.2;
 
 /** The pests that the signs speak for, certain or not; all of them as long as they speak for none. */
-export function inQuestion({ of }: Pick<Posterior, "of">, priors: Priors): readonly PestId[] {
-  const raised = pestIds.filter((pest) => of[pest] > RAISED * priors[pest]);
-  return raised.length > 0 ? raised : pestIds;
+export function inQuestion({ of }: Pick<Posterior, "of">, priors: Priors): readonly SuspectId[] {
+  const raised = suspectIds.filter((pest) => of[pest] > RAISED * priors[pest]);
+  return raised.length > 0 ? raised : suspectIds;
 }
 
 /** What waiting for days leaves of a test's worth: treatment cannot begin meanwhile (HOUSE). */

@@ -13,6 +13,13 @@ export const lookAlikes = {
   sporeCases: { of: ["fixedBumps"], forms: ["fern"] },
   springtails: { of: ["smallFlies", "mixLarvae"] },
   deadShells: { of: ["fixedBumps", "shellLifts"] },
+  woollyAreoles: { of: ["cottonTufts"], forms: ["tubercledCactus", "columnarCactus", "jointedCactus"] },
+  farina: { of: ["cottonTufts", "grittyDust"] },
+  oedema: { of: ["fixedBumps", "corkyScars"] },
+  sunburn: { of: ["silverStreaks", "stippling"] },
+  ribNectar: { of: ["stickyFilm", "sootyFilm", "ants"], forms: ["columnarCactus", "tubercledCactus"] },
+  soilMites: { of: ["creepingSpecks", "runningSpecks"] },
+  predatoryMites: { of: ["runningSpecks", "livesWhenTouched"] },
   wetOrDry: { of: ["yellowing", "wiltsDamp", "twistedGrowth"] },
 } as const satisfies Record<string, { of: readonly SignId[]; forms?: readonly GrowthFormId[] }>;
 

@@ -1,18 +1,18 @@
-import { pestIds, type PestId } from "../pests/pests";
+import { suspectIds, type SuspectId } from "./suspects";
 import type { Priors } from "./priors";
 import { likelihoodOf, signIds, type Observations, type SignId } from "./signs";
 
 /**
- * Several pests at once are possible, so that the hypotheses are all sets of pests, the empty set among them: 256 of them,
- * each a bit mask with the bits in the order of `pestIds`.
+ * Several pests at once are possible, so that the hypotheses are all sets of pests, the empty set among them: 2,048 of them,
+ * each a bit mask with the bits in the order of `suspectIds`.
  */
-const SETS = 2 ** pestIds.length;
+const SETS = 2 ** suspectIds.length;
 
 export interface Posterior {
   /** The probability of every set of pests; sums to 1. */
   readonly sets: Float64Array;
   /** The probability that the pest is there, alone or with others. */
-  readonly of: Readonly<Record<PestId, number>>;
+  readonly of: Readonly<Record<SuspectId, number>>;
   /** The probability that none of them is there. */
   readonly none: number;
 }
@@ -24,7 +24,7 @@ export interface Posterior {
  */
 const chanceBySet: Readonly<Record<SignId, Float64Array>> = Object.fromEntries(
   signIds.map((sign) => {
-    const byPest = pestIds.map((pest) => 1 - likelihoodOf(sign, pest));
+    const byPest = suspectIds.map((pest) => 1 - likelihoodOf(sign, pest));
     const chances = Float64Array.from({ length: SETS }, (_, set) =>
       set === 0
         ? likelihoodOf(sign, null)
@@ -44,17 +44,17 @@ export const chancesOf = (sign: SignId): Float64Array => chanceBySet[sign];
  * @example posteriorOf(priors, { webbing: "present", stippling: "present" }).of.spiderMite // ≈ 0.95
  */
 export function posteriorOf(priors: Priors, observed: Observations): Posterior {
-  for (const pest of pestIds)
+  for (const pest of suspectIds)
     if (!(priors[pest] > 0 && priors[pest] < 1)) throw new RangeError(`the prior of ${pest} must be between 0 and 1`);
   const prior = Float64Array.from({ length: SETS }, (_, set) =>
-    pestIds.reduce((p, pest, bit) => p * (set & (1 << bit) ? priors[pest] : 1 - priors[pest]), 1),
+    suspectIds.reduce((p, pest, bit) => p * (set & (1 << bit) ? priors[pest] : 1 - priors[pest]), 1),
   );
   const sets = signIds.reduce<Float64Array>((p, sign) => {
     const seen = observed[sign];
     return seen === undefined ? p : updated(p, chancesOf(sign), seen);
   }, prior);
-  const of = pestIds.map((pest, bit) => [pest, sets.reduce((sum, p, set) => (set & (1 << bit) ? sum + p : sum), 0)]);
-  return { sets, of: Object.fromEntries(of) as Record<PestId, number>, none: sets[0]! };
+  const of = suspectIds.map((pest, bit) => [pest, sets.reduce((sum, p, set) => (set & (1 << bit) ? sum + p : sum), 0)]);
+  return { sets, of: Object.fromEntries(of) as Record<SuspectId, number>, none: sets[0]! };
 }
 
 /**

@@ -1,7 +1,8 @@
 import { degreeDaysPerDay } from "../climate/degreeDays";
-import { pestIds, pestOf, type PestId } from "../pests/pests";
+import { pestOf, type PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import { spots, type Spot } from "../plants/spots";
+import { isReckoned, suspectIds, type SuspectId } from "./suspects";
 
 export const seasons = ["winter", "spring", "summer", "autumn"] as const;
 export type Season = (typeof seasons)[number];
@@ -21,7 +22,7 @@ export interface Circumstances {
 }
 
 /** How likely each pest is before any sign is looked at, each 0–1 and independent of the others. */
-export type Priors = Readonly<Record<PestId, number>>;
+export type Priors = Readonly<Record<SuspectId, number>>;
 
 /** On a plant of any form, at 22 °C, in no special season, in a collection without open cases (HOUSE). */
 const usual: Priors = {
@@ -33,15 +34,19 @@ const usual: Priors = {
   armouredScale: 0.06,
   fungusGnat: 0.12,
   aphid: 0.08,
+  whitefly: 0.03,
+  flatMite: 0.02,
+  rootAphid: 0.01,
 };
 
 /** What multiplies the odds in a season (HOUSE): dry heated air brings mites, wet mix in poor light gnats, soft growth aphids. */
-const inSeason: Partial<Record<PestId, Partial<Record<Season, number>>>> = {
+const inSeason: Partial<Record<SuspectId, Partial<Record<Season, number>>>> = {
   spiderMite: { winter: 1.5, summer: 1.3 },
   thrips: { summer: 1.5, spring: 1.2 },
   fungusGnat: { winter: 1.4, autumn: 1.3 },
   aphid: { spring: 1.8, winter: 0.6 },
   mealybug: { autumn: 1.2, winter: 1.2 },
+  whitefly: { summer: 1.4, autumn: 1.2 },
 };
 
 /** What multiplies the odds of a pest that the collection has now (HOUSE). */
@@ -56,11 +61,15 @@ const MOST = 1.6;
 /**
  * How likely each pest is on this plant before any sign is looked at: the usual odds, multiplied by how much of the pest's
  * hiding places the growth form has (0.3 + share), how fast the pest grows there compared with 22 °C (0.3–1.6), the season,
- * and how near the collection has it. Gives probabilities above 0 and below 1. Source: our own estimates (HOUSE).
+ * and how near the collection has it. Of pests that are told by their signs only the usual odds and the season are known. Gives probabilities above 0 and below 1. Source: our own estimates (HOUSE).
  * @example priorsFor({ form: "trailingVine", meanC: 22, season: "winter", nearby: {} }).spiderMite // ≈ 0.26
  */
 export function priorsFor({ form, meanC, season, nearby }: Circumstances): Priors {
-  const entries = pestIds.map((pest) => {
+  const entries = suspectIds.map((pest) => {
+    if (!isReckoned(pest)) {
+      const odds = (usual[pest] / (1 - usual[pest])) * (inSeason[pest]?.[season] ?? 1);
+      return [pest, odds / (1 + odds)] as const;
+    }
     const near = nearby[pest];
     const odds =
       (usual[pest] / (1 - usual[pest])) *
@@ -70,7 +79,7 @@ export function priorsFor({ form, meanC, season, nearby }: Circumstances): Prior
       (near ? byNearness[near] : 1);
     return [pest, odds / (1 + odds)] as const;
   });
-  return Object.fromEntries(entries) as Record<PestId, number>;
+  return Object.fromEntries(entries) as Record<SuspectId, number>;
 }
 
 /** How much of the places where a pest sits there are on this form, 0–1. */

@@ -1,6 +1,6 @@
-import type { PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import type { SpotId } from "../plants/spots";
+import type { SuspectId } from "./suspects";
 
 /**
  * How often a sign is there with a pest, in classes: hardly ever, rarely, sometimes, often, almost always.
@@ -22,7 +22,10 @@ export const columns = [
   "armouredScale",
   "fungusGnat",
   "aphid",
-] as const satisfies readonly PestId[];
+  "whitefly",
+  "flatMite",
+  "rootAphid",
+] as const satisfies readonly SuspectId[];
 
 export interface Sign {
   readonly classes: Classes;
@@ -32,40 +35,44 @@ export interface Sign {
 
 /** Signs that are seen without doing anything to the plant. Source: classes HOUSE; the signs common practice, no source. */
 export const seenSigns = {
-  cottonTufts: { classes: "ar--rr--r" },
-  rootMeal: { classes: "ra------r" },
-  webbing: { classes: "--s-----r" },
-  stippling: { classes: "r-ao-s-rr" },
-  silverStreaks: { classes: "--sa----r" },
-  blackSpecks: { classes: "--ro----r" },
-  twistedGrowth: { classes: "srror--or", onlyOn: ["newLeaf", "crown"] },
-  stickyFilm: { classes: "o---o--or" },
-  sootyFilm: { classes: "s---s--sr" },
-  fixedBumps: { classes: "----aa--r" },
-  shellLifts: { classes: "----ro---" },
-  smallFlies: { classes: "------a-r" },
-  mixLarvae: { classes: "------o--" },
-  creepingSpecks: { classes: "r-or---rr", onlyOn: ["underside", "areole", "axil"] },
-  runningSpecks: { classes: "---o----r", onlyOn: ["underside", "flower", "newLeaf"] },
-  grittyDust: { classes: "--or---sr", onlyOn: ["underside"] },
-  packedInsects: { classes: "-------a-" },
-  corkyScars: { classes: "r-or-s--s", onlyOn: ["areole"] },
-  yellowing: { classes: "sosssssss" },
-  wiltsDamp: { classes: "rorrrrsrs" },
-  ants: { classes: "ss--s--sr" },
+  cottonTufts: { classes: "ar--rr-----r" },
+  rootMeal: { classes: "ra--------rr" },
+  webbing: { classes: "--s--------r" },
+  stippling: { classes: "r-ao-s-rrs-r" },
+  silverStreaks: { classes: "--sa-----o-r" },
+  blackSpecks: { classes: "--ro-------r" },
+  twistedGrowth: { classes: "srror--ors-r", onlyOn: ["newLeaf", "crown"] },
+  stickyFilm: { classes: "o---o--oo--r" },
+  sootyFilm: { classes: "s---s--ss--r" },
+  fixedBumps: { classes: "----aa--r--r" },
+  shellLifts: { classes: "----ro------" },
+  smallFlies: { classes: "------a-r--r" },
+  whiteFlies: { classes: "--------a---" },
+  mixLarvae: { classes: "------o-----" },
+  creepingSpecks: { classes: "r-or---r-o-r", onlyOn: ["underside", "areole", "axil"] },
+  runningSpecks: { classes: "---o-------r", onlyOn: ["underside", "flower", "newLeaf"] },
+  grittyDust: { classes: "--or---sro-r", onlyOn: ["underside"] },
+  packedInsects: { classes: "-------a----" },
+  corkyScars: { classes: "r-or-s---o-s", onlyOn: ["areole"] },
+  yellowing: { classes: "sossssssssss" },
+  wiltsDamp: { classes: "rorrrrsrrros" },
+  ants: { classes: "ss--s--sr-sr" },
 } as const satisfies Record<string, Sign>;
 
 /** What a test brings to light. Source: classes HOUSE; the tests common practice, no source. */
 const testSigns = {
-  alcoholDissolves: { classes: "ao------r" },
-  livesWhenTouched: { classes: "osoo--ra-" },
-  scrapeSmears: { classes: "rr--aa--r" },
-  rustyStreaks: { classes: "--o----r-", onlyOn: ["underside"] },
-  loupeRoundDots: { classes: "--or----r" },
-  loupeSlender: { classes: "---o----r" },
-  potatoLarvae: { classes: "------o-r" },
-  cardDarkFlies: { classes: "------a-r" },
-  cardSlender: { classes: "---o----r" },
+  alcoholDissolves: { classes: "ao------r-or" },
+  livesWhenTouched: { classes: "osoo--raoro-" },
+  scrapeSmears: { classes: "rr--aa--s--r" },
+  rustyStreaks: { classes: "--o----r-o--", onlyOn: ["underside"] },
+  loupeRoundDots: { classes: "--or-----r-r" },
+  loupeSlender: { classes: "---o-------r" },
+  loupeFlatRed: { classes: "---------a--" },
+  rootInsects: { classes: "-r--------a-" },
+  potatoLarvae: { classes: "------o----r" },
+  cardDarkFlies: { classes: "------a-r--r" },
+  cardSlender: { classes: "---o-------r" },
+  cardWhiteFlies: { classes: "--------a---" },
 } as const satisfies Record<string, Sign>;
 
 export const signs = { ...seenSigns, ...testSigns } as const;
@@ -77,7 +84,7 @@ export const seenSignIds = Object.keys(seenSigns) as (keyof typeof seenSigns)[];
  * The chance that the sign is there, with this pest alone or (`null`) with none.
  * @example likelihoodOf("webbing", "spiderMite") // 0.3
  */
-export function likelihoodOf(sign: SignId, pest: PestId | null): number {
+export function likelihoodOf(sign: SignId, pest: SuspectId | null): number {
   const row: Sign = signs[sign];
   const column = pest === null ? columns.length : columns.indexOf(pest);
   return likelihoods[row.classes[column] as LikelihoodClass];
@@ -99,10 +106,10 @@ export const tests = {
   scrape: { shows: ["scrapeSmears", "shellLifts"], days: 0 },
   paper: { shows: ["creepingSpecks", "runningSpecks"], days: 0 },
   tissue: { shows: ["rustyStreaks"], days: 0 },
-  loupeNewLeaf: { shows: ["loupeRoundDots", "loupeSlender"], days: 0 },
-  rootBall: { shows: ["rootMeal"], days: 0 },
+  loupeNewLeaf: { shows: ["loupeRoundDots", "loupeSlender", "loupeFlatRed"], days: 0 },
+  rootBall: { shows: ["rootMeal", "rootInsects"], days: 0 },
   potato: { shows: ["potatoLarvae"], days: 4 },
-  yellowCard: { shows: ["cardDarkFlies", "cardSlender"], days: 7 },
+  yellowCard: { shows: ["cardDarkFlies", "cardSlender", "cardWhiteFlies"], days: 7 },
 } as const satisfies Record<string, { shows: readonly SignId[]; days: number }>;
 export type TestId = keyof typeof tests;
 export const testIds = Object.keys(tests) as TestId[];

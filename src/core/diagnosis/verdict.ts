@@ -1,4 +1,4 @@
-import { pestIds, type PestId } from "../pests/pests";
+import { suspectIds, type SuspectId } from "./suspects";
 import type { TestWorth } from "./expectedInformation";
 import type { Posterior } from "./posterior";
 
@@ -13,25 +13,25 @@ export const SETTLES_FROM_BITS = 0.1;
 export type Verdict =
   /** Nothing was looked for yet. */
   | { readonly code: "nothing_yet" }
-  | { readonly code: "named"; readonly pests: readonly PestId[] }
+  | { readonly code: "named"; readonly pests: readonly SuspectId[] }
   | { readonly code: "none"; readonly p: number }
   /** Two pests that the signs do not tell apart; `test` may still do it. */
-  | { readonly code: "alike"; readonly pests: readonly [PestId, PestId]; readonly test: TestWorth | null }
-  | { readonly code: "unsure"; readonly likeliest: PestId; readonly p: number; readonly test: TestWorth | null };
+  | { readonly code: "alike"; readonly pests: readonly [SuspectId, SuspectId]; readonly test: TestWorth | null }
+  | { readonly code: "unsure"; readonly likeliest: SuspectId; readonly p: number; readonly test: TestWorth | null };
 
 /** The pests, likeliest first; equals in the order of the application. */
-export function byChance({ of }: Posterior): PestId[] {
-  return [...pestIds].toSorted((a, b) => of[b] - of[a]);
+export function byChance({ of }: Posterior): SuspectId[] {
+  return [...suspectIds].toSorted((a, b) => of[b] - of[a]);
 }
 
 /**
  * What the signs amount to: named pests, none, two that cannot be told apart ("treat as both"), or not sure yet. `about` are the
  * pests in question: one that is likely only because it often is there is not called. `worth` are the tests left, best first,
- * `looked` the number of signs looked for. @example verdictOf(posterior, pestIds, [], 3).code // "named"
+ * `looked` the number of signs looked for. @example verdictOf(posterior, suspectIds, [], 3).code // "named"
  */
 export function verdictOf(
   posterior: Posterior,
-  about: readonly PestId[],
+  about: readonly SuspectId[],
   worth: readonly TestWorth[],
   looked: number,
 ): Verdict {

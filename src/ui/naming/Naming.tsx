@@ -8,11 +8,12 @@ import { inQuestion, testsByWorth } from "@/core/diagnosis/expectedInformation";
 import { posteriorOf } from "@/core/diagnosis/posterior";
 import { priorsFor, type Circumstances } from "@/core/diagnosis/priors";
 import { canShow, seenSignIds, signIds, tests, type Observations, type SignId } from "@/core/diagnosis/signs";
+import { isReckoned, type SignOnlyId, type SuspectId } from "@/core/diagnosis/suspects";
 import { byChance, NAMED_FROM, SETTLES_FROM_BITS, verdictOf, type Verdict } from "@/core/diagnosis/verdict";
 import type { Naming as NamingOnRecord } from "@/core/facts/kinds/look";
 import { pestIds, type PestId } from "@/core/pests/pests";
 import { percent } from "@/wording/chances";
-import { pestNames } from "@/wording/names";
+import { pestNames, signOnlyAdvice, suspectName } from "@/wording/names";
 import { lookAlikeNames, testNames } from "@/wording/signs";
 import { SignToggle, type Seen } from "../signs/SignToggle";
 
@@ -21,7 +22,7 @@ const SHOWN = 4;
 
 /** The sentence above the signs. */
 function verdictInWords(verdict: Verdict): string {
-  const name = (pest: PestId) => pestNames[pest].toLowerCase();
+  const name = (pest: SuspectId) => suspectName(pest).toLowerCase();
   switch (verdict.code) {
     case "nothing_yet":
       return "Press the signs you see. These odds are from the kind of plant, the place, the season and what you have now.";
@@ -81,7 +82,13 @@ export function Naming({
     likeliest,
     by: spokenFor && looked > 0 ? "signs" : "keeper",
   });
-  const take = (pests: readonly PestId[]) =>
+  const [signOnly, setSignOnly] = useState<readonly SignOnlyId[]>([]);
+  const take = (suspects: readonly SuspectId[]) => {
+    const pests = suspects.filter(isReckoned);
+    setSignOnly(suspects.filter((one): one is SignOnlyId => !isReckoned(one)));
+    if (pests.length > 0) takeReckoned(pests);
+  };
+  const takeReckoned = (pests: readonly PestId[]) =>
     onNamed({ pests, naming: record(pests.every((pest) => pest === likeliest || posterior.of[pest] >= NAMED_FROM)) });
 
   const next = worth[0];
@@ -99,7 +106,7 @@ export function Naming({
             <li key={pest}>
               <button type="button" className="odd" onClick={() => take([pest])}>
                 <span className="odd-bar" style={{ width: `${posterior.of[pest] * 100}%` }} aria-hidden />
-                <span>{pestNames[pest]}</span>
+                <span>{suspectName(pest)}</span>
                 <span>{percent(posterior.of[pest])}</span>
               </button>
             </li>
@@ -115,10 +122,20 @@ export function Naming({
         {(alike ?? several) && (
           <Button className="mt-2" onClick={() => take((alike ?? several)!)}>
             {several && several.length > 2 ? "Take all" : "Take both"}:{" "}
-            {(alike ?? several)!.map((pest) => pestNames[pest].toLowerCase()).join(" and ")}
+            {(alike ?? several)!.map((pest) => suspectName(pest).toLowerCase()).join(" and ")}
           </Button>
         )}
       </section>
+      {signOnly.map((id) => (
+        <section key={id} className="alert alert-info mb-0" role="status">
+          <h2 className="h3">{suspectName(id)}: no plan is reckoned</h2>
+          <p className="mb-1">
+            Too little is known of how it lives on house plants for dates to be reckoned, so no case can be opened. Set
+            the plant apart, and write what you saw into the note of a look.
+          </p>
+          <p className="mb-0">{signOnlyAdvice[id]}</p>
+        </section>
+      ))}
       {looked > 0 && next && next.bits >= SETTLES_FROM_BITS && (
         <section className="naming-test">
           <h2 className="h3">The test that would tell most now: {testNames[next.test].name}</h2>

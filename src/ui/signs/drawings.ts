@@ -31,6 +31,7 @@ export const signDrawings: Readonly<Record<SignId, string>> = {
   fixedBumps: `M8 44L40 6${bump(14, 38)}${bump(20, 31)}${bump(26, 24)}${bump(32, 17)}`,
   shellLifts: `M4 42H44${bump(32, 42)}${dot(16, 39, 3)}M9 26q7-13 14-2l-12 4Z`,
   smallFlies: `${mix}${fly(16, 12)}${fly(34, 18)}`,
+  whiteFlies: `${leaf}${fly(10, 10)}${fly(38, 8)}${fly(40, 26)}`,
   mixLarvae: `${mix}M10 40q4-3 8 0t8 0t6-1${dot(9, 40, 2)}M20 22q4-4 8 0t7-1${dot(19, 22, 2)}`,
   creepingSpecks: `${paper}${dot(18, 20, 2.4)}${dot(28, 26, 2.4)}M18 26v6M28 16v4M15 32l3 3 3-3`,
   runningSpecks: `${paper}${slender(16, 30)}${slender(27, 24)}M20 36l8-2M31 30l6-2`,
@@ -54,7 +55,10 @@ export const signDrawings: Readonly<Record<SignId, string>> = {
   rustyStreaks: `${paper}M14 20L30 16M16 26L34 21M18 32L30 29M20 37L36 33`,
   loupeRoundDots: `${lens}${dot(21, 20, 4.5)}M16 18l-4-2M16 22l-4 2M26 18l4-2M26 22l4 2${dots([14, 28], [27, 11], [28, 29])}`,
   loupeSlender: `${lens}${slender(15, 27)}${slender(23, 25)}`,
+  loupeFlatRed: `${lens}M15 20a6 4 0 1 1 12 0a6 4 0 1 1-12 0M15 17l-3-2M27 17l3-2M15 23l-3 2M27 23l3 2`,
+  rootInsects: `${roots}${dot(14, 32, 3)}${dot(26, 30, 3)}${dot(33, 24, 3)}M11 35l-2 3M17 35l2 3M23 33l-2 3M29 33l2 3`,
   potatoLarvae: `M8 26Q10 12 26 12Q42 14 40 28Q38 38 22 36Q8 36 8 26ZM12 42q3-3 6 0t6 0M26 44q3-3 6 0t6-1M16 20q6-4 12-2`,
   cardDarkFlies: `${card}${fly(20, 14)}${fly(28, 28)}`,
+  cardWhiteFlies: `${card}${fly(19, 12)}${fly(29, 20)}${fly(20, 28)}`,
   cardSlender: `${card}${slender(17, 20)}${slender(23, 34)}`,
 };

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { signIds } from "../../diagnosis/signs";
+import { suspectIds } from "../../diagnosis/suspects";
 import { id, moment, orNothing, text, whole } from "../../fields";
 import { severityIds } from "../../inspection/severity";
 import { toolIds } from "../../inspection/tools";
@@ -27,7 +28,7 @@ const naming = z.object({
   present: someSigns,
   absent: someSigns,
   by: z.enum(["signs", "keeper"]),
-  likeliest: z.enum(pestIds).nullable(),
+  likeliest: z.enum(suspectIds).nullable(),
 });
 export type Naming = z.output<typeof naming>;
 

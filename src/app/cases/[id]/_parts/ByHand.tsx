@@ -184,7 +184,7 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
           adopting={adopting}
         />
       </section>
-      <section className="way-cautions">
+      <section className="way-cautions" tabIndex={0} aria-label="Cautions for this way">
         <Cautions mix={mix} plant={bearer} technique={technique} />
       </section>
     </div>

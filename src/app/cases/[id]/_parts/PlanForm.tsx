@@ -108,8 +108,8 @@ export function PlanForm(props: Props) {
     form.clearErrors();
     setPressed(id === open ? "" : id);
   };
-  const dated = form.formState.errors.dates;
-  const problem = [dated?.message, dated?.root?.message].find((message) => typeof message === "string");
+  const { dates: dated, mix: mixed } = form.formState.errors;
+  const problem = [mixed?.message, dated?.message, dated?.root?.message].find((message) => typeof message === "string");
   const adopting = { form, trouble, problem: first ? problem : undefined };
 
   const row = (way: Way) => (

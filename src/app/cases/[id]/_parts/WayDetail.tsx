@@ -113,7 +113,7 @@ export function WayDetail(props: Props) {
             adopting={adopting}
           />
         </section>
-        <section className="way-cautions">
+        <section className="way-cautions" tabIndex={0} aria-label="Cautions for this way">
           {used.map(({ remedy, technique }) => (
             <Cautions key={`${remedy} ${technique}`} mix={mixOf(remedy)} plant={bearer} technique={technique} />
           ))}

@@ -129,10 +129,14 @@ describe("the engine in the application", () => {
     await page.settled();
     const said = async () => /(\d+|under 1|over 99) % likely over on day (\d+)/.exec(await page.text())!;
     const [, one] = await said();
+    const sliders = () =>
+      page.driver.findElements({
+        xpath: "//section[.//h2[normalize-space()='Weekly and thorough']]//*[@role='slider']",
+      });
     await page.select("As a school does it", "Alcohol on days 0, 6 and 13");
     await page.driver.wait(async () => (await said())[1] !== one, 5000, "three treatments say no more than one");
     const [, , before] = await said();
-    const last = (await page.driver.findElements({ css: "[role=slider]" })).at(-1)!;
+    const last = (await sliders()).at(-1)!;
     await last.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
     await page.driver.wait(
       async () => Number((await said())[2]) === Number(before) + 2,
@@ -141,13 +145,25 @@ describe("the engine in the application", () => {
     );
     expect(await last.getAttribute("aria-valuetext")).toBe("day 15");
     await page.select("As a school does it", "Soap every 3 days for four weeks");
-    expect(await page.driver.findElements({ css: "[role=slider]" })).toHaveLength(10);
+    expect(await sliders()).toHaveLength(10);
+    // What sits deep can be dragged too: nothing there, and it is likelier over.
+    const chance = async () => Number((await said())[1]);
+    const [with_, deep] = [await chance(), await page.field("Where no spray comes")];
+    await deep.sendKeys(Key.HOME);
+    await page.driver.wait(async () => (await chance()) > with_, 5000, "without deep places it is no likelier over");
   });
 
-  it("the almanac tells life at three temperatures", async () => {
+  it("the almanac has a page for each pest and each remedy", async () => {
     await page.open("/almanac");
     // 450 degree-days above 10 °C at 22 °C: 37.5 days from egg to adult mealybug.
-    await page.sees("38 days");
-    await page.sees("egg to adult");
+    await page.sees("adult after 38 days at 22 °C");
+    await page.press("Mealybugs");
+    await page.arrives(/^\/almanac\/pests\/mealybug$/);
+    await page.sees("until adult");
+    await page.sees("White cottony tufts");
+    await page.sees("Hoya");
+    await page.press("Alcohol on the spot");
+    await page.arrives(/^\/almanac\/remedies\/alcohol$/);
+    await page.sees("Strength against effect");
   });
 });

@@ -11,7 +11,7 @@ import { volumeFor } from "@/core/mixing/sprayVolume";
 import { pestOf } from "@/core/pests/pests";
 import { eggToAdultDays } from "@/core/pests/stageDurations";
 import type { Course } from "@/core/planning/course";
-import { sensitivitiesOf } from "@/core/plants/sensitivities";
+import { sensitivitiesOf } from "@/core/plants/care";
 import type { OnPlant } from "@/core/case/onPlant";
 import { verdictsOf } from "@/core/programmes/programmes";
 import type { RemedyId } from "@/core/remedies/remedies";

@@ -6,7 +6,7 @@ import { standing, type Photo, type Skip } from "@/core/facts/facts";
 import { isApart, type Plant } from "@/core/facts/descriptions";
 import { idIn } from "@/core/fields";
 import type { Course } from "@/core/planning/course";
-import { sensitivitiesOf } from "@/core/plants/sensitivities";
+import { sensitivitiesOf } from "@/core/plants/care";
 import type { OnPlant } from "@/core/case/onPlant";
 import { verdictsOf } from "@/core/programmes/programmes";
 import type { ProgrammeKindId, Verdict } from "@/core/programmes/programme";

@@ -1,6 +1,6 @@
 import { expose } from "comlink";
 import { compareFor, datesFor, promiseOf, type DatedComparison, type PlanQuestion } from "@/core/case/ask";
-import { drawCase, type DatedDose } from "@/core/case/draw";
+import { blameCase, drawCase, type DatedDose } from "@/core/case/draw";
 import type { OnPlant } from "@/core/case/onPlant";
 import { caseFile, type CaseFileInput } from "@/core/format/schema";
 import { pClearIf, type Supposition } from "@/core/case/whatIf";
@@ -11,6 +11,8 @@ import type { Dose } from "@/core/planning/approaches";
 const reckoner = {
   draw: (file: CaseFileInput, coming: readonly DatedDose[], until: Day, on: OnPlant | null) =>
     drawCase(caseFile.parse(file), coming, until, on),
+  blame: (file: CaseFileInput, coming: readonly DatedDose[], until: Day) =>
+    blameCase(caseFile.parse(file), coming, until),
   whatIf: (file: CaseFileInput, supposition: Supposition) => pClearIf(caseFile.parse(file), supposition),
   dates: (file: CaseFileInput, question: PlanQuestion, dose: Dose, lists: readonly (readonly Day[])[]) =>
     datesFor(caseFile.parse(file), question, dose, lists),

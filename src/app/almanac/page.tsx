@@ -1,107 +1,78 @@
 import type { Metadata } from "next";
 import Link from "next/link";
+import { signOnlyIds } from "@/core/diagnosis/suspects";
 import { pestIds, pestOf } from "@/core/pests/pests";
-import { eggToAdultDays, stageDays } from "@/core/pests/stageDurations";
+import { eggToAdultDays } from "@/core/pests/stageDurations";
 import { remedyIds, remedyOf } from "@/core/remedies/remedies";
 import { Panel } from "@/ui/Panel";
-import { cautionSentences } from "@/wording/cautions";
 import { dayCount } from "@/wording/dates";
-import { pestNames, remedyNames, smellNames, stageNames, techniqueNames } from "@/wording/names";
+import { pestNames, remedyNames, signOnlyAdvice, signOnlyNames, smellNames } from "@/wording/names";
 
 export const metadata: Metadata = { title: "Almanac" };
 
-/** Temperatures at which life is told, °C: a cool room, a usual one, under lamps. */
-const WARMTHS = [18, 22, 26] as const;
-
-const inDays = (days: number | null) => (days === null ? "stands still" : dayCount(Math.round(days)));
+const USUAL_C = 22;
 
 export default function AlmanacPage() {
   return (
     <>
       <h1>Almanac</h1>
-      <Panel title="Life cycles">
-        <p>
-          Try a plan before you adopt it: drag a treatment along the time line and see what it leaves. It is the
-          shortest way to see why one spray is never enough.
-        </p>
-        <Link className="btn btn-primary" href="/almanac/life-cycle">
-          To the life cycles
-        </Link>
-      </Panel>
-      <Panel title="Hiding places">
-        <p>Where each pest sits on each growth form, drawn: the places in the order of a look.</p>
-        <Link className="btn btn-primary" href="/almanac/hiding-places">
-          To the drawings
-        </Link>
-      </Panel>
-      <Panel title="How long they live in each stage">
-        <p>
-          From degree-days above each pest&apos;s own threshold; literature from memory, on the slow side, since house
-          plants are poor hosts.
-        </p>
-        <div className="table-responsive" tabIndex={0} role="region" aria-label="Life stages">
-          <table className="table mb-0">
-            <thead>
-              <tr>
-                <th scope="col">Pest</th>
-                <th scope="col">Stage</th>
-                {WARMTHS.map((meanC) => (
-                  <th scope="col" key={meanC}>
-                    {meanC} °C
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            {pestIds.map((id) => {
-              const pest = pestOf(id);
-              return (
-                <tbody key={id}>
-                  {pest.stages.map((stage, i) => (
-                    <tr key={stage.id}>
-                      {i === 0 && (
-                        <th scope="rowgroup" rowSpan={pest.stages.length + 1}>
-                          {pestNames[id]}
-                        </th>
-                      )}
-                      <td>{stageNames[stage.id]}</td>
-                      {WARMTHS.map((meanC) => (
-                        <td key={meanC}>{inDays(stageDays(pest, stage, meanC))}</td>
-                      ))}
-                    </tr>
-                  ))}
-                  <tr>
-                    <td className="fw-semibold">
-                      {pest.stages[0]!.id === "egg" ? "egg to adult" : "newborn to adult"}
-                    </td>
-                    {WARMTHS.map((meanC) => (
-                      <td key={meanC} className="fw-semibold">
-                        {inDays(eggToAdultDays(pest, meanC))}
-                      </td>
-                    ))}
-                  </tr>
-                </tbody>
-              );
-            })}
-          </table>
+      <div className="row gx-3">
+        <div className="col-lg-6">
+          <Panel title="Pests">
+            <ul className="list-group list-group-flush">
+              {pestIds.map((id) => {
+                const days = eggToAdultDays(pestOf(id), USUAL_C);
+                return (
+                  <li key={id} className="list-group-item px-0 d-flex justify-content-between gap-3">
+                    <Link href={`/almanac/pests/${id}`}>{pestNames[id]}</Link>
+                    <span className="text-body-secondary">
+                      {days !== null && `adult after ${dayCount(Math.round(days))} at ${USUAL_C} °C`}
+                    </span>
+                  </li>
+                );
+              })}
+            </ul>
+          </Panel>
+          <Panel title="Named by their signs only">
+            <p>No dates are reckoned against these: too little is known of how they live on house plants.</p>
+            <dl className="mb-0">
+              {signOnlyIds.map((id) => (
+                <div key={id} className="mb-1">
+                  <dt>{signOnlyNames[id]}</dt>
+                  <dd className="mb-0">{signOnlyAdvice[id]}</dd>
+                </div>
+              ))}
+            </dl>
+          </Panel>
         </div>
-      </Panel>
-      {remedyIds.map((id) => {
-        const remedy = remedyOf(id);
-        return (
-          <Panel key={id} title={remedyNames[id]}>
-            <p>
-              {remedy.techniques.map((technique) => techniqueNames[technique].toLowerCase()).join(", ")}. Not again
-              before {dayCount(remedy.smallestIntervalDays)}, at most {remedy.mostTimes} times;{" "}
-              {smellNames[remedy.smell]}.
-            </p>
-            <ul className="mb-0 ps-3">
-              {remedy.cautions.map((caution) => (
-                <li key={caution}>{cautionSentences[caution]}</li>
+        <div className="col-lg-6">
+          <Panel title="Remedies">
+            <ul className="list-group list-group-flush">
+              {remedyIds.map((id) => (
+                <li key={id} className="list-group-item px-0 d-flex justify-content-between gap-3">
+                  <Link href={`/almanac/remedies/${id}`}>{remedyNames[id]}</Link>
+                  <span className="text-body-secondary">{smellNames[remedyOf(id).smell]}</span>
+                </li>
               ))}
             </ul>
           </Panel>
-        );
-      })}
+          <Panel title="Life cycles">
+            <p>
+              Two courses side by side against a case of your making: drag a treatment, or how many sit where no spray
+              comes, and see what is left and why.
+            </p>
+            <Link className="btn btn-primary" href="/almanac/life-cycle">
+              To the life cycles
+            </Link>
+          </Panel>
+          <Panel title="Hiding places">
+            <p>Where each pest sits on each growth form, drawn: the places in the order of a look.</p>
+            <Link className="btn btn-primary" href="/almanac/hiding-places">
+              To the drawings
+            </Link>
+          </Panel>
+        </div>
+      </div>
     </>
   );
 }

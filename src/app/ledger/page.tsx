@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { readSigns } from "@/operations/readSigns";
 import { Panel } from "@/ui/Panel";
 import { percent } from "@/wording/chances";
-import { pestNames, suspectName } from "@/wording/names";
+import { suspectName } from "@/wording/names";
 import { signNames } from "@/wording/signs";
 import { currentContext } from "../_parts/context";
 

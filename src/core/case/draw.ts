@@ -1,6 +1,8 @@
 import type { Day } from "../climate/days";
 import type { Dose } from "../planning/approaches";
 import { pictureOf, type PictureDay } from "../planning/picture";
+import { scorerOf } from "../planning/score";
+import { blame, type Blame } from "../planning/why";
 import { assessFile } from "./assess";
 import { calendarOf } from "./calendar";
 import { requestOn, type OnPlant } from "./onPlant";
@@ -16,6 +18,17 @@ export interface DatedDose {
 export interface DatedPicture {
   readonly stages: readonly string[];
   readonly points: readonly (Omit<PictureDay, "day"> & { readonly day: Day })[];
+}
+
+/** Why treatments to come may leave something: the causes with their shares, as of the day their course is scored for. */
+export function blameCase(file: CaseFile, coming: readonly DatedDose[], until: Day): Blame {
+  const assessed = assessFile(file);
+  if (!assessed.ok) throw new RangeError(assessed.problems.map((p) => `${p.path}: ${p.message}`).join("; "));
+  const calendar = calendarOf(file, []);
+  const doses = coming
+    .map(({ day, dose }) => ({ atDays: calendar.of(day), dose }))
+    .filter(({ atDays }) => atDays >= assessed.expanded.asOfDays);
+  return blame(scorerOf(assessed.reckoning), doses, calendar.of(until));
 }
 
 /** Draws a case from its first find to the end of `until`, with treatments to come; those before its `asOf` are left out. */

@@ -1,7 +1,9 @@
 import { addDays, type Day } from "../climate/days";
-import type { PestId } from "../pests/pests";
-import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import type { CaseFileInput } from "../format/schema";
+import { seeChances } from "../inspection/see";
+import { sitesOn } from "../inspection/sitesOn";
+import { pestOf, type PestId } from "../pests/pests";
+import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 
 /** Day 0 of every trial; it stands for no day in particular. */
 export const TRIAL_DAY = "2000-01-03" as Day;
@@ -13,28 +15,27 @@ export interface TrialCase {
   readonly meanC: number;
   /** Live animals that a look with a lamp at the whole plant sees on day 0, and leaves in place. */
   readonly found: number;
+  /** Of the sheltered animals, the share that sits where no spray comes, 0–1; the form's own where left out. */
+  readonly deepShare?: number;
 }
 
 /** The case file of a trial: found on day 0, and nothing done yet. */
-export function trialFile({ pest, form, meanC, found }: TrialCase): CaseFileInput {
+export function trialFile({ pest, form, meanC, found, deepShare }: TrialCase): CaseFileInput {
+  const chances = seeChances(pestOf(pest), pest, form, { tool: "lamp", spots: spotsOf(form) });
+  const see = Object.fromEntries(
+    pestOf(pest).stages.map(({ id }, i): [string, [number, number, number]] => [id, [...chances[i]!]]),
+  );
+  const sites = sitesOn(form, pest);
   return {
     format: "wary-petal.case",
     version: 1,
     pest,
-    plant: { growthForm: form },
+    plant: { ...sites, deepShare: deepShare ?? sites.deepShare },
     temperature: meanC,
     timeStepDays: 0.25,
     scenarios: "all",
-    events: [
-      {
-        type: "inspection",
-        // At dusk, when treatments are put on.
-        at: `${TRIAL_DAY}T18:00:00Z`,
-        found,
-        removed: false,
-        look: { with: "lamp", spots: [...spotsOf(form)] },
-      },
-    ],
+    // At dusk, when treatments are put on.
+    events: [{ type: "inspection", at: `${TRIAL_DAY}T18:00:00Z`, found, removed: false, see }],
     asOf: addDays(TRIAL_DAY, 1),
   };
 }

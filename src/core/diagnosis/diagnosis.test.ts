@@ -1,7 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { pestIds } from "../pests/pests";
-import { isReckoned, suspectIds, type SuspectId } from "./suspects";
+import { suspectIds, type SuspectId } from "./suspects";
 import { growthFormIds } from "../plants/growthForms";
 import { lookAlikesOf } from "./lookAlikes";
 import { informationOf, inQuestion, testsByWorth } from "./expectedInformation";

@@ -47,7 +47,7 @@ export function potencyAt(remedy: RemedyId, strength: number): number {
 }
 
 /** The strength of a finished mix, in its remedy's own measure. @example strengthOf("oil2") // 2 */
-function strengthOf(id: MixId): number {
+export function strengthOf(id: MixId): number {
   const mix: Mix = mixes[id];
   if (mix.kind === "cut") return mix.strength;
   const active = mix.remedy === "neem" ? "neemOil" : mix.remedy === "oil" ? "oil" : "soap";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { pestIds } from "../pests/pests";
 import { genera, generaCalled, genusMeant, genusNamed } from "./genera";
-import { proneTo, sensitivitiesOf } from "./sensitivities";
+import { proneTo, sensitivitiesOf } from "./care";
 import { growthFormIds, growthForms, spotsOf } from "./growthForms";
 import { spotIds, spots } from "./spots";
 

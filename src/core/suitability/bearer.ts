@@ -3,7 +3,8 @@ import { seasonOf, type Hemisphere } from "../diagnosis/priors";
 import type { MixId } from "../mixing/mixes";
 import { genusMeant } from "../plants/genera";
 import type { GrowthFormId } from "../plants/growthForms";
-import { sensitivitiesOf, type Kind, type Sensitivity } from "../plants/sensitivities";
+import { sensitivitiesOf, type Kind } from "../plants/care";
+import type { Sensitivity } from "../plants/sensitivities";
 import type { TechniqueId } from "../remedies/remedies";
 import type { ReactionId } from "./reactions";
 

@@ -18,7 +18,7 @@ export class ReckonerHandle {
   private running: Running | null = null;
 
   /** The answer to a question; fails with what the question failed with, or with the worker. */
-  async ask<T>(question: (remote: Remote<Reckoner>) => Promise<T>): Promise<T> {
+  async ask<T>(question: Question<T>): Promise<T> {
     const { remote, broken } = (this.running ??= this.start());
     return Promise.race([question(remote), broken]);
   }
@@ -58,6 +58,9 @@ const PATIENCE_MS = 30_000;
 /** Why there is no answer: the question makes no sense, or the worker failed and may be asked again. */
 type Failure = "senseless" | "broken";
 
+/** Something to be asked of the reckoner. */
+export type Question<T> = (reckoner: Remote<Reckoner>) => Promise<T>;
+
 interface Answer<T> {
   readonly answer: T | null;
   readonly key: string | null;
@@ -70,7 +73,7 @@ interface Answer<T> {
  */
 export function useAnswer<T>(
   reckoner: ReckonerHandle,
-  ask: (reckoner: Remote<Reckoner>) => Promise<T>,
+  ask: Question<T>,
   key: string,
 ): Answer<T> & { readonly again: () => void } {
   const [state, setState] = useState<Answer<T>>({ answer: null, key: null, failed: null });

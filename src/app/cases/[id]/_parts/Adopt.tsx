@@ -3,7 +3,7 @@
 import { useEffect } from "react";
 import type { FieldValues, UseFormReturn } from "react-hook-form";
 import { SubmitRow } from "@/ui/fields/fields";
-import type { Chosen } from "./PlanForm";
+import type { Chosen } from "./ways";
 
 export interface Adopting {
   // The form's own shape does not matter here.

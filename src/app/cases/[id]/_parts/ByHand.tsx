@@ -20,8 +20,7 @@ import { dayInWords } from "@/wording/dates";
 import { mixNames, remedyNames, techniqueNames } from "@/wording/names";
 import { boundSentences } from "@/wording/planning";
 import { Adopt, type Adopting } from "./Adopt";
-import type { Chosen } from "./PlanForm";
-import { daysFrom, spread } from "./ways";
+import { daysFrom, spread, type Chosen } from "./ways";
 
 interface Props {
   open: boolean;

@@ -27,7 +27,7 @@ import { beyondSentences } from "@/wording/planning";
 import { ByHand } from "./ByHand";
 import { WayDetail } from "./WayDetail";
 import { WayRow } from "./WayRow";
-import { waysOf, type Way } from "./ways";
+import { waysOf, type Chosen, type Way } from "./ways";
 
 interface Props {
   caseId: string;
@@ -44,13 +44,6 @@ interface Props {
   courses: Readonly<Record<RemedyId, Course>>;
   /** What the plan in force goes on with: one made by hand begins there. */
   current: PlannedDose | null;
-}
-
-/** What has been chosen, ready to be adopted. */
-export interface Chosen {
-  readonly basis: Basis;
-  readonly dates: readonly Day[];
-  readonly doses: readonly PlannedDose[];
 }
 
 /** The row of what the keeper puts together. */

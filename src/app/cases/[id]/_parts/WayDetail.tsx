@@ -1,6 +1,5 @@
 "use client";
 
-import type { Remote } from "comlink";
 import Form from "react-bootstrap/Form";
 import type { PlannedDose } from "@/core/facts/kinds/programme";
 import { mixesOf, type MixId } from "@/core/mixing/mixes";
@@ -11,15 +10,13 @@ import type { RemedyId } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
 import { mixFor } from "@/core/suitability/mixFor";
 import { Cautions } from "@/ui/Cautions";
-import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
+import { useAnswer, type Question, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
 import { mixNames, remedyNames, techniqueNames } from "@/wording/names";
 import { bindingSentence, boundSentences, whySentences } from "@/wording/planning";
-import type { Reckoner } from "@/workers/reckoner";
 import { Adopt, type Adopting } from "./Adopt";
-import type { Chosen } from "./PlanForm";
-import type { Way } from "./ways";
+import type { Chosen, Way } from "./ways";
 
 interface Props {
   way: Way;
@@ -29,7 +26,7 @@ interface Props {
   mixOf: (remedy: RemedyId) => MixId;
   onMix: (mix: MixId) => void;
   /** Asks what the way's dates come to with other mixes. */
-  promise: (doses: readonly Dose[]) => (remote: Remote<Reckoner>) => Promise<number>;
+  promise: (doses: readonly Dose[]) => Question<number>;
   reckoner: ReckonerHandle;
   planned: (dose: Dose) => PlannedDose;
   choose: (chosen: Chosen) => void;

@@ -1,6 +1,6 @@
 import type { DatedComparison } from "@/core/case/ask";
 import { addDays, type Day } from "@/core/climate/days";
-import type { Basis } from "@/core/facts/kinds/programme";
+import type { Basis, PlannedDose } from "@/core/facts/kinds/programme";
 import type { ApproachId, Dose } from "@/core/planning/approaches";
 import type { HelpId } from "@/core/planning/helps";
 import type { Blame } from "@/core/planning/why";
@@ -24,7 +24,14 @@ export interface Way {
   readonly help: { readonly id: HelpId; readonly pOver: number } | null;
 }
 
-export interface Refused {
+/** What has been chosen, ready to be adopted. */
+export interface Chosen {
+  readonly basis: Basis;
+  readonly dates: readonly Day[];
+  readonly doses: readonly PlannedDose[];
+}
+
+interface Refused {
   readonly id: ApproachId | SchoolId;
   readonly name: string;
   readonly why: readonly Objection["code"][];

@@ -1,8 +1,13 @@
+import type { Case } from "@/core/case/cases";
+import { handIn } from "@/core/case/hand";
+import type { Closing } from "@/core/facts/facts";
 import type { CloseCase } from "@/core/facts/kinds/closing";
 import * as facts from "@/db/stores/facts";
 import { dayOf, type Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 import { lockOpenCase, momentOn } from "./parts/checks";
+import { judge } from "./parts/judgements";
+import type { KeptRecord } from "./parts/plantRecords";
 
 /** Closes a case. Whether it is clear is the keeper's decision; the application shows what speaks against it. */
 export function closeCase(context: Context, deed: CloseCase): Promise<Outcome<{ id: string }>> {
@@ -15,8 +20,18 @@ export function closeCase(context: Context, deed: CloseCase): Promise<Outcome<{ 
     if (dayOf(context, at) < dayOf(context, last)) refuse("at", "before_last_find");
     const { plantId, pest, id: caseId } = found;
     const closedAt = at < last ? last : at;
-    await facts.add(scope, "closing", [{ ...deed, caseId, plantId, pest, at: closedAt }]);
+    await facts.add(scope, "closing", [
+      { ...deed, caseId, plantId, pest, at: closedAt, reach: shown(context, record, found) },
+    ]);
     scope.touchBeside([plantId]);
     return { id: deed.id };
   });
+}
+
+/** What the case has told of the hand that treated it; null where it was not treated, or cannot be reckoned. */
+function shown(context: Context, record: KeptRecord, found: Case): Closing["reach"] {
+  const hand = handIn(found, record.acts);
+  const judged = hand && judge(context, record, found);
+  const weights = judged?.ok ? judged.judgement.assessment.reach : undefined;
+  return hand && weights ? { technique: hand.technique, weights: [...weights] } : null;
 }

@@ -2,7 +2,7 @@ import { planInForce } from "@/core/case/plans";
 import { daysBetween, type Day } from "@/core/climate/days";
 import { groupBy } from "@/core/groupBy";
 import type { MixId } from "@/core/mixing/mixes";
-import { volumeFor } from "@/core/mixing/sprayVolume";
+import { sittingVolume, volumeFor } from "@/core/mixing/sprayVolume";
 import type { PestId } from "@/core/pests/pests";
 import { dueOf } from "@/core/programmes/programmes";
 import type { TechniqueId } from "@/core/remedies/remedies";
@@ -24,6 +24,7 @@ export interface DueTreatment {
   readonly mix: MixId;
   readonly daysLate: number;
   readonly volumeMl: number;
+  readonly potCm: number;
 }
 
 /** All treatments of one mix that are due, with the volume to mix for them. */
@@ -86,7 +87,17 @@ export async function readToday(context: Context): Promise<TodayView> {
         const { mix, technique } = next.dose;
         const volumeMl = volumeFor(technique, record.plant.potCm);
         const daysLate = daysBetween(next.on, day);
-        due.push({ plant, caseId, pest, stepId: next.stepId, technique, mix, daysLate, volumeMl });
+        due.push({
+          plant,
+          caseId,
+          pest,
+          stepId: next.stepId,
+          technique,
+          mix,
+          daysLate,
+          volumeMl,
+          potCm: record.plant.potCm,
+        });
       }
     }
   }
@@ -109,6 +120,6 @@ function gather(due: readonly DueTreatment[]): Sitting[] {
   return [...groupBy(due, (line) => line.mix)].map(([mix, lines]) => ({
     mix,
     due: lines.toSorted((a, b) => b.daysLate - a.daysLate || a.plant.code.localeCompare(b.plant.code)),
-    totalMl: lines.reduce((sum, line) => sum + line.volumeMl, 0),
+    totalMl: sittingVolume(lines),
   }));
 }

@@ -24,6 +24,8 @@ export interface CaseFacts {
   readonly warmth: WarmthBetween;
   /** What clocks where the plant stands show at a moment, `YYYY-MM-DDTHH:mm`. */
   readonly wallTime: (at: Date) => string;
+  /** What is known of the keeper's hand from before: weights of reach ×2, ×1, ×½; null where nothing is. */
+  readonly reachPrior?: readonly [number, number, number] | null;
   /** The last day the file speaks of. */
   readonly asOf: Day;
 }
@@ -65,6 +67,7 @@ export function caseFileFrom({ found, plant, warmth, wallTime, ...facts }: CaseF
     temperature: { from: openedOn, dailyMeanC },
     timeStepDays: 0.25,
     scenarios: "all",
+    ...(facts.reachPrior && { reachPrior: [...facts.reachPrior] as [number, number, number] }),
     events,
     asOf: addDays(asOf, 1),
   };

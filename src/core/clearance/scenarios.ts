@@ -31,6 +31,21 @@ export const allScenarios: readonly Scenario[] = reaches.flatMap(({ escape, colu
   broods.map((brood) => ({ escape, column, eggs: brood.eggs, prior: prior * brood.prior })),
 );
 
+/** The nine with other weights of reach ×2, ×1, ×½ beforehand, which sum to 1; the usual ones where left out. */
+export function scenariosWith(reachPrior: readonly number[] | undefined): readonly Scenario[] {
+  if (!reachPrior) return allScenarios;
+  return allScenarios.map((scenario, k) => {
+    const i = Math.floor(k / broods.length);
+    return { ...scenario, prior: (scenario.prior / reaches[i]!.prior) * reachPrior[i]! };
+  });
+}
+
+/** What is carried over of a hand's reach to the next case: half of what it has shown, half of what is usual (HOUSE). */
+export function carriedReach(shown: readonly number[]): [number, number, number] {
+  const half = (i: 0 | 1 | 2) => (shown[i]! + reaches[i].prior) / 2;
+  return [half(0), half(1), half(2)];
+}
+
 /** Only the middle one: reach and egg laying as the tables say. */
 export const likelyScenario: readonly Scenario[] = [{ escape: 1, column: "likely", eggs: 1, prior: 1 }];
 

@@ -1,7 +1,7 @@
 import { applicationEvents } from "../acts/contact";
 import type { CarriageQuestion } from "../carriage/carriage";
 import type { CaseHistory } from "../clearance/history";
-import { allScenarios, likelyScenario, type Scenario } from "../clearance/scenarios";
+import { likelyScenario, scenariosWith, type Scenario } from "../clearance/scenarios";
 import { seeChances } from "../inspection/see";
 import { sitesOn } from "../inspection/sitesOn";
 import type { Habitat, Pest, PestId } from "../pests/pests";
@@ -33,7 +33,7 @@ export function expand(file: CaseFile): ExpandedCase {
       timeStepDays: file.timeStepDays,
       events: file.events.flatMap((event) => expandEvent(file, pest, event, daysSince(zero, event.at))),
     },
-    scenarios: file.scenarios === "all" ? allScenarios : likelyScenario,
+    scenarios: file.scenarios === "all" ? scenariosWith(file.reachPrior) : likelyScenario,
     asOfDays: daysSince(zero, file.asOf),
     dayZero: zero,
   };

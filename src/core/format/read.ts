@@ -146,6 +146,8 @@ function plainMessage(issue: z.core.$ZodRawIssue): string | undefined {
 function* contradictions(file: CaseFile): Generator<FileProblem> {
   const pest = pestOfFile(file);
   yield* subjectProblems(file, pest);
+  if (file.reachPrior && Math.abs(file.reachPrior.reduce((sum, weight) => sum + weight, 0) - 1) > 1e-6)
+    yield { path: "reachPrior", message: "must sum to 1" };
   const zero = dayZero(file);
   for (const [i, event] of file.events.entries()) {
     const path = `events[${i}]`;

@@ -124,6 +124,10 @@ export const caseFile = z.strictObject({
   version: z.literal(1),
   ...about,
   scenarios: z.enum(["all", "likely"]).default("all"),
+  reachPrior: z
+    .tuple([chance, chance, chance])
+    .optional()
+    .describe("weights of reach ×2, ×1, ×½ before anything was seen; ¼, ½, ¼ where left out"),
   events: z
     .array(z.discriminatedUnion("type", [inspection, treatment, lasting]))
     .min(1)

@@ -21,3 +21,23 @@ export function volumeFor(technique: TechniqueId, potCm: number): Millilitres {
   if (!(potCm > 0)) throw new RangeError(`a pot has a width, got ${potCm}`);
   return mL(Math.ceil((perCentimetreMl[technique] * potCm) / 5) * 5);
 }
+
+/** What a dunked plant carries off from the bath, mL per centimetre of pot width (HOUSE). */
+const CARRIED_OFF_ML = 8;
+
+/**
+ * What one sitting takes of a mix: each plant its own, but for those that are dunked: one bath, as large as the largest of them
+ * needs, and what each carries off. Rounded up to 5 mL; 0 for none.
+ * @example sittingVolume([{ technique: "dunk", potCm: 10 }, { technique: "dunk", potCm: 12 }]) // 1800 + 176 → 1980
+ */
+export function sittingVolume(
+  plants: readonly { readonly technique: TechniqueId; readonly potCm: number }[],
+): Millilitres {
+  const dunked = plants.filter(({ technique }) => technique === "dunk");
+  const bath = dunked.reduce((most, { potCm }) => Math.max(most, volumeFor("dunk", potCm)), 0);
+  const carried = dunked.reduce((sum, { potCm }) => sum + CARRIED_OFF_ML * potCm, 0);
+  const others = plants
+    .filter(({ technique }) => technique !== "dunk")
+    .reduce((sum, { technique, potCm }) => sum + volumeFor(technique, potCm), 0);
+  return mL(Math.ceil((bath + carried + others) / 5) * 5);
+}

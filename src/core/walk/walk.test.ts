@@ -136,12 +136,21 @@ describe("how many leaves of a big plant", () => {
     const missed = (n: number) => Array.from({ length: n }, (_, i) => (48 - i) / (60 - i)).reduce((p, x) => p * x, 1);
     expect(1 - missed(11)).toBeLessThan(0.95);
     expect(1 - missed(12)).toBeGreaterThan(0.95);
-    expect(leafSample("uprightShrub", 12)).toEqual({ examine: 12, of: 60 });
+    // With a loupe three animals on a leaf are seen with 1 − .3³ = .973, so that one leaf more is turned.
+    expect(leafSample("uprightShrub", 12, "loupe")).toEqual({ examine: 13, of: 60, withTool: null });
+  });
+
+  it("poorer eyes turn more leaves, or are told what would do", () => {
+    const examined = (["loupe", "lamp", "eye"] as const).map((tool) => leafSample("uprightShrub", 12, tool)!.examine!);
+    expect(examined).toEqual(examined.toSorted((a, b) => a - b));
+    expect(examined[2]).toBeGreaterThan(2 * examined[0]!);
+    // Of 25 leaves five are infested; by eye each is recognised with 1 − .9³ = .271: all five are missed with .206.
+    expect(leafSample("softHerb", 8, "eye")).toEqual({ examine: null, of: 25, withTool: "lamp" });
   });
 
   it("small plants and cacti are looked at whole", () => {
-    expect(leafSample("climbingAroid", 20)).toBeNull();
-    expect(leafSample("tubercledCactus", 40)).toBeNull();
-    expect(() => leafSample("fern", 0)).toThrow(RangeError);
+    expect(leafSample("climbingAroid", 20, "eye")).toBeNull();
+    expect(leafSample("tubercledCactus", 40, "eye")).toBeNull();
+    expect(() => leafSample("fern", 0, "eye")).toThrow(RangeError);
   });
 });

@@ -9,6 +9,9 @@ export async function up({ context }: { context: QueryInterface }) {
       add column care_without text[] not null default '{}',
       add check (not care_added && care_without);
 
+    -- What a case has told of the keeper's hand when it was closed: it is where the next one begins.
+    alter table closings add column reach jsonb;
+
     -- Leaves that opened since a day and carry no mark are a look, too.
     alter table looks add column new_leaves integer check (new_leaves between 1 and 200);
 
@@ -37,6 +40,7 @@ export async function up({ context }: { context: QueryInterface }) {
 export async function down({ context }: { context: QueryInterface }) {
   await context.sequelize.query(`
     drop table reactions;
+    alter table closings drop column reach;
     alter table looks drop column new_leaves;
     alter table plants drop column in_bud, drop column care_added, drop column care_without;
   `);

@@ -4,6 +4,7 @@ import { outcomes } from "@/core/facts/kinds/closing";
 import { pestIds } from "@/core/pests/pests";
 import type { Day } from "@/core/climate/days";
 import { dayIn } from "@/zones";
+import { techniqueIds } from "@/core/remedies/remedies";
 import type { Scope } from "../connection";
 import { first, idList, insert, rows, run } from "../query";
 
@@ -109,4 +110,21 @@ export async function replace(scope: Scope, plantIds: readonly string[], cases: 
        and not case_id = any (cast(:kept as uuid[]))`,
     { ...ids, kept: idList(cases.filter((one) => one.open).map((one) => one.id)) },
   );
+}
+
+/** So many closings are gone through for what they have told of the keepers' hands. */
+const CLOSED_LATELY = 200;
+
+const reach = z.object({
+  at: z.date(),
+  recordedBy: z.string(),
+  reach: z.object({ technique: z.enum(techniqueIds), weights: z.array(z.number()) }),
+  voidReason: z.string().nullable(),
+});
+
+/** What the cases closed lately have told of the keepers' hands. */
+export function shownReach(scope: Scope): Promise<z.output<typeof reach>[]> {
+  const sql = `select happened_at as at, recorded_by as "recordedBy", reach, void_reason as "voidReason" from closings
+    where collection_id = :c and reach is not null and voided_at is null order by happened_at desc limit ${CLOSED_LATELY}`;
+  return rows(scope, reach, sql);
 }

@@ -1,6 +1,7 @@
 import { coursesOn } from "@/core/case/course";
 import type { Case } from "@/core/case/cases";
 import { caseFileFrom } from "@/core/case/fromFacts";
+import { reachBefore } from "@/core/case/hand";
 import { judgeCase, type Judged, type KeepersWays } from "@/core/case/judge";
 import { MODEL_VERSION } from "@/core/case/model";
 import { planInForce, runningPlan } from "@/core/case/plans";
@@ -37,8 +38,10 @@ export function keptJudgement(row: AssessmentRow | undefined): Judged | null {
 
 /** The case file of a case, as of the end of a day; null where its facts make none. */
 export function fileOfCase(record: KeptRecord, found: Case, asOf: Day, timeZone: string): CaseFileInput | null {
-  const { plant, looks, acts, warmth } = record;
-  return caseFileFrom({ found, plant, looks, acts, warmth, wallTime: (at) => wallTimeIn(at, timeZone), asOf });
+  const { plant, looks, acts, warmth, shownReach } = record;
+  const reachPrior = reachBefore(found, acts, shownReach);
+  const wallTime = (at: Date) => wallTimeIn(at, timeZone);
+  return caseFileFrom({ found, plant, looks, acts, warmth, wallTime, asOf, reachPrior });
 }
 
 /** Judges an open case from its plant's record. Reads and writes nothing; a case that cannot be reckoned says why. */

@@ -1,9 +1,11 @@
 import { placesInRecord, recordOf, type PlantRecord } from "@/core/case/record";
+import type { ShownReach } from "@/core/case/hand";
 import { temperaturesBy, warmthAlong, type TemperaturesOf, type WarmthBetween } from "@/core/case/warmth";
 import type { Place } from "@/core/facts/descriptions";
 import { byMoment, type FactKindId } from "@/core/facts/facts";
 import type { Scope } from "@/db/connection";
 import { together } from "@/db/query";
+import * as cases from "@/db/stores/cases";
 import * as exposures from "@/db/stores/exposures";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
@@ -14,6 +16,8 @@ import * as plantStates from "@/db/stores/plantStates";
 export interface KeptRecord extends PlantRecord {
   readonly warmth: WarmthBetween;
   readonly factsVersion: number;
+  /** What cases closed lately have told of the keepers' hands. */
+  readonly shownReach: readonly ShownReach[];
   /** Its row in the lists. */
   readonly listed: plantStates.ListedPlant;
 }
@@ -38,7 +42,7 @@ export async function recordsOf(scope: Scope, plantIds: readonly string[]): Prom
     <K extends FactKindId>(kind: K) =>
     () =>
       facts.of(scope, kind, "plantId", plantIds);
-  const [described, placements, looks, acts, closings, programmes, reactions, beside, allPlaces, readings] =
+  const [described, placements, looks, acts, closings, programmes, reactions, beside, allPlaces, readings, shownReach] =
     await together(
       scope,
       () => plants.many(scope, plantIds),
@@ -51,6 +55,7 @@ export async function recordsOf(scope: Scope, plantIds: readonly string[]): Prom
       () => exposures.of(scope, plantIds),
       () => places.all(scope),
       () => facts.all(scope, "reading"),
+      () => cases.shownReach(scope),
     );
   const onPlaces = await facts.of(scope, "act", "placeId", placesAround(placements, allPlaces));
   const temperaturesOf = temperaturesBy(allPlaces, readings);
@@ -73,6 +78,7 @@ export async function recordsOf(scope: Scope, plantIds: readonly string[]): Prom
         exposures: byPlant(beside, plant.id),
         warmth: warmthAlong(own.placements, temperaturesOf),
         factsVersion: state.factsVersion,
+        shownReach,
         listed: state,
       },
     ];

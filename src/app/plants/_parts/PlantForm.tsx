@@ -7,12 +7,14 @@ import { v7 as uuidv7 } from "uuid";
 import { addPlantAction, editPlantAction } from "@/app/_parts/actions";
 import { addPlant, editPlant } from "@/core/facts/deeds";
 import type { Plant } from "@/core/facts/descriptions";
+import { isDay } from "@/core/climate/days";
 import { genera, genusMeant } from "@/core/plants/genera";
 import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
 import { sensitivitiesOf } from "@/core/plants/care";
 import { sensitivities, type Sensitivity } from "@/core/plants/sensitivities";
 import { ChecksField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
+import { dayAndYear } from "@/wording/dates";
 import { growthFormNames, sensitivityNames } from "@/wording/names";
 
 type Described = {
@@ -35,6 +37,7 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
   const form = props.form as unknown as UseFormReturn<Described>;
   const genus = form.watch("genus");
   const known = genusMeant(genus);
+  const acquiredOn = form.watch("acquiredOn") ?? "";
   const ofKind = sensitivitiesOf({ genus, growthForm: form.watch("growthForm") }).map(({ id }) => id);
   useEffect(() => {
     if (known && form.formState.dirtyFields.genus) form.setValue("growthForm", known.form);
@@ -82,7 +85,13 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
       />
       <div className="row">
         <div className="col-sm-4">
-          <TextField form={form} name="acquiredOn" label="Acquired on" type="date" />
+          <TextField
+            form={form}
+            name="acquiredOn"
+            label="Acquired on"
+            type="date"
+            hint={isDay(acquiredOn) && `${dayAndYear(acquiredOn)}.`}
+          />
         </div>
         <div className="col-sm-8">
           <TextField

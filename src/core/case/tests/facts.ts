@@ -54,6 +54,7 @@ export const closing = (offset: number, caseId: string, over: Partial<Closing> =
   caseId,
   pest: "mealybug",
   outcome: "clear",
+  reach: null,
   note: "",
   ...over,
 });

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { id, moment, text } from "../../fields";
 import { pestIds } from "../../pests/pests";
+import { techniqueIds } from "../../remedies/remedies";
 import { factKind } from "../kind";
 
 export const outcomes = ["clear", "givenUp", "lost"] as const;
@@ -21,7 +22,9 @@ export const closing = factKind({
     pest: z.enum(pestIds),
     outcome: z.enum(outcomes),
     note: z.string(),
+    /** What the case had told of the keeper's hand: the weights of reach ×2, ×1, ×½ with a technique; null where nothing was. */
+    reach: z.object({ technique: z.enum(techniqueIds), weights: z.array(z.number()).length(3) }).nullable(),
   }),
-  columns: { plantId: "uuid", caseId: "uuid", pest: "text", outcome: "text", note: "text" },
+  columns: { plantId: "uuid", caseId: "uuid", pest: "text", outcome: "text", note: "text", reach: "json" },
   shownOn: ["plant", "case"],
 });

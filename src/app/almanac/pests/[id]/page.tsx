@@ -64,7 +64,7 @@ export default async function PestPage({ params }: { params: Promise<{ id: strin
             <ul className="list-unstyled mb-0">
               {telling.map((sign) => (
                 <li key={sign} className="d-flex gap-2 align-items-center mb-1">
-                  <svg viewBox="0 0 48 48" width="40" height="40" className="sign-drawing" aria-hidden>
+                  <svg viewBox="0 0 48 48" width="40" height="40" className="sign-drawing flex-shrink-0" aria-hidden>
                     <path d={signDrawings[sign]} />
                   </svg>
                   <span>{signNames[sign]}</span>
@@ -104,9 +104,6 @@ export default async function PestPage({ params }: { params: Promise<{ id: strin
               ))}
             </ol>
             <Link href="/almanac/hiding-places">Form by form, drawn</Link>
-          </Panel>
-          <Panel title="Kinds that have it more often">
-            <p className="mb-0">{prone.length > 0 ? prone.join(", ") : "None that practitioners agree on."}</p>
           </Panel>
           <Panel title="What ends it here">
             <p>
@@ -153,6 +150,9 @@ export default async function PestPage({ params }: { params: Promise<{ id: strin
                 ))}
               </tbody>
             </table>
+          </Panel>
+          <Panel title="Kinds that have it more often">
+            <p className="mb-0">{prone.length > 0 ? prone.join(", ") : "None that practitioners agree on."}</p>
           </Panel>
         </div>
       </div>

@@ -61,7 +61,7 @@ export function StopScreen({
     () => meterOf(form, meanC, priors, { tool, spots: ticked }, turned ? 1 : ONE_SIDE),
     [form, meanC, priors, tool, ticked, turned],
   );
-  const sample = leafSample(form, stop.potCm);
+  const sample = leafSample(form, stop.potCm, tool);
 
   const press = (spot: SpotId) => {
     setProblem("");
@@ -100,9 +100,18 @@ export function StopScreen({
           </button>
         </SpotsPicker>
         {sample && (
-          <p className="small mb-2">
-            Many leaves: {sample.examine} of about {sample.of}, from all over the plant, show with 95&nbsp;% a pest that
-            sits on one leaf in five.
+          <p className="small mb-0">
+            {sample.examine !== null ? (
+              <>
+                Many leaves: {sample.examine} of about {sample.of}, from all over the plant, show with 95&nbsp;% a pest
+                that sits on one leaf in five.
+              </>
+            ) : (
+              <>
+                Many leaves: {toolNames[tool].toLowerCase()} is not enough to show a pest that sits on one leaf in five,
+                however many you turn.{sample.withTool && ` ${toolNames[sample.withTool]} would be.`}
+              </>
+            )}
           </p>
         )}
         <Form.Label htmlFor="tool" className="fw-semibold mb-1">

@@ -7,12 +7,12 @@ import { mixNames } from "@/wording/names";
 
 const WIDTH = 420;
 const HEIGHT = 180;
-const LEFT = 44;
+const LEFT = 54;
 const BOTTOM = 26;
 const POINTS = 60;
 /** How far the scale goes, in the remedy's own measure, and how it is told. */
 const scales: Record<RemedyId, { readonly most: number; readonly tell: (strength: number) => string }> = {
-  alcohol: { most: 0.9, tell: (s) => `${Math.round(s * 100)} %` },
+  alcohol: { most: 0.9, tell: (s) => `${Math.round(s * 1000) / 10} %` },
   soap: { most: 20, tell: (s) => `${Math.round(s)} mL/L` },
   oil: { most: 4, tell: (s) => `${Math.round(s * 10) / 10} %` },
   neem: { most: 16, tell: (s) => `${Math.round(s)} mL/L` },

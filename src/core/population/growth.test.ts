@@ -2,6 +2,7 @@ import { EigenvalueDecomposition, Matrix } from "ml-matrix";
 import { describe, expect, it } from "vitest";
 import { pestIds, pestOf, type LifeStage, type Pest } from "../pests/pests";
 import { bySite, layoutOf, nobody } from "./layout";
+import { wayOf } from "./passage";
 import { sharesOf, type Sites } from "./sites";
 import { stableGrowth } from "./stable";
 import { goOf, ratesOf, stepBackward, stepFor, stepForward } from "./step";
@@ -213,5 +214,40 @@ describe("a step", () => {
     const rates = ratesOf(layout, goOf(sites, 0.25), 8, 0.25, []);
     expect([...rates.advance]).toEqual([0, 0, 0, 0, 0]);
     expect([...rates.lay]).toEqual([0, 0, 0, 0, 0]);
+  });
+});
+
+describe("what is renewed", () => {
+  const layout = layoutOf(pestOf("mealybug"));
+  const surroundings = { layout, sites, dailyMeanC: [22], dt: 0.25 };
+  const effect = (layFactor: number, renews?: string) => ({
+    dailyHazard: layout.pest.stages.map(() => 0),
+    layFactor,
+    ...(renews && { renews }),
+  });
+  const layAt = (effects: Parameters<typeof wayOf>[1], step: number) =>
+    wayOf(surroundings, effects, 0, 80).rates[step]!.lay.at(-1)!;
+  const usual = layAt([], 0);
+
+  it("counts once, as it was put on last; other effects multiply", () => {
+    const neem = [
+      { from: 0, until: 32, effect: effect(0.5, "neem") },
+      { from: 12, until: 44, effect: effect(0.8, "neem") },
+    ];
+    expect(layAt(neem, 4) / usual).toBeCloseTo(0.5, 12);
+    expect(layAt(neem, 20) / usual).toBeCloseTo(0.8, 12);
+    expect(layAt(neem, 40) / usual).toBeCloseTo(0.8, 12);
+    expect(layAt(neem, 44) / usual).toBe(1);
+    expect(layAt([...neem, { from: 0, until: 80, effect: effect(0.2) }], 20) / usual).toBeCloseTo(0.16, 12);
+  });
+
+  it("steps of one warmth and one set of effects share their rates", () => {
+    const { rates } = wayOf(surroundings, [{ from: 8, until: 16, effect: effect(0.5) }], 0, 24);
+    expect(new Set(rates).size).toBe(2);
+    expect(rates[0]).toBe(rates[20]);
+  });
+
+  it("asks for a temperature", () => {
+    expect(() => wayOf({ ...surroundings, dailyMeanC: [] }, [], 0, 4)).toThrow(RangeError);
   });
 });

@@ -1,0 +1,143 @@
+import { describe, expect, it } from "vitest";
+import { fullLook, historyOf } from "../clearance/tests/cases";
+import { reckon } from "../clearance/reckon";
+import { allScenarios } from "../clearance/scenarios";
+import type { PestId } from "../pests/pests";
+import type { Sites } from "../population/sites";
+import { approaches, doseAt, dosesOf, type Approach } from "./approaches";
+import { compareAll, type CompareRequest } from "./compare";
+import type { ComingDose } from "./future";
+import { helpsFor } from "./helps";
+import { endOf, scorerOf } from "./score";
+import { searchSchedules } from "./search";
+import { bears, MONTH_DAYS, washesOf } from "./stress";
+import { blame } from "./why";
+
+function scorer(pest: PestId, found = 6, sites?: Partial<Sites>) {
+  const history = historyOf(pest, 22, [fullLook(pest, 0, found, { tool: "lamp" })]);
+  return scorerOf(reckon({ ...history, sites: { ...history.sites, ...sites } }, 0, allScenarios));
+}
+const weekly = (dose: ComingDose["dose"], times = 5) =>
+  Array.from({ length: times }, (_, i) => ({ atDays: 7 * i, dose }));
+
+describe("why something may be left", () => {
+  const swab = { remedy: "alcohol", technique: "sprayAndSwab" } as const;
+  const told = (pest: PestId, dose: ComingDose["dose"], sites?: Partial<Sites>) => {
+    const judged = scorer(pest, 6, sites);
+    const doses = weekly(dose);
+    return blame(judged, doses, endOf(judged, doses.at(-1)!.atDays));
+  };
+
+  it("the causes' shares sum to 1, the greatest first", () => {
+    const shares = told("mealybug", swab).map(({ share }) => share);
+    expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12);
+    expect(shares).toEqual(shares.toSorted((a, b) => b - a));
+  });
+
+  it("where nothing sits deep nothing is blamed on it; where much does, most is", () => {
+    const deep = (deepShare: number) =>
+      told("mealybug", swab, { shelteredShare: 0.5, deepShare }).find(({ cause }) => cause === "deep")!.share;
+    expect(deep(0)).toBe(0);
+    expect(deep(0.1)).toBeLessThan(deep(0.5));
+    expect(told("mealybug", swab, { shelteredShare: 0.5, deepShare: 0.5 })[0]!.cause).toBe("deep");
+  });
+
+  it("thrips under a spray: eggs in the leaf and pupae in the mix", () => {
+    expect(told("thrips", { remedy: "alcohol", technique: "sprayAndSwab" })[0]!.cause).toBe("outOfReach");
+  });
+
+  it("where the hand never goes is blamed for what sits there", () => {
+    const on = { form: "clumpingFoliage", weights: "mealybug", spots: ["underside", "upperSide"] } as const;
+    expect(told("mealybug", { ...swab, on })[0]!.cause).toBe("untreated");
+    expect(told("mealybug", swab).find(({ cause }) => cause === "untreated")!.share).toBe(0);
+  });
+
+  it("what is done by hand and not by a remedy can be blamed, too", () => {
+    const unpot = helpsFor("mealybug", "clumpingFoliage", swab).find(({ id }) => id === "unpot")!.does;
+    expect(told("mealybug", unpot).length).toBeGreaterThan(0);
+  });
+});
+
+describe("two remedies in turn", () => {
+  const inTurn = (id: string): Approach => approaches.find((one) => one.id === id)!;
+
+  it("every so manieth treatment is the other", () => {
+    const approach = inTurn("soapAlcoholInTurn");
+    expect([0, 1, 2, 3, 4, 5].map((n) => doseAt(approach, n).remedy)).toEqual([
+      ...["soap", "soap", "alcohol"],
+      ...["soap", "soap", "alcohol"],
+    ]);
+    expect(dosesOf(approach).map(({ remedy }) => remedy)).toEqual(["soap", "alcohol"]);
+  });
+
+  it("each keeps its own interval and its own number", () => {
+    const request = { scorer: scorer("thrips"), fromDay: 0, worksOn: () => true, target: 0.99 };
+    const { best } = searchSchedules(inTurn("soapOilInTurn"), request)!;
+    const oil = best.days.filter((_, i) => best.doses[i]!.remedy === "oil");
+    expect(oil.length).toBeLessThanOrEqual(6);
+    oil.slice(1).forEach((day, i) => expect(day - oil[i]!).toBeGreaterThanOrEqual(5));
+    best.days.slice(1).forEach((day, i) => expect(day - best.days[i]!).toBeGreaterThanOrEqual(2));
+  });
+});
+
+describe("what a plant bears", () => {
+  const spray = { remedy: "alcohol", technique: "spray" } as const;
+
+  it("counts what was put on in the month before, in soap washes", () => {
+    expect(washesOf(spray)).toBe(2);
+    const budget = { perMonth: 6, past: [{ day: 0, washes: 3 }] };
+    expect(bears(budget, [], 5, spray)).toBe(true);
+    expect(bears(budget, [{ day: 4, washes: 2 }], 5, spray)).toBe(false);
+    expect(bears(budget, [{ day: 4, washes: 2 }], MONTH_DAYS, spray)).toBe(true);
+  });
+
+  it("leaves out what would be too much, and all where nothing is borne any more", () => {
+    const request = { scorer: scorer("mealybug"), fromDay: 0, worksOn: () => true, target: 0.9 };
+    const approach = { id: "t", then: spray };
+    const { best } = searchSchedules(approach, { ...request, stress: { perMonth: 8, past: [] } })!;
+    for (const day of best.days)
+      expect(best.days.filter((one) => one > day - MONTH_DAYS && one <= day).length).toBeLessThanOrEqual(4);
+    const spent = { perMonth: 8, past: [{ day: 0, washes: 8 }] };
+    expect(searchSchedules(approach, { ...request, stress: spent })).toBeNull();
+  });
+});
+
+describe("a comparison tells", () => {
+  const swab = { remedy: "soap", technique: "dunk" } as const;
+  const request = (found: number, over: Partial<CompareRequest> = {}): CompareRequest => ({
+    scorer: scorer("mealybug", found),
+    fromDay: 0,
+    worksOn: () => true,
+    target: 0.9,
+    mayUse: () => true,
+    helps: helpsFor("mealybug", "clumpingFoliage", swab),
+    ...over,
+  });
+
+  it("how the chance rises, and what would help most", () => {
+    for (const { rising, schedule, help } of compareAll(request(5.5)).plans) {
+      expect(rising).toHaveLength(schedule.days.length);
+      expect(rising.at(-1)).toBe(schedule.pOver);
+      if (help) expect(help.pOver).toBeGreaterThan(schedule.pOver);
+    }
+  });
+
+  it("what would reach the target where nothing does: the best of it with something more", () => {
+    const mayUse = ({ id }: Approach) => id === "alcoholDab" || id === "soapSpray";
+    const { beyond, plans } = compareAll(request(100, { mayUse, withLoupe: (dose) => dose }));
+    expect(plans.every(({ reaches }) => !reaches)).toBe(true);
+    expect(beyond!.pOver).toBe(Math.max(...plans.map(({ schedule }) => schedule.pOver)));
+    expect(beyond!.helps.map(({ id }) => id)).toContain("unpot");
+    const chances = beyond!.helps.map(({ pOver }) => pOver);
+    expect(chances).toEqual(chances.toSorted((a, b) => b - a));
+    expect(compareAll(request(1.4)).beyond).toBeNull();
+  });
+
+  it("what is not called gentle on a plant is never the gentlest", () => {
+    const dunks = ({ then }: Approach) => then.technique === "dunk";
+    const asked = request(1.4, { gentle: (approach) => !dunks(approach) });
+    const { gentlest } = compareAll(asked);
+    expect(gentlest).not.toBeNull();
+    expect(dunks(approaches.find(({ id }) => id === gentlest)!)).toBe(false);
+  });
+});

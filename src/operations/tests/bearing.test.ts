@@ -1,0 +1,114 @@
+import { v7 as uuidv7 } from "uuid";
+import { beforeEach, describe, expect, it } from "vitest";
+import { mixFor } from "@/core/suitability/mixFor";
+import { adoptPlan } from "../adoptPlan";
+import { closeCase } from "../closeCase";
+import type { Context } from "../context";
+import { editPlant } from "../editPlant";
+import { expectOk } from "../outcome";
+import { readCase } from "../readCase";
+import { readPestHistory } from "../readPestHistory";
+import { readPlant } from "../readPlant";
+import { recordAct } from "../recordAct";
+import { recordLook } from "../recordLook";
+import { recordReaction } from "../recordReaction";
+import { voidFact } from "../voidFact";
+import { aLook, aPlan, aSpray, codes, freshCollection, openCaseOn, plantOn, wall } from "./builders";
+
+let context: Context;
+let shelf: string;
+beforeEach(async () => ({ context, shelf } = await freshCollection()));
+
+const bearer = async (id: string) => (await readPlant(context, id))!.on.bearer;
+
+describe("what a plant has borne badly", () => {
+  const reaction = (plantId: string, over = {}) => ({
+    ...{ id: uuidv7(), plantId, mix: "alcoholHalf", technique: "sprayAndSwab", what: "scorch" },
+    ...{ at: wall(2), note: "" },
+    ...over,
+  });
+
+  it("makes the next proposal milder, refuses the same again, and is taken back with its reason", async () => {
+    const id = await plantOn(context, shelf);
+    expect(mixFor("alcohol", await bearer(id))).toBe("alcoholHalf");
+    const scorched = reaction(id) as Parameters<typeof recordReaction>[1];
+    expectOk(await recordReaction(context, scorched));
+    expectOk(await recordReaction(context, scorched));
+    expect((await readPlant(context, id))!.record.reactions).toHaveLength(1);
+    expect(mixFor("alcohol", await bearer(id))).toBe("alcoholQuarter");
+    const caseId = await openCaseOn(context, id, 5);
+    const again = aPlan(caseId, ["2026-11-25"], { mix: "alcoholHalf", technique: "sprayAndSwab" });
+    expect(codes(await adoptPlan(context, again))).toEqual(["mix advised_against"]);
+    const milder = { ...again, id: uuidv7(), mix: "alcoholQuarter" as const };
+    expectOk(await adoptPlan(context, milder));
+
+    expectOk(await voidFact(context, { kind: "reaction", factId: scorched.id, reason: "It was the sun." }));
+    expect(mixFor("alcohol", await bearer(id))).toBe("alcoholHalf");
+  });
+
+  it("a plant that is not there, and a day before it was", async () => {
+    const unknown = reaction(uuidv7()) as Parameters<typeof recordReaction>[1];
+    expect(codes(await recordReaction(context, unknown))).toEqual(["plantId unknown"]);
+  });
+});
+
+describe("what a keeper knows of a plant", () => {
+  it("is added to its kind and taken from it, and stays when the label is changed without it", async () => {
+    const id = await plantOn(context, shelf);
+    const { plant } = (await readPlant(context, id))!;
+    const { id: plantId, addedOn: _a, archivedAt: _b, careAdded: _c, careWithout: _d, ...label } = plant;
+    const known = { careAdded: ["alcoholShy" as const], careWithout: ["milkySap" as const], inBud: true };
+    expectOk(await editPlant(context, { plantId, ...label, ...known }));
+    expect((await bearer(id)).sensitivities).toContain("alcoholShy");
+    expect((await bearer(id)).sensitivities).not.toContain("milkySap");
+    const { inBud: _e, ...withoutBud } = label;
+    expectOk(await editPlant(context, { plantId, ...withoutBud, name: "Renamed" }));
+    expect((await readPlant(context, id))!.plant).toMatchObject({ ...known, name: "Renamed" });
+  });
+});
+
+describe("what a look and a dab say", () => {
+  it("new leaves without a mark are a clean look of their own, before the look they were told with", async () => {
+    const id = await plantOn(context, shelf);
+    const caseId = await openCaseOn(context, id, 20);
+    const before = (await readCase(context, caseId))!.file!.events.length;
+    expectOk(await recordLook(context, aLook(id, 2, { newLeaves: 3 })));
+    const { events } = (await readCase(context, caseId))!.file!;
+    expect(events).toHaveLength(before + 2);
+    expect(events.at(-2)).toMatchObject({ type: "inspection", found: 0, see: { egg: [0, 0, 0] } });
+  });
+
+  it("a dab with the tool of the other hand and a bottle of its own strength count as what they are", async () => {
+    const id = await plantOn(context, shelf);
+    const caseId = await openCaseOn(context, id, 5);
+    const act = { kind: "contact", mix: "alcoholFull", technique: "dab", volumeMl: 5, spots: ["axil"] } as const;
+    const own = { ...act, spots: [...act.spots], tool: "loupe" as const, strength: 35 };
+    expectOk(await recordAct(context, { ...aSpray(id, caseId, 4), act: own }));
+    const { events } = (await readCase(context, caseId))!.file!;
+    expect(events.at(-1)).toMatchObject({ technique: "dab", with: "loupe", potency: 0.55, spots: ["axil"] });
+  });
+});
+
+describe("what a closed case has told", () => {
+  it("of the hand that treated it is kept, and the next case begins with it; the almanac counts how it ended", async () => {
+    const id = await plantOn(context, shelf);
+    const first = await openCaseOn(context, id, 60);
+    for (const ago of [60, 53, 46]) expectOk(await recordAct(context, aSpray(id, first, ago)));
+    expectOk(await closeCase(context, { id: uuidv7(), caseId: first, outcome: "clear", at: wall(30), note: "" }));
+    const [closing] = (await readPlant(context, id))!.record.closings;
+    expect(closing!.reach!.weights.reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 9);
+
+    const other = await plantOn(context, shelf);
+    const next = await openCaseOn(context, other, 10);
+    expect((await readCase(context, next))!.file!.reachPrior).toBeUndefined();
+    expectOk(await recordAct(context, aSpray(other, next, 9)));
+    const prior = (await readCase(context, next))!.file!.reachPrior!;
+    expect(prior[0]).toBeCloseTo((closing!.reach!.weights[0]! + 0.25) / 2, 9);
+    expect((await readCase(context, next))!.judged!.judged.ok).toBe(true);
+
+    const history = await readPestHistory(context, "mealybug");
+    expect(history.ended).toEqual({ clear: 1, givenUp: 0, lost: 0 });
+    expect(history.clearWith).toEqual([{ remedy: "alcohol", cases: 1 }]);
+    expect(history.meanC).toBeGreaterThan(15);
+  });
+});

@@ -1,3 +1,4 @@
+import { proneTo } from "@/core/plants/care";
 import { USUAL_C, type Circumstances } from "@/core/diagnosis/priors";
 import type { PestId } from "@/core/pests/pests";
 import { scopeOf, today, type Context } from "./context";
@@ -23,6 +24,7 @@ export async function readNaming(
       form: plant.growthForm,
       meanC: place.meanC ?? USUAL_C,
       season: seasonNow(context),
+      prone: proneTo(plant.genus),
       nearby: near.of({ ...plant, placeId: place.id }),
     },
     openCases: near.openOn(plant.id),

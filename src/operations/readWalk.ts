@@ -5,7 +5,7 @@ import type { ToolId } from "@/core/inspection/tools";
 import type { PestId } from "@/core/pests/pests";
 import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { WalkPlant } from "@/core/walk/order";
-import { sensitivitiesOf } from "@/core/plants/care";
+import { proneTo, sensitivitiesOf } from "@/core/plants/care";
 import type { Sensitivity } from "@/core/plants/sensitivities";
 import { madeAtMs, type WalkEvent } from "@/core/walk/progress";
 import type { Day } from "@/core/climate/days";
@@ -80,6 +80,7 @@ export async function readWalk(context: Context, asked: string): Promise<WalkVie
         form: member.growthForm,
         meanC: meanC.get(member.placeId) ?? USUAL_C,
         season,
+        prone: proneTo(genus),
         nearby: near.of({ id: plantId, seller, placeId: member.placeId }),
       },
       last: lastOn && lastTool ? { day: lastOn, tool: lastTool, pests: lastPests, note: lastNote ?? "" } : null,

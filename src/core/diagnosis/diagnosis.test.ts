@@ -54,6 +54,16 @@ function bruteForce(given: Priors, observed: Observations) {
   };
 }
 
+describe("what is likely beforehand", () => {
+  // Common practice, no source: hoyas have mealybugs more often than others.
+  it("a kind that is prone to a pest has it more often, and no other pest", () => {
+    const hoya = priorsFor({ form: "trailingVine", meanC: 22, season: "spring", nearby: {}, prone: ["mealybug"] });
+    const odds = (p: number) => p / (1 - p);
+    expect(odds(hoya.mealybug) / odds(priors.mealybug)).toBeCloseTo(1.6, 9);
+    for (const pest of suspectIds) if (pest !== "mealybug") expect(hoya[pest]).toBe(priors[pest]);
+  });
+});
+
 describe("the table of signs", () => {
   it("has one class for each pest and one for none in every row", () => {
     for (const id of signIds) {

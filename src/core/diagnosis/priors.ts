@@ -17,6 +17,8 @@ export interface Circumstances {
   /** Mean temperature where the plant stands, °C. */
   readonly meanC: number;
   readonly season: Season;
+  /** Pests that plants of this kind have more often than others; none where the kind is not known. */
+  readonly prone?: readonly PestId[];
   /** Pests the collection has now, and how near. */
   readonly nearby: Readonly<Partial<Record<PestId, Nearness>>>;
 }
@@ -52,6 +54,9 @@ const inSeason: Partial<Record<SuspectId, Partial<Record<Season, number>>>> = {
 /** What multiplies the odds of a pest that the collection has now (HOUSE). */
 const byNearness: Record<Nearness, number> = { collection: 1.5, seller: 2.5, place: 4, beside: 6, here: 10 };
 
+/** What multiplies the odds of a pest that the kind is prone to (HOUSE). */
+const PRONE = 1.6;
+
 /** The temperature at which the usual odds hold: what counts where nothing is known of the warmth. */
 export const USUAL_C = 22;
 /** How much warmth or cold may change the odds. */
@@ -60,11 +65,11 @@ const MOST = 1.6;
 
 /**
  * How likely each pest is on this plant before any sign is looked at: the usual odds, multiplied by how much of the pest's
- * hiding places the growth form has (0.3 + share), how fast the pest grows there compared with 22 °C (0.3–1.6), the season,
+ * hiding places the growth form has (0.3 + share), how fast the pest grows there compared with 22 °C (0.3–1.6), the season, whether the kind is prone to it,
  * and how near the collection has it. Of pests that are told by their signs only the usual odds and the season are known. Gives probabilities above 0 and below 1. Source: our own estimates (HOUSE).
  * @example priorsFor({ form: "trailingVine", meanC: 22, season: "winter", nearby: {} }).spiderMite // ≈ 0.26
  */
-export function priorsFor({ form, meanC, season, nearby }: Circumstances): Priors {
+export function priorsFor({ form, meanC, season, nearby, prone = [] }: Circumstances): Priors {
   const entries = suspectIds.map((pest) => {
     if (!isReckoned(pest)) {
       const odds = (usual[pest] / (1 - usual[pest])) * (inSeason[pest]?.[season] ?? 1);
@@ -76,6 +81,7 @@ export function priorsFor({ form, meanC, season, nearby }: Circumstances): Prior
       (0.3 + shareOfPlaces(form, pest)) *
       Math.min(MOST, Math.max(LEAST, degreeDaysPerDay(pestOf(pest), meanC) / degreeDaysPerDay(pestOf(pest), USUAL_C))) *
       (inSeason[pest]?.[season] ?? 1) *
+      (prone.includes(pest) ? PRONE : 1) *
       (near ? byNearness[near] : 1);
     return [pest, odds / (1 + odds)] as const;
   });

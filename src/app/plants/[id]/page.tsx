@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import Link from "next/link";
+import { genusMeant } from "@/core/plants/genera";
 import { Strike } from "@/app/_parts/Strike";
 import { isApart } from "@/core/facts/descriptions";
 import { standing } from "@/core/facts/facts";
@@ -118,7 +119,10 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               <dt className="col-5">Growth form</dt>
               <dd className="col-7">{growthFormNames[plant.growthForm]}</dd>
               <dt className="col-5">Genus</dt>
-              <dd className="col-7">{plant.genus || "not given"}</dd>
+              <dd className="col-7">
+                {plant.genus || "not given"}
+                {genusMeant(plant.genus)?.uncertain && " (the table is not certain of this kind: test one leaf)"}
+              </dd>
               <dt className="col-5">Pot</dt>
               <dd className="col-7">{plant.potCm} cm</dd>
               <dt className="col-5">Acquired</dt>

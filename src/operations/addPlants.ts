@@ -5,7 +5,7 @@ import * as plants from "@/db/stores/plants";
 import { instantOf } from "@/zones";
 import { today, type Context } from "./context";
 import { perform, refuseAll, type DeedScope, type Outcome, type Problem } from "./outcome";
-import { pastMoment } from "./parts/checks";
+import { careOf, pastMoment } from "./parts/checks";
 
 /** Adds a plant where it stands. A plant added to an isolation place is new here until it first leaves it. */
 export async function addPlant(context: Context, deed: AddPlant): Promise<Outcome<{ id: string }>> {
@@ -28,8 +28,7 @@ export function addPlants(context: Context, { plants: added }: AddPlants): Promi
       fresh.map(({ placementId: _p, placeId: _w, inBud = false, careAdded = [], careWithout = [], ...plant }) => ({
         ...plant,
         inBud,
-        careAdded,
-        careWithout,
+        ...careOf(careAdded, careWithout),
       })),
     );
     await facts.add(

@@ -2,7 +2,7 @@ import type { EditPlant } from "@/core/facts/deeds";
 import * as plants from "@/db/stores/plants";
 import { today, type Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
-import { checkCode, lockPlant } from "./parts/checks";
+import { careOf, checkCode, lockPlant } from "./parts/checks";
 
 /** Changes what is written on a plant's label; its facts stay as they are, and its cases are judged as what it is now. */
 export function editPlant(context: Context, deed: EditPlant): Promise<Outcome<{ id: string }>> {
@@ -12,8 +12,7 @@ export function editPlant(context: Context, deed: EditPlant): Promise<Outcome<{ 
     const description = {
       ...changed,
       inBud: changed.inBud ?? inBud,
-      careAdded: changed.careAdded ?? careAdded,
-      careWithout: changed.careWithout ?? careWithout,
+      ...careOf(changed.careAdded ?? careAdded, changed.careWithout ?? careWithout),
     };
     await checkCode(scope, "code", description.code, plantId);
     if (description.acquiredOn && description.acquiredOn > today(context)) refuse("acquiredOn", "in_future");

@@ -2,6 +2,7 @@ import { addDays, type Day } from "@/core/climate/days";
 import { caseNamed, type Case } from "@/core/case/cases";
 import { LONG_AGO_DAYS } from "@/core/case/beside";
 import type { Place, Plant } from "@/core/facts/descriptions";
+import type { Sensitivity } from "@/core/plants/sensitivities";
 import { spotsOf } from "@/core/plants/growthForms";
 import type { SpotId } from "@/core/plants/spots";
 import * as cases from "@/db/stores/cases";
@@ -81,4 +82,9 @@ export async function knownPlace(scope: Scope, placeId: string): Promise<Place> 
 export function checkSpots(plant: Plant, path: string, chosen: readonly SpotId[]): void {
   const there = spotsOf(plant.growthForm);
   if (chosen.some((spot) => !there.includes(spot))) refuse(path, "spot_not_there");
+}
+
+/** What a keeper has added to a plant's kind and taken from it: what is taken from it is not added. */
+export function careOf(added: readonly Sensitivity[], without: readonly Sensitivity[]) {
+  return { careAdded: added.filter((one) => !without.includes(one)), careWithout: [...without] };
 }

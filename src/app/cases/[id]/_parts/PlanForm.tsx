@@ -109,6 +109,7 @@ export function PlanForm(props: Props) {
     <WayRow key={way.id} way={way} potCm={potCm} open={open === way.id} onPress={() => press(way.id)}>
       <WayDetail
         way={way}
+        dated={first !== null}
         pest={pest}
         meanC={meanC}
         bearer={on.bearer}

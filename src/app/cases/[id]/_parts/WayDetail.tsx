@@ -20,6 +20,8 @@ import type { Chosen, Way } from "./ways";
 
 interface Props {
   way: Way;
+  /** Whether the first day is one: without it nothing can be adopted. */
+  dated: boolean;
   pest: PestId;
   meanC: number;
   bearer: Bearer;
@@ -35,7 +37,7 @@ interface Props {
 
 /** Everything about one way in one place: what it is done with, when, why then, what anyone can check, and its cautions. */
 export function WayDetail(props: Props) {
-  const { way, pest, meanC, bearer, mixOf, onMix, promise, reckoner, planned, choose, adopting } = props;
+  const { way, dated, pest, meanC, bearer, mixOf, onMix, promise, reckoner, planned, choose, adopting } = props;
   const used = [...new Map(way.doses.map((dose) => [`${dose.remedy} ${dose.technique}`, dose])).values()];
   const remedies = [...new Set(used.map((dose) => dose.remedy))];
   const changed = remedies.some((remedy) => mixOf(remedy) !== mixFor(remedy, bearer));
@@ -105,7 +107,7 @@ export function WayDetail(props: Props) {
             {way.why.length > 0 && <p className="small mb-0">{bindingSentence(way.why)}</p>}
           </details>
           <Adopt
-            chosen={{ basis: way.basis, dates: way.dates, doses: way.doses.map(planned) }}
+            chosen={{ basis: way.basis, dates: dated ? way.dates : [], doses: dated ? way.doses.map(planned) : [] }}
             choose={choose}
             adopting={adopting}
           />

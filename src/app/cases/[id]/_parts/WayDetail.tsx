@@ -72,7 +72,7 @@ export function WayDetail(props: Props) {
               </Form.Select>
             </div>
           ))}
-          <h3>Dates</h3>
+          <h2 className="h3">Dates</h2>
           <ol className="way-dates">
             {way.dates.map((date, i) => (
               <li key={date}>
@@ -89,7 +89,7 @@ export function WayDetail(props: Props) {
         <section>
           {way.why.length > 0 && (
             <>
-              <h3>Why these dates</h3>
+              <h2 className="h3">Why these dates</h2>
               {whySentences(way.why, way.help).map((sentence) => (
                 <p key={sentence} className="mb-1">
                   {sentence}

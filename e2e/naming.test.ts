@@ -134,11 +134,11 @@ describe("naming what is on a plant", () => {
     await page.press("White cottony tufts in joints or on the underside");
     await page.press("Small dark flies on the mix or flying up");
     await page.sees("both at once");
-    await page.press("Take both: fungus gnats and mealybugs");
-    await page.sees("Fungus gnats: how many, live?");
-    await page.press("Light: 3–10");
-    await page.press("Next: mealybugs");
+    await page.press("Take both: mealybugs and fungus gnats");
     await page.sees("Mealybugs: how many, live?");
+    await page.press("Light: 3–10");
+    await page.press("Next: fungus gnats");
+    await page.sees("Fungus gnats: how many, live?");
     const count = await page.field("Or the number you counted");
     await count.sendKeys("many");
     await page.press("Save the find");
@@ -149,7 +149,7 @@ describe("naming what is on a plant", () => {
     await page.sees("Plan against mealybugs");
     await page.sees("Plan against fungus gnats");
     await page.press("To the plant");
-    await page.sees("Found: Fungus gnats, light: 3–10; Mealybugs, 12 live");
+    await page.sees("Found: Fungus gnats, 12 live; Mealybugs, light: 3–10");
   });
 
   it("none of these is a look with nothing found", async () => {

@@ -91,9 +91,11 @@ describe("the engine in the application", () => {
     const [, chance] = /(\d+ %) by /.exec(cells)!;
     await page.sees(`${chance} likely over by`);
     await page.sees("of what may survive");
-    // Pressed, a way that falls short opens in its place, and says why.
+    // Pressed, a way that falls short opens in its place, and the first closes.
     await page.press("Those that fall short, and what this plant does not bear");
-    await page.sees("Not on this plant:");
+    await page.press("Oil, sprayed");
+    await page.sees("Oil 2 %, thick leathery leaves");
+    await row.findElement({ css: "button" }).click();
     await page.press("Adopt this plan");
     await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
     const text = await page.text();

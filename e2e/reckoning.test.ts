@@ -95,7 +95,9 @@ describe("the engine in the application", () => {
     await page.press("Those that fall short, and what this plant does not bear");
     await page.press("Oil, sprayed");
     await page.sees("Oil 2 %, thick leathery leaves");
-    await row.findElement({ css: "button" }).click();
+    const fewest = await row.findElement({ css: "button" });
+    await page.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", fewest);
+    await fewest.click();
     await page.press("Adopt this plan");
     await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
     const text = await page.text();

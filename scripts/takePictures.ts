@@ -40,7 +40,7 @@ const views: readonly (readonly [
     "light",
     [...naming, "Mealybugs", "Trace: 1–2 animals", "Save the find", "Oil pantry", "Go on with the walk"],
   ],
-  ["hiding-places", "/almanac/hiding-places?form=climbingAroid", laptop, "light"],
+  ["pest", "/almanac/pests/mealybug", laptop, "light"],
   ["ledger", "/ledger", laptop, "light"],
   ["mixing", "/mixing", laptop, "light"],
   ["life-cycles", "/almanac/life-cycle", laptop, "light"],
@@ -69,7 +69,7 @@ try {
   await page.fill("One plant in each line", LIST);
   await page.press("Put them into the table");
   await page.sees("4 plants below.");
-  await browser.driver.executeScript("document.querySelector('.several-row').scrollIntoView()");
+  await browser.driver.executeScript("document.querySelector('.several-row').scrollIntoView({ behavior: 'instant' })");
   writeFileSync(path.join(folder, "several-phone.png"), Buffer.from(await browser.driver.takeScreenshot(), "base64"));
 } finally {
   await browser.close();

@@ -40,6 +40,14 @@ function isLoud({ judged, changed }: CaseView, target: number): boolean {
   return changed.lateDays > 0 || changed.foundOn !== null || outlook.pOver < target - FAR_SHORT;
 }
 
+/** What is wrong with a plan that needs mending: it has fallen behind, or it never promised more. */
+function shortfall({ plan, judged, changed }: CaseView, loud: boolean): string {
+  if (!loud) return "A little short of what you want";
+  const now = judged?.judged.ok ? (judged.judged.judgement.outlook?.pOver ?? 0) : 0;
+  const keptUp = plan?.pOver !== null && plan?.pOver !== undefined && now >= plan.pOver;
+  return keptUp && changed.lateDays === 0 ? "The plan does not go far enough" : "The plan no longer does it";
+}
+
 export default async function CasePage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, asOf, today } = await caseOf(params);
   const { found, plan, clearance, judged } = view;
@@ -128,10 +136,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
       <div className="row gx-3">
         <div className="col-lg-6">
           {judgement?.outlook?.mended && plan && (
-            <Panel
-              title={loud ? "The plan no longer does it" : "A little short of what you want"}
-              tone={loud ? "loud" : undefined}
-            >
+            <Panel title={shortfall(view, loud)} tone={loud ? "loud" : undefined}>
               <p className="mb-1">
                 {outlookSentences(judgement.outlook, plan.pOver, view.changed, found.pest).join(" ")}
               </p>

@@ -52,7 +52,8 @@ const survives: Record<Cause, string> = {
 const helpWords: Record<HelpId | "loupe", string> = {
   dunk: "A dunk once, on the first day, makes it",
   unpot: "Unpotted, washed and put into new mix on the first day, it comes to",
-  systemic: "A systemic through the roots on the first day makes it",
+  systemic:
+    "Where it is permitted, and never on what will be eaten, a systemic through the roots on the first day makes it",
   loupe: "Dabbed with a loupe in the other hand it comes to",
 };
 

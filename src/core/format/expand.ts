@@ -7,7 +7,8 @@ import { sitesOn } from "../inspection/sitesOn";
 import type { Habitat, Pest, PestId } from "../pests/pests";
 import type { PopulationEvent } from "../population/events";
 import { MIX_PER_DAY, NOWHERE, type PerSite, type Sites } from "../population/sites";
-import { spotsFor, type KillRange } from "../remedies/remedies";
+import { spotsOf } from "../plants/growthForms";
+import type { KillRange } from "../remedies/remedies";
 import { pestOfFile } from "./read";
 import { remedyNamed, type CarriageFile, type CaseFile, type FileEvent } from "./schema";
 import { dayZero, daysSince } from "./times";
@@ -106,7 +107,7 @@ function expandEvent(
     case "treatment": {
       const { remedy, technique, potency, with: tool, spots } = event;
       if (remedy !== undefined && technique !== undefined) {
-        const on = form ? { form, weights: pest.id as PestId, spots: spots ?? spotsFor(technique, form) } : undefined;
+        const on = form ? { form, weights: pest.id as PestId, spots: spots ?? spotsOf(form) } : undefined;
         const how = { ...(potency !== undefined && { potency }), ...(tool && { tool }), ...(on && { on }) };
         return applicationEvents(pest, { remedy: remedyNamed(remedy), technique, ...how }, atDays);
       }

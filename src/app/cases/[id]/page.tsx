@@ -166,6 +166,11 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
               <Link className={`btn btn-${clearance.met ? "" : "outline-"}primary`} href={`/cases/${found.id}/close`}>
                 Close the case
               </Link>
+              {found.pest === "mealybug" && (plant.inFlower || plant.inBud) && (
+                <p className="mt-3 mb-0">
+                  It is in bloom: that draws mealybugs back. Look at buds and spikes each time.
+                </p>
+              )}
               {judgement && reachSentence(judgement) && <p className="mt-3 mb-0">{reachSentence(judgement)}</p>}
               <p className="small text-body-secondary mt-3 mb-0">
                 Judged from live animals and new growth only: scars and dead scale stay.{" "}

@@ -5,9 +5,8 @@ import type { PestId } from "@/core/pests/pests";
 import type { RemedyId } from "@/core/remedies/remedies";
 import { together } from "@/db/query";
 import * as facts from "@/db/stores/facts";
-import { scopeOf, type Context } from "./context";
+import { scopeOf, today, type Context } from "./context";
 import { placesAsTheyStand } from "./parts/placesAsTheyStand";
-import { today } from "./context";
 
 /** What a collection's own record says of a pest. */
 export interface PestHistory {
@@ -22,13 +21,13 @@ export interface PestHistory {
 /** How cases of a pest have ended in this collection, and with what. */
 export async function readPestHistory(context: Context, pest: PestId): Promise<PestHistory> {
   const scope = scopeOf(context);
-  const [closed, acts, places] = await together(
+  const [closed, places] = await together(
     scope,
     () => facts.all(scope, "closing"),
-    () => facts.all(scope, "act"),
     () => placesAsTheyStand(scope, today(context)),
   );
   const own = standing(closed).filter((one) => one.pest === pest);
+  const acts = await facts.of(scope, "act", "plantId", [...new Set(own.map(({ plantId }) => plantId))]);
   const ended = { clear: 0, givenUp: 0, lost: 0 };
   for (const { outcome } of own) ended[outcome]++;
   const clear = new Set(own.filter(({ outcome }) => outcome === "clear").map(({ caseId }) => caseId));

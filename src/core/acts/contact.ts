@@ -106,7 +106,7 @@ export function applicationOf({
   const { remedy } = mixes[mix];
   const potency =
     typeof strength === "number" ? potencyAt(remedy, remedy === "alcohol" ? strength / 100 : strength) : potencyOf(mix);
-  return { remedy, technique, potency, ...(tool && { tool }) };
+  return { remedy, technique, potency, ...(tool && technique === "dab" && { tool }) };
 }
 
 /** A mix put on the plant that acts where it touches: dabbed, wiped, sprayed or dunked. */

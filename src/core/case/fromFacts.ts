@@ -6,7 +6,7 @@ import type { Plant } from "../facts/descriptions";
 import { byMoment, standing, type ActDone, type Look } from "../facts/facts";
 import { remedyNames, type CaseFileInput } from "../format/schema";
 import { marksNewLeaves, unmarked } from "../inspection/newGrowth";
-import { ONE_SIDE, seeChances, visibilityOf, type Search } from "../inspection/see";
+import { ONE_SIDE, seeChances, type Search } from "../inspection/see";
 import { animalsIn } from "../inspection/severity";
 import { pestOf, type PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
@@ -105,15 +105,21 @@ function inspectionOf(look: Look, at: string, pest: PestId, { growthForm }: Case
     at,
     found: find ? animalsIn(find) : 0,
     removed: find?.removed ?? false,
-    ...(find && stagesOf(find.stages, pest)),
+    ...(find && stagesOf(find.stages, pest, growthForm, blind ? { tool: "loupe", spots: there } : search)),
     ...(spots.length > 0 || blind ? seen : { see: {} }),
   };
 }
 
-/** The stages that were seen, as far as they are the pest's own and show at all. */
-function stagesOf(named: readonly string[], pest: PestId): { stages?: string[] } {
+/** The stages that were seen, as far as they are the pest's own and could have been seen that way. */
+function stagesOf(
+  named: readonly string[],
+  pest: PestId,
+  form: GrowthFormId,
+  search: Search,
+): { readonly stages?: string[] } {
+  const chances = seeChances(pestOf(pest), pest, form, search);
   const stages = pestOf(pest).stages.filter(
-    (stage) => named.includes(stage.id) && visibilityOf(pest, stage) !== "unseen",
+    ({ id }, i) => named.includes(id) && chances[i]!.some((chance) => chance > 0),
   );
   return stages.length > 0 ? { stages: stages.map(({ id }) => id) } : {};
 }

@@ -13,7 +13,7 @@ import { recordAct } from "../recordAct";
 import { recordLook } from "../recordLook";
 import { recordReaction } from "../recordReaction";
 import { voidFact } from "../voidFact";
-import { aLook, aPlan, aSpray, codes, freshCollection, openCaseOn, plantOn, wall } from "./builders";
+import { aFind, aLook, aPlan, aSpray, codes, freshCollection, openCaseOn, plantOn, wall } from "./builders";
 
 let context: Context;
 let shelf: string;
@@ -76,6 +76,32 @@ describe("what a look and a dab say", () => {
     const { events } = (await readCase(context, caseId))!.file!;
     expect(events).toHaveLength(before + 2);
     expect(events.at(-2)).toMatchObject({ type: "inspection", found: 0, see: { egg: [0, 0, 0] } });
+  });
+
+  it("stages that could not have been seen that way are left out, and the case stays reckoned", async () => {
+    const id = await plantOn(context, shelf);
+    // Paper shows what moves: no egg sac falls on it, and the walking crawler does.
+    const find = (stages: string[]) => aFind({ stages });
+    const seen = find(["egg", "crawler"]);
+    expectOk(await recordLook(context, aLook(id, 9, { tool: "paper", spots: ["underside"], finds: [seen] })));
+    const view = (await readCase(context, seen.caseId))!;
+    expect(view.file!.events[0]).toMatchObject({ stages: ["crawler"] });
+    expect(view.judged!.judged.ok).toBe(true);
+    expectOk(await recordLook(context, aLook(id, 3, { tool: "paper", spots: ["underside"], finds: [find(["egg"])] })));
+    const later = (await readCase(context, seen.caseId))!;
+    expect(later.file!.events.at(-1)).not.toHaveProperty("stages");
+    expect(later.judged!.judged.ok).toBe(true);
+  });
+
+  it("a tool that came with a spray says nothing: only a dab is guided by it", async () => {
+    const id = await plantOn(context, shelf);
+    const caseId = await openCaseOn(context, id, 5);
+    const act = { kind: "contact" as const, mix: "soapMild" as const, technique: "spray" as const, volumeMl: 60 };
+    const spray = { ...act, spots: ["axil" as const], tool: "loupe" as const };
+    expectOk(await recordAct(context, { ...aSpray(id, caseId, 4), act: spray }));
+    const view = (await readCase(context, caseId))!;
+    expect(view.file!.events.at(-1)).not.toHaveProperty("with");
+    expect(view.judged!.judged.ok).toBe(true);
   });
 
   it("a dab with the tool of the other hand and a bottle of its own strength count as what they are", async () => {

@@ -2,6 +2,7 @@ import sharp from "sharp";
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
 import type { StartWalk } from "@/core/facts/deeds";
+import { proneTo } from "@/core/plants/care";
 import { genusNamed } from "@/core/plants/genera";
 import { progressOf } from "@/core/walk/progress";
 import { addPhoto } from "../addPhoto";
@@ -84,7 +85,7 @@ describe("starting a walk", () => {
     const stop = (code: string) => stops.find((one) => one.code === code)!;
     expect(stop("C")).toMatchObject({ apart: true, scars: ["mealybug"], last: { tool: "lamp", pests: ["mealybug"] } });
     expect(stop("A")).toMatchObject({ last: null, scars: [] });
-    const around = { form: "trailingVine", season: "autumn" };
+    const around = { form: "trailingVine", season: "autumn", prone: proneTo("Hoya") };
     expect(stop("A").circumstances).toEqual({ ...around, meanC: 20, nearby: { mealybug: "seller" } });
     expect(stop("B").circumstances).toEqual({ ...around, meanC: 25, nearby: { mealybug: "beside" } });
     expect(stop("C").circumstances).toEqual({ ...around, meanC: 22, nearby: { mealybug: "here" } });

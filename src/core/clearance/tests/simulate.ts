@@ -25,7 +25,7 @@ export function diceFrom(seed: number): Dice {
 }
 
 /** Knuth 1969: multiply uniforms until they fall below e^−mean. */
-function poisson({ uniform }: Dice, mean: number): number {
+export function poisson({ uniform }: Dice, mean: number): number {
   if (mean > 30) return poisson({ uniform }, mean / 2) + poisson({ uniform }, mean / 2);
   const limit = Math.exp(-mean);
   let n = 0;
@@ -324,6 +324,8 @@ export interface Life {
   /** How many are seen in a look with these chances; nothing happens to them. */
   readonly look: (see: InspectionEvent["see"]) => number;
   readonly treat: (event: TreatmentEvent) => void;
+  /** So many animals come, each of a type drawn from these shares. */
+  readonly come: (count: number, shares: readonly number[]) => void;
   readonly pass: (days: number) => void;
   readonly left: () => number;
   /** More than anybody need follow. */
@@ -341,11 +343,16 @@ export function liveOn(
 ): Life {
   const rules = { history, scenario, dt, dice };
   const types = typesOf(rules);
-  let animals = Array.from({ length: begun }, () => {
-    let at = dice.uniform();
-    return { ...(types.find((_, i) => (at -= shares[i]!) < 0) ?? types.at(-1)!) };
-  });
+  const some = (count: number, of: readonly number[]): Animal[] =>
+    Array.from({ length: count }, () => {
+      let at = dice.uniform();
+      return { ...(types.find((_, i) => (at -= of[i]!) < 0) ?? types.at(-1)!) };
+    });
+  let animals = some(begun, shares);
   return {
+    come(count, of) {
+      animals.push(...some(count, of));
+    },
     look: (see) => animals.filter(({ stage, site }) => dice.uniform() < see[stage]![site]).length,
     treat(event) {
       animals = animals.filter(

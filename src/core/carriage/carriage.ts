@@ -110,7 +110,7 @@ export function reckonCarriage(question: CarriageQuestion): Carriage {
   const total = blame.reduce((sum, one) => sum + one, 0);
   return {
     pCarries: lessThan1(logFree - logUnseen),
-    pUnseen: exp(logUnseen),
+    pUnseen: exp(Math.min(0, logUnseen)),
     routes: blame.map((one) => (total > 0 ? one / total : 0)),
     pFind: look && lessThan1(logUnseenAgain - logUnseen),
     pCarriesAfterClean: look && lessThan1(logFree - logUnseenAgain),

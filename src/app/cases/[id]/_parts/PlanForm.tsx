@@ -162,6 +162,12 @@ export function PlanForm(props: Props) {
           <strong>No way here reaches what you want.</strong> {beyondSentences(comparison.beyond).join(" ")}
         </div>
       )}
+      {comparison?.plans.length === 0 && (
+        <div className="alert alert-warning" role="note">
+          <strong>This plant bears none of the remedies just now.</strong> What is left is done by hand: squash and pick
+          off what shows, with a loupe, shower it, or let predators loose.
+        </div>
+      )}
       <ul className="ways">
         {ways?.good.map(row)}
         {ways && ways.good.length === 0 && ways.short.slice(0, 2).map(row)}

@@ -138,6 +138,12 @@ describe("the mix proposed", () => {
     const rotted: Reacted = { mix: "soapMild", technique: "dunk", what: "rot" };
     expect(refusals("soap", "dunk", bearer("Monstera", {}, [rotted]))).not.toEqual([]);
     expect(refusals("soap", "wipe", bearer("Monstera", {}, [rotted]))).toEqual([]);
+    expect(refusals("soap", "spray", bearer("Monstera", {}, [rotted]))).toEqual([]);
+    // What rots under a spray is not put under water.
+    const sprayed = bearer("Monstera", {}, [{ ...rotted, technique: "spray" }]);
+    expect(refusals("soap", "dunk", sprayed)).not.toEqual([]);
+    expect(refusals("oil", "hastySpray", sprayed)).not.toEqual([]);
+    expect(refusals("soap", "wipe", sprayed)).toEqual([]);
   });
 
   it("a touchy or unknown plant bears less in a month", () => {

@@ -38,7 +38,11 @@ export interface Objection {
 const leafless: readonly GrowthFormId[] = ["tubercledCactus", "columnarCactus", "jointedCactus", "stemSucculent"];
 /** From this width on a pot is too heavy to turn over with care (HOUSE). */
 const HEAVY_POT_CM = 20;
-const wetting: readonly TechniqueId[] = ["spray", "sprayAndSwab", "hastySpray", "dunk"];
+/** How wet a technique leaves a plant: not at all, as a spray does, as a bath does. */
+function wetness(technique: TechniqueId): 0 | 1 | 2 {
+  if (technique === "dunk") return 2;
+  return technique === "spray" || technique === "sprayAndSwab" || technique === "hastySpray" ? 1 : 0;
+}
 
 /**
  * What speaks against putting `mix` on a plant with `technique`; refusals come first, none gives an empty list. Neem is an oil:
@@ -77,8 +81,8 @@ export function objections(plant: Bearer, mix: MixId, technique: TechniqueId): r
   refuse(technique === "dunk" && !rests && has("crownRot"), "dunkWillNotDry");
   warn(technique === "dunk" && !rests && !has("crownRot") && leafless.includes(plant.form), "dunkWillNotDry");
   warn(technique === "dunk" && plant.potCm >= HEAVY_POT_CM, "bigToDunk");
-  warn(wetting.includes(technique) && technique !== "dunk" && rests, "wetInRest");
-  warn(wetting.includes(technique) && technique !== "dunk" && has("crownRot"), "wetCrown");
+  warn(wetness(technique) === 1 && rests, "wetInRest");
+  warn(wetness(technique) === 1 && has("crownRot"), "wetCrown");
   warn(!plant.known, "unknownKind");
   warn(has("milkySap"), "milkySap");
   warn(has("spiny"), "spines");
@@ -88,7 +92,8 @@ export function objections(plant: Bearer, mix: MixId, technique: TechniqueId): r
 /** Whether the plant has borne this badly before: as strong a mix of the remedy, or, where it rotted, as wet a technique. */
 function reactedTo({ reactions, inFlower, inBud }: Bearer, mix: MixId, technique: TechniqueId): boolean {
   return reactions.some((before) => {
-    if (before.what === "rot") return wetting.includes(before.technique) && technique === before.technique;
+    const wet = wetness(before.technique);
+    if (before.what === "rot") return wet > 0 && wetness(technique) >= wet;
     if (mixes[before.mix].remedy !== mixes[mix].remedy || potencyOf(before.mix) > potencyOf(mix)) return false;
     return before.what !== "lostFlowers" || inFlower || inBud;
   });

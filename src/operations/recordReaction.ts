@@ -9,7 +9,8 @@ export function recordReaction(context: Context, deed: RecordReaction): Promise<
   return perform(context, deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "reaction", deed.id)) return { id: deed.id };
     const plant = await lockPlant(scope, deed.plantId);
-    await facts.add(scope, "reaction", [{ ...deed, at: momentOn(context, plant, deed.at, false) }]);
+    const { longAgo, ...reaction } = deed;
+    await facts.add(scope, "reaction", [{ ...reaction, at: momentOn(context, plant, deed.at, longAgo) }]);
     scope.touch([plant.id]);
     return { id: deed.id };
   });

@@ -46,7 +46,15 @@ describe("what a plant has borne badly", () => {
     expect(mixFor("alcohol", await bearer(id))).toBe("alcoholHalf");
   });
 
-  it("a plant that is not there, and a day before it was", async () => {
+  it("of years ago is asked about, and then believed", async () => {
+    const id = await plantOn(context, shelf);
+    const scorched = reaction(id, { at: wall(900) }) as Parameters<typeof recordReaction>[1];
+    expect(codes(await recordReaction(context, scorched))).toEqual(["at so_long_ago"]);
+    expectOk(await recordReaction(context, { ...scorched, longAgo: true }));
+    expect(mixFor("alcohol", await bearer(id))).toBe("alcoholQuarter");
+  });
+
+  it("of a plant that is not there is refused", async () => {
     const unknown = reaction(uuidv7()) as Parameters<typeof recordReaction>[1];
     expect(codes(await recordReaction(context, unknown))).toEqual(["plantId unknown"]);
   });

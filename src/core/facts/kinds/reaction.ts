@@ -13,6 +13,8 @@ export const recordReaction = z.object({
   what: z.enum(reactionIds),
   at: moment,
   note: text(2000),
+  /** It really was so long ago; asked for when it lies years back. */
+  longAgo: z.boolean().optional(),
 });
 export type RecordReaction = z.output<typeof recordReaction>;
 

@@ -8,6 +8,7 @@ import { mixIds, type MixId } from "@/core/mixing/mixes";
 import { techniqueIds, type TechniqueId } from "@/core/remedies/remedies";
 import { reactionIds } from "@/core/suitability/reactions";
 import { ChoiceField, NoteField, SelectField, SubmitRow } from "@/ui/fields/fields";
+import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { mixNames, reactionNames, techniqueNames } from "@/wording/names";
@@ -47,6 +48,7 @@ export function ReactionForm({ plantId, now, mix, technique }: Props) {
         options={techniqueIds.map((id) => [id, techniqueNames[id]])}
       />
       <MomentField form={form} name="at" label="When" />
+      <LongAgoField form={form} at="at" name="longAgo" />
       <NoteField form={form} name="note" label="Note" />
       <SubmitRow form={form} trouble={trouble} label="Write it down" />
     </form>

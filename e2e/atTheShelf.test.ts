@@ -1,6 +1,5 @@
 import { request, type IncomingHttpHeaders } from "node:http";
 import { Key } from "selenium-webdriver";
-import type { Driver } from "selenium-webdriver/chrome";
 import pg from "pg";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { idOf } from "../demo/loadDemo";
@@ -18,14 +17,6 @@ describe("at the shelf", () => {
     page = app.page;
   });
   afterAll(() => app.close());
-
-  const connection = (offline: boolean) =>
-    (page.driver as Driver).setNetworkConditions({
-      offline,
-      latency: 0,
-      download_throughput: -1,
-      upload_throughput: -1,
-    });
 
   it("a sitting goes through its plants one by one, the latest first, and says when it is done", async () => {
     await page.open("/today");
@@ -52,12 +43,12 @@ describe("at the shelf", () => {
     await page.press("All of them");
     await page.fill("Note", "Wall side too.");
     const before = await written(app.databaseUrl);
-    await connection(true);
+    await page.offline(true);
     await page.press("Nothing found");
     await page.sees("It could not be sent. What you typed is still here");
     expect(await page.valueOf("Note")).toBe("Wall side too.");
     expect(await written(app.databaseUrl)).toEqual(before);
-    await connection(false);
+    await page.offline(false);
     await page.press("Nothing found");
     await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
     await page.sees("Wall side too.");

@@ -34,13 +34,6 @@ describe("a collection of one's own", () => {
     await tell("Page.addScriptToEvaluateOnNewDocument", { source });
     page = new Page(driver, app.page.base);
   };
-  const offline = (on: boolean) =>
-    (page.driver as Driver).setNetworkConditions({
-      offline: on,
-      latency: 0,
-      download_throughput: -1,
-      upload_throughput: -1,
-    } as never);
   const ask = async <T extends object>(sql: string): Promise<T[]> => {
     const client = new pg.Client(app.databaseUrl);
     await client.connect();
@@ -111,7 +104,7 @@ describe("a collection of one's own", () => {
     await page.press("Everything: 30");
     await page.press("Begin");
     await page.sees("Nothing found, next");
-    await offline(true);
+    await page.offline(true);
     await page.press("Found something");
     await page.press("Mealybugs");
     await page.press("Light: 3–10");

@@ -1,6 +1,5 @@
 import { v7 as uuidv7 } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { Driver } from "selenium-webdriver/chrome";
 import pg from "pg";
 import { addPlace } from "../src/operations/addPlace";
 import { addPlant } from "../src/operations/addPlants";
@@ -56,13 +55,6 @@ describe("a walk with the telephone in one hand", () => {
   const landed = async () =>
     (await ask<{ n: number }>(`select count(*)::int as n from looks where walk_id = '${walk.split("/").at(-1)}'`)).n;
   const eventually = (what: () => Promise<boolean>, why: string) => page.driver.wait(what, 20_000, why);
-  const offline = (on: boolean) =>
-    (page.driver as Driver).setNetworkConditions({
-      offline: on,
-      latency: 0,
-      download_throughput: -1,
-      upload_throughput: -1,
-    } as never);
   const find = async (pest: string) => {
     await page.press("Found something");
     await page.press(pest);
@@ -158,7 +150,7 @@ describe("a walk with the telephone in one hand", () => {
     walk = await begin();
     await page.press("Nothing found, next");
     await eventually(async () => (await landed()) === 1, "the first look did not land");
-    await offline(true);
+    await page.offline(true);
     await page.press("Nothing found, next");
     await page.press("Nothing found, next");
     await find("Thrips");
@@ -167,7 +159,7 @@ describe("a walk with the telephone in one hand", () => {
     await page.sees("No connection: 4 entries are kept in this browser");
     await page.sees("4 of 20");
     expect(await landed()).toBe(1);
-    await offline(false);
+    await page.offline(false);
     await eventually(async () => (await landed()) === 4, "what was pressed offline did not land");
     await page.driver.wait(async () => !(await page.text()).includes("No connection"), 20_000);
 

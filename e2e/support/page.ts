@@ -1,4 +1,5 @@
 import { By, error, until, type WebDriver, type WebElement } from "selenium-webdriver";
+import type { Driver } from "selenium-webdriver/chrome";
 
 const WAIT_MS = 10_000;
 
@@ -11,6 +12,12 @@ export class Page {
 
   async open(path: string): Promise<void> {
     await this.driver.get(this.base + path);
+  }
+
+  /** Takes the browser's connection away, or gives it back. */
+  async offline(offline: boolean): Promise<void> {
+    const still = { latency: 0, download_throughput: -1, upload_throughput: -1 };
+    await (this.driver as Driver).setNetworkConditions({ offline, ...still });
   }
 
   /** The element that carries this label. */

@@ -30,9 +30,11 @@ const levels = [
   ["inspection/"],
   ["acts/", "diagnosis/", "suitability/"],
   ["walk/", "clearance/"],
+  ["carriage/"],
   ["facts/", "planning/"],
   ["format/"],
   ["case/"],
+  ["spread/"],
   ["programmes/"],
   ["state/"],
 ];

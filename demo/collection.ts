@@ -25,8 +25,15 @@ export const places = [
   { key: "shedBench", name: "Boat-shed bench", kind: "shelf", parent: "shed", celsius: 9 },
   { key: "bath", name: "Bathroom", kind: "room", parent: null, celsius: 22 },
   { key: "bathSill", name: "Bathroom sill", kind: "shelf", parent: "bath", celsius: 22 },
-  { key: "pantry", name: "Oil pantry", kind: "isolation", parent: null, celsius: 20 },
+  { key: "pantry", name: "Oil pantry", kind: "isolation", parent: null, celsius: 20, roomFor: 6 },
+  { key: "loft", name: "Net loft", kind: "isolation", parent: null, celsius: 19, roomFor: 4 },
 ] as const;
+
+/** Which shelf's water drips onto which. */
+export const drips = [
+  ["rackTop", "rackMiddle"],
+  ["rackMiddle", "rackBottom"],
+] as const satisfies readonly (readonly [PlaceKey, PlaceKey])[];
 
 export type PlaceKey = (typeof places)[number]["key"];
 

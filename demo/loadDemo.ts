@@ -12,6 +12,7 @@ import { adoptPlan } from "../src/operations/adoptPlan";
 import { archivePlant } from "../src/operations/archivePlant";
 import { closeCase } from "../src/operations/closeCase";
 import { today, type Context } from "../src/operations/context";
+import { editPlace } from "../src/operations/editPlace";
 import { movePlant } from "../src/operations/movePlant";
 import { expectOk, inBatch } from "../src/operations/outcome";
 import { readPlant } from "../src/operations/readPlant";
@@ -19,7 +20,7 @@ import { recordAct } from "../src/operations/recordAct";
 import { recordLook } from "../src/operations/recordLook";
 import { setApart } from "../src/operations/setApart";
 import { instantOf } from "../src/zones";
-import { places, plants, settings, SKIPS } from "./collection";
+import { drips, places, plants, settings, SKIPS } from "./collection";
 import { arrival, happenings, roundSpots, type Happening } from "./history";
 
 /** The same name gives the same id at every load, so that the demo is the same collection wherever it is loaded. */
@@ -106,9 +107,14 @@ async function addEverything(context: Context): Promise<void> {
     const ids = { id: idOf("place", key), readingId: idOf("reading", key), parentId: parent && idOf("place", parent) };
     expectOk(await addPlace(context, { ...place, ...ids }));
   }
-  for (const [code, name, genus, place, potCm, seller, extra] of plants) {
+  for (const [above, below] of drips) {
+    const name = places.find(({ key }) => key === above)!.name;
+    expectOk(await editPlace(context, { placeId: idOf("place", above), name, dripsOn: idOf("place", below) }));
+  }
+  for (const [index, [code, name, genus, place, potCm, seller, extra]] of plants.entries()) {
     const inFlower = extra?.inFlower ?? false;
-    await add(context, { code, name, genus, potCm, seller, place, inFlower, acquiredOn: null });
+    // They stand in the order of the table.
+    await add(context, { code, name, genus, potCm, seller, place, slot: index, inFlower, acquiredOn: null });
   }
 }
 
@@ -121,6 +127,7 @@ async function add(
     potCm: number;
     seller: string;
     place: string;
+    slot: number | null;
     inFlower: boolean;
     acquiredOn: Day | null;
   },
@@ -229,7 +236,7 @@ async function happen(context: Context, what: Happening, index: number): Promise
       return;
     }
     case "arrive":
-      return add(context, { ...arrival, place: "pantry", inFlower: false, acquiredOn: today(context) });
+      return add(context, { ...arrival, place: "loft", slot: null, inFlower: false, acquiredOn: today(context) });
   }
 }
 

@@ -1,12 +1,17 @@
 import { deriveStale } from "@/operations/deriveStale";
 import { contextOf, openCollections } from "@/operations/context";
 import { judgeStale } from "@/operations/judgeStale";
+import { reckonCarriage } from "@/operations/reckonCarriage";
 import { ask, takePart, type Work } from "./queue";
+import { reckoners } from "./reckoners";
 
 /** The name under which jobs write. They derive and reckon; no fact is theirs. */
 const ACTOR = "jobs";
 
-/** What runs by itself: deriving what a change has touched, and judging what is out of date, the calendar's turn included. */
+/**
+ * What runs by itself: deriving what a change has touched, and judging what is out of date and what plants may carry, the
+ * calendar's turn included.
+ */
 function jobsOf(url: string, now: () => Date) {
   const inEvery =
     (work: typeof judgeStale): Work =>
@@ -16,7 +21,12 @@ function jobsOf(url: string, now: () => Date) {
         await work(contextOf(url, collection, { actor: ACTOR, now: now() }), more);
       }
     };
-  return { derive: inEvery(deriveStale), judge: inEvery(judgeStale) } satisfies Record<string, Work>;
+  const { reckonAll } = reckoners();
+  return {
+    derive: inEvery(deriveStale),
+    judge: inEvery(judgeStale),
+    carry: inEvery((context, more) => reckonCarriage(context, more, reckonAll)),
+  } satisfies Record<string, Work>;
 }
 
 export type JobId = keyof ReturnType<typeof jobsOf>;
@@ -26,7 +36,7 @@ export function takePartInJobs(url: string, now: () => Date): Promise<void> {
   return takePart(url, jobsOf(url, now));
 }
 
-/** Asks for a job; returns at once when it is asked for, or could not be. */
-export function askFor(url: string, job: JobId): Promise<void> {
-  return ask(url, job);
+/** Asks for jobs; returns at once when they are asked for, or could not be. */
+export async function askFor(url: string, ...jobs: readonly JobId[]): Promise<void> {
+  await Promise.all(jobs.map((job) => ask(url, job)));
 }

@@ -14,6 +14,5 @@ process.on("disconnect", () => void end());
 
 await takePartInJobs(databaseUrl(), now);
 // Whatever has changed while nobody was there, the calendar for one, is not left for the minute to come round.
-await askFor(databaseUrl(), "derive");
-await askFor(databaseUrl(), "judge");
+await askFor(databaseUrl(), "derive", "judge", "carry");
 process.send?.("ready");

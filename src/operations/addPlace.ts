@@ -1,20 +1,24 @@
-import type { AddPlace } from "@/core/facts/deeds";
+import { standsAlone, standsIn, type AddPlace } from "@/core/facts/deeds";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 import { pastMoment } from "./parts/checks";
 
-/** Adds a room, or a shelf or isolation place that may stand in a room and then be as warm as that. */
+/** Adds a place. One that stands in another is as warm as that, unless it is said how warm. */
 export function addPlace(context: Context, deed: AddPlace): Promise<Outcome<{ id: string }>> {
   return perform(context, deed.id, async (scope) => {
-    const { celsius, readingId, ...place } = deed;
+    const { celsius, readingId, roomFor = null, dripsOn = null, ...place } = deed;
+    // An isolation place that stands in no room is a room of its own.
+    const { doorShut = deed.kind === "isolation" && deed.parentId === null } = deed;
     if (await facts.isThere(scope, "places", deed.id)) return { id: deed.id };
     if (deed.parentId !== null) {
       const parent = await places.find(scope, deed.parentId);
-      if (!parent || parent.kind !== "room" || deed.kind === "room") refuse("parentId", "parent_not_room");
-    } else if (celsius === null) refuse("celsius", "no_temperature");
-    await places.add(scope, place);
+      if (!parent || !standsIn[deed.kind].includes(parent.kind)) refuse("parentId", "parent_not_room");
+    } else if (!standsAlone.includes(deed.kind)) refuse("parentId", "stands_alone");
+    else if (celsius === null) refuse("celsius", "no_temperature");
+    if (dripsOn !== null && !(await places.find(scope, dripsOn))) refuse("dripsOn", "unknown");
+    await places.add(scope, { ...place, roomFor, doorShut, dripsOn });
     if (celsius !== null) {
       const at = pastMoment(context, context.now);
       await facts.add(scope, "reading", [{ id: readingId, placeId: deed.id, at, celsius, source: "about" as const }]);

@@ -25,19 +25,22 @@ export function addPlants(context: Context, { plants: added }: AddPlants): Promi
     if (problems.length > 0) refuseAll(problems);
     await plants.add(
       scope,
-      fresh.map(({ placementId: _p, placeId: _w, inBud = false, careAdded = [], careWithout = [], ...plant }) => ({
-        ...plant,
-        inBud,
-        ...careOf(careAdded, careWithout),
-      })),
+      fresh.map(
+        ({ placementId: _p, placeId: _w, slot: _s, inBud = false, careAdded = [], careWithout = [], ...plant }) => ({
+          ...plant,
+          inBud,
+          ...careOf(careAdded, careWithout),
+        }),
+      ),
     );
     await facts.add(
       scope,
       "placement",
-      fresh.map(({ id, placementId, placeId, acquiredOn }) => ({
+      fresh.map(({ id, placementId, placeId, slot = null, acquiredOn }) => ({
         id: placementId,
         plantId: id,
         placeId,
+        slot,
         // It has stood there since it was acquired, as far as anyone has said: so a find written down late meets it in its place.
         at: acquiredOn ? instantOf(`${acquiredOn}T00:00`, scope.timeZone) : pastMoment(context, context.now),
       })),

@@ -8,15 +8,18 @@ import { perform, refuse, type Outcome } from "./outcome";
 /** So many batches of plants are derived anew while the keeper waits; the others follow in a job. */
 const WHILE_WAITING = 10;
 
-/** Changes the collection's settings; a new looking rhythm or time zone moves every plant's next look. */
+/** Changes the collection's settings; a new looking rhythm, limit of risk or time zone moves every plant's next look. */
 export async function changeSettings(context: Context, deed: Settings): Promise<Outcome<{ id: string }>> {
   const { collection, sequelize } = context;
-  const moved = deed.lookEveryDays !== collection.lookEveryDays || deed.timeZone !== collection.timeZone;
+  const moving = ["lookEveryDays", "timeZone", "riskPercent", "stretchLooks"] as const;
+  const moved = moving.some((one) => deed[one] !== collection[one]);
+  const looksElse = deed.owns.join() !== collection.owns.join() || deed.timeZone !== collection.timeZone;
   const outcome = await perform(context, collection.id, async (scope) => {
     if (deed.timeZone !== collection.timeZone && !(await collections.knowsZone(sequelize, deed.timeZone)))
       refuse("timeZone", "no_such_zone");
     await collections.change(sequelize, collection.id, deed, scope.transaction);
     if (moved) await plantStates.markAll(scope);
+    if (looksElse) scope.touchEverything();
     return { id: collection.id };
   });
   if (outcome.ok && moved) {

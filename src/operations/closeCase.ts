@@ -20,18 +20,21 @@ export function closeCase(context: Context, deed: CloseCase): Promise<Outcome<{ 
     if (dayOf(context, at) < dayOf(context, last)) refuse("at", "before_last_find");
     const { plantId, pest, id: caseId } = found;
     const closedAt = at < last ? last : at;
-    await facts.add(scope, "closing", [
-      { ...deed, caseId, plantId, pest, at: closedAt, reach: shown(context, record, found) },
-    ]);
+    const reckoned = shown(context, record, found);
+    await facts.add(scope, "closing", [{ ...deed, caseId, plantId, pest, at: closedAt, ...reckoned }]);
     scope.touchBeside([plantId]);
     return { id: deed.id };
   });
 }
 
-/** What the case has told of the hand that treated it; null where it was not treated, or cannot be reckoned. */
-function shown(context: Context, record: KeptRecord, found: Case): Closing["reach"] {
+/**
+ * What the case has told: how likely it is over, and of the hand that treated it. Null for what cannot be reckoned, and for the
+ * hand where it was not treated.
+ */
+function shown(context: Context, record: KeptRecord, found: Case): Pick<Closing, "pClear" | "reach"> {
   const hand = handIn(found, record.acts);
-  const judged = hand && judge(context, record, found);
-  const weights = judged?.ok ? judged.judgement.assessment.reach : undefined;
-  return hand && weights ? { technique: hand.technique, weights: [...weights] } : null;
+  const judged = judge(context, record, found);
+  if (!judged.ok) return { pClear: null, reach: null };
+  const { pClear, reach: weights } = judged.judgement.assessment;
+  return { pClear, reach: hand && weights ? { technique: hand.technique, weights: [...weights] } : null };
 }

@@ -12,7 +12,7 @@ const BATCH = 100;
  */
 export async function deriveStale(context: Context, more: () => boolean = () => true): Promise<number> {
   const stale = await plantStates.toDerive(scopeOf(context));
-  const inBatches = async (work: (scope: Scope, plantIds: readonly string[]) => Promise<void>) => {
+  const inBatches = async (work: (scope: Scope, plantIds: readonly string[]) => Promise<unknown>) => {
     for (let i = 0; i < stale.length && more(); i += BATCH)
       await context.sequelize.transaction({ transaction: context.batch?.transaction ?? null }, (transaction) =>
         work(scopeOf(context, transaction), stale.slice(i, i + BATCH)),

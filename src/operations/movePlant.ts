@@ -1,21 +1,52 @@
+import { v5 as uuidv5 } from "uuid";
 import { stayAt, staysOf } from "@/core/case/stays";
 import type { MovePlant } from "@/core/facts/kinds/placement";
+import { placeBehind } from "@/core/spread/slots";
+import type { Scope } from "@/db/connection";
 import * as facts from "@/db/stores/facts";
+import * as plantStates from "@/db/stores/plantStates";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 import { knownPlace, lockPlant, momentOn } from "./parts/checks";
 
-/** Moves a plant to another place; bringing one back among the others is such a move. */
+/** Moves a plant to another place, or along the row of its own; bringing one back among the others is such a move. */
 export function movePlant(context: Context, deed: MovePlant): Promise<Outcome<{ id: string }>> {
   return perform(context, deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "placement", deed.id)) return { id: deed.id };
-    const plant = await lockPlant(scope, deed.plantId);
+    const { id, plantId, placeId, after = null } = deed;
+    const plant = await lockPlant(scope, plantId);
     const at = momentOn(context, plant, deed.at, false);
-    await knownPlace(scope, deed.placeId);
-    const stays = staysOf(await facts.of(scope, "placement", "plantId", [deed.plantId]), null);
-    if (stayAt(stays, at)?.placeId === deed.placeId) refuse("placeId", "same_place");
-    await facts.add(scope, "placement", [{ id: deed.id, plantId: deed.plantId, placeId: deed.placeId, at }]);
-    scope.touchBeside([deed.plantId]);
-    return { id: deed.id };
+    await knownPlace(scope, placeId);
+    const stays = staysOf(await facts.of(scope, "placement", "plantId", [plantId]), null);
+    const remains = stayAt(stays, at)?.placeId === placeId;
+    if (remains && after === null) refuse("placeId", "same_place");
+    const slots = after === null ? [{ plantId, slot: null }] : await slotsFor(scope, placeId, plantId, after);
+    await facts.add(
+      scope,
+      "placement",
+      slots.map((one) => ({
+        // Whoever makes room in the row has a placement of its own, the same however often the deed is sent.
+        id: one.plantId === plantId ? id : uuidv5(one.plantId, id),
+        ...one,
+        placeId,
+        at,
+      })),
+    );
+    const others = slots.map((one) => one.plantId).filter((other) => other !== plantId);
+    if (remains) scope.touch([plantId, ...others]);
+    else {
+      scope.touchBeside([plantId]);
+      scope.touch(others);
+    }
+    return { id };
   });
+}
+
+/** The slots that change where a plant comes to stand behind another. Rows of one place are changed one after the other. */
+async function slotsFor(scope: Scope, placeId: string, plantId: string, after: string) {
+  await facts.takeTurn(scope, `${placeId} row`);
+  const row = await plantStates.row(scope, placeId);
+  if (after !== "first" && !row.some((one) => one.plantId === after && one.plantId !== plantId))
+    refuse("after", "unknown");
+  return placeBehind(row, plantId, after);
 }

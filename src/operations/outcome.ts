@@ -28,6 +28,7 @@ export const problemCodes = [
   "twice_same_pest",
   "spot_not_there",
   "parent_not_room",
+  "stands_alone",
   "not_on_place",
   "no_temperature",
   "still_in_use",
@@ -75,6 +76,8 @@ export interface DeedScope extends Scope {
   readonly touch: (plantIds: readonly string[]) => void;
   /** As `touch`; and what stood beside them, since when, is to be looked at again too. */
   readonly touchBeside: (plantIds: readonly string[]) => void;
+  /** Notes that what every plant may carry is to be reckoned anew. */
+  readonly touchEverything: () => void;
 }
 
 /**
@@ -99,10 +102,12 @@ export async function perform<T>(
           ...scope,
           touch: (plantIds) => plantIds.forEach((id) => touched.alone.add(id)),
           touchBeside: (plantIds) => plantIds.forEach((id) => touched.beside.add(id)),
+          touchEverything: () => (touched.everything = true),
         });
         // In a batch what touches others is derived at once, since the next deed may build on it; the rest at the end.
         if (!context.batch) await refreshPlants(context, scope, touched);
-        else if (touched.beside.size > 0) await refreshPlants(context, scope, { ...touched, alone: new Set() });
+        else if (touched.beside.size > 0 || touched.everything)
+          await refreshPlants(context, scope, { ...touched, alone: new Set() });
         return done;
       },
     );

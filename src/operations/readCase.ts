@@ -13,6 +13,7 @@ import { eggToAdultDays } from "@/core/pests/stageDurations";
 import type { Course } from "@/core/planning/course";
 import { sensitivitiesOf } from "@/core/plants/care";
 import type { OnPlant } from "@/core/case/onPlant";
+import { riskNotAsked } from "@/core/programmes/programme";
 import { verdictsOf } from "@/core/programmes/programmes";
 import type { RemedyId } from "@/core/remedies/remedies";
 import type { PlantCard } from "@/core/state/plantCard";
@@ -71,7 +72,7 @@ export async function readCase(context: Context, asked: string): Promise<CaseVie
     target: context.collection.clearPercent / 100,
   };
   const { guard } = verdictsOf(
-    { record, lookEveryDays: context.collection.lookEveryDays, petalsOf: () => card.petals },
+    { record, lookEveryDays: context.collection.lookEveryDays, risk: riskNotAsked, petalsOf: () => card.petals },
     day,
   );
   return {

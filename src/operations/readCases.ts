@@ -3,6 +3,7 @@ import type { Day } from "@/core/climate/days";
 import { planInForce } from "@/core/case/plans";
 import type { OutcomeId } from "@/core/facts/kinds/closing";
 import type { Due } from "@/core/programmes/programme";
+import { riskNotAsked } from "@/core/programmes/programme";
 import { dueOf } from "@/core/programmes/programmes";
 import type { PlantCard } from "@/core/state/plantCard";
 import * as cases from "@/db/stores/cases";
@@ -40,7 +41,7 @@ export async function readCases(context: Context): Promise<CasesView> {
   const day = today(context);
   const { lookEveryDays } = context.collection;
   const lines = (await plantsInCase(scope)).flatMap(({ listed, record }): OpenCaseLine[] => {
-    const due = dueOf({ record, lookEveryDays, petalsOf: () => listed.petals }, day);
+    const due = dueOf({ record, lookEveryDays, risk: riskNotAsked, petalsOf: () => listed.petals }, day);
     return record.cases
       .filter((found) => found.open)
       .map((found) => ({

@@ -6,6 +6,8 @@ import { warmPlaces, type WarmPlace } from "./parts/placesAsTheyStand";
 
 export interface PlaceView {
   readonly place: WarmPlace;
+  /** Other places, onto which its water may drip. */
+  readonly others: readonly { readonly id: string; readonly name: string }[];
   readonly readings: readonly Reading[];
   /** What was done to the place with all that stands there. */
   readonly acts: readonly ActDone[];
@@ -15,8 +17,12 @@ export interface PlaceView {
 export async function readPlace(context: Context, asked: string): Promise<PlaceView | null> {
   const id = idIn(asked);
   const scope = scopeOf(context);
-  const place = id && (await warmPlaces(scope, today(context))).find((one) => one.id === id);
+  const all = id ? await warmPlaces(scope, today(context)) : [];
+  const place = all.find((one) => one.id === id);
   if (!place) return null;
+  const others = all
+    .filter((one) => one.id !== id && one.kind !== "bag")
+    .map((one) => ({ id: one.id, name: one.name }));
   const readings = await facts.of(scope, "reading", "placeId", [place.id]);
-  return { place, readings, acts: await facts.of(scope, "act", "placeId", [place.id]) };
+  return { place, others, readings, acts: await facts.of(scope, "act", "placeId", [place.id]) };
 }

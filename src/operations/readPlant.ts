@@ -8,12 +8,17 @@ import { idIn } from "@/core/fields";
 import type { Course } from "@/core/planning/course";
 import { sensitivitiesOf } from "@/core/plants/care";
 import type { OnPlant } from "@/core/case/onPlant";
+import { arrivalSteps, type ArrivalSteps } from "@/core/arrivals/steps";
+import { isArriving } from "@/core/programmes/arrival";
+import type { PlantCarries } from "@/core/spread/carries";
+import * as carriage from "@/db/stores/carriage";
+import { riskOf } from "./parts/risk";
 import { verdictsOf } from "@/core/programmes/programmes";
 import type { ProgrammeKindId, Verdict } from "@/core/programmes/programme";
 import type { RemedyId } from "@/core/remedies/remedies";
 import type { PlantCard } from "@/core/state/plantCard";
 import * as facts from "@/db/stores/facts";
-import { scopeOf, today, type Context } from "./context";
+import { dayOf, scopeOf, today, type Context } from "./context";
 import { onPlant } from "./parts/onPlant";
 import { warmed, type WarmPlace } from "./parts/placesAsTheyStand";
 import { cardOf } from "./parts/plantCard";
@@ -36,6 +41,10 @@ export interface PlantView {
   readonly verdicts: Readonly<Record<ProgrammeKindId, Verdict>>;
   /** The courses of remedies that run on it. */
   readonly courses: Readonly<Record<RemedyId, Course>>;
+  /** What it may carry unseen, and whether that is of today's facts; nothing while it has not been reckoned. */
+  readonly carries: (PlantCarries & { readonly current: boolean }) | undefined;
+  /** How far it is if it has come, bought or back from outside, and has not joined the others yet; null for others. */
+  readonly arriving: ArrivalSteps | null;
   readonly skips: readonly Skip[];
   readonly photos: readonly Photo[];
 }
@@ -54,7 +63,11 @@ export async function readPlant(context: Context, asked: string): Promise<PlantV
   const among = standing(record.placements).findLast(({ placeId }) => !isApart(byId.get(placeId)!.kind));
   const card = cardOf(record.listed, day);
   const { plant, cases } = record;
+  const [carried] = await carriage.of(scope, [id]);
+  const risk = riskOf(context.collection, (await carriage.risks(scope, [id]))[0]);
   return {
+    carries: carried && { ...carried.result, current: risk.current && carried.asOf === day },
+    arriving: isArriving(record) ? arrivalSteps({ ...record, dayOf: (at) => dayOf(context, at) }) : null,
     plant,
     sensitivities: sensitivitiesOf(plant),
     on: onPlant(context, record),
@@ -64,7 +77,10 @@ export async function readPlant(context: Context, asked: string): Promise<PlantV
     places,
     record,
     open: cases.filter((one) => one.open).map((found) => ({ found, plan: planInForce(found, cases, record) })),
-    verdicts: verdictsOf({ record, lookEveryDays: context.collection.lookEveryDays, petalsOf: () => card.petals }, day),
+    verdicts: verdictsOf(
+      { record, lookEveryDays: context.collection.lookEveryDays, risk, petalsOf: () => card.petals },
+      day,
+    ),
     courses: coursesOn(record.acts, day),
     skips: await facts.of(scope, "skip", "plantId", [id]),
     photos: standing(await facts.of(scope, "photo", "plantId", [id])),

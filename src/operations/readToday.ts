@@ -4,6 +4,7 @@ import { groupBy } from "@/core/groupBy";
 import type { MixId } from "@/core/mixing/mixes";
 import { sittingVolume, volumeFor } from "@/core/mixing/sprayVolume";
 import type { PestId } from "@/core/pests/pests";
+import { riskNotAsked } from "@/core/programmes/programme";
 import { dueOf } from "@/core/programmes/programmes";
 import type { TechniqueId } from "@/core/remedies/remedies";
 import type { PlantCard } from "@/core/state/plantCard";
@@ -76,7 +77,7 @@ export async function readToday(context: Context): Promise<TodayView> {
   const unplanned: TodayView["unplanned"][number][] = [];
   for (const { listed, record } of inCase) {
     const plant = cardOf(listed, day);
-    const all = dueOf({ record, lookEveryDays, petalsOf: () => listed.petals }, day);
+    const all = dueOf({ record, lookEveryDays, risk: riskNotAsked, petalsOf: () => listed.petals }, day);
     for (const found of record.cases.filter((one) => one.open)) {
       const { id: caseId, pest } = found;
       if (!planInForce(found, record.cases, record)) unplanned.push({ caseId, pest, plant });

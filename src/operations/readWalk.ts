@@ -7,6 +7,7 @@ import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { WalkPlant } from "@/core/walk/order";
 import { proneTo, sensitivitiesOf } from "@/core/plants/care";
 import type { Sensitivity } from "@/core/plants/sensitivities";
+import type { Round } from "@/core/walk/places";
 import { madeAtMs, type WalkEvent } from "@/core/walk/progress";
 import type { Day } from "@/core/climate/days";
 import * as walks from "@/db/stores/walks";
@@ -16,6 +17,9 @@ import { placesAsTheyStand, type StandingPlace } from "./parts/placesAsTheyStand
 
 /** One plant of a walk, as plain data: everything its screen needs is there before it is reached. */
 export interface Stop extends WalkPlant {
+  /** What to look with and where on a walk of chosen plants; null where the walk's own ways hold. */
+  readonly tool: ToolId | null;
+  readonly round: Round | null;
   readonly name: string;
   readonly petals: number;
   readonly growthForm: GrowthFormId;

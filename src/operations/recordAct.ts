@@ -46,6 +46,7 @@ async function onPlace(
   const at = pastMoment(context, told);
   await facts.add(scope, "act", [{ id, plantId: null, placeId, caseId: null, stepId: null, act, at, note }]);
   scope.touch(await plantsWarmedBy(scope, placeId));
+  scope.touchEverything();
   return { id, warnings: [] };
 }
 

@@ -18,7 +18,7 @@ export function setApart(context: Context, deed: SetApart): Promise<Outcome<{ pl
     const placeId = deed.placeId ?? (await bagOver(scope, plant.id, plant.code, deed.bagId));
     const place = await knownPlace(scope, placeId);
     if (!isApart(place.kind)) refuse("placeId", "not_apart_place");
-    await facts.add(scope, "placement", [{ id: deed.id, plantId: plant.id, placeId, at }]);
+    await facts.add(scope, "placement", [{ id: deed.id, plantId: plant.id, placeId, slot: null, at }]);
     scope.touchBeside([plant.id]);
     return { placeId };
   });
@@ -31,6 +31,7 @@ async function bagOver(scope: Scope, plantId: string, code: string, bagId: strin
   if (!now) return refuse("plantId", "unknown");
   const around = await knownPlace(scope, now.placeId);
   if (around.kind === "bag") return refuse("placeId", "same_place");
-  await places.add(scope, { id: bagId, name: `Bag over ${code}`, kind: "bag", parentId: around.id });
+  const described = { roomFor: 1, doorShut: false, dripsOn: null };
+  await places.add(scope, { id: bagId, name: `Bag over ${code}`, kind: "bag", parentId: around.id, ...described });
   return bagId;
 }

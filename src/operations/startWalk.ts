@@ -16,11 +16,15 @@ export function startWalk(context: Context, deed: StartWalk): Promise<Outcome<{ 
     const placeId = deed.scope === "place" ? deed.placeId : null;
     if (deed.scope === "place" && (placeId === null || !(await places.find(scope, placeId))))
       refuse("placeId", "unknown");
+    const chosen = new Map(
+      (deed.scope === "chosen" ? (deed.chosen ?? []) : []).map((one, i) => [one.plantId, { ...one, rank: i }]),
+    );
     const within = placeId === null ? null : new Set(await placesWithin(scope, placeId));
     const day = today(context);
     const plants = (await plantStates.list(scope)).filter((plant) => {
       if (deed.scope === "due") return plant.lookDueOn <= day;
       if (deed.scope === "arrivals") return plant.state === "new";
+      if (deed.scope === "chosen") return chosen.has(plant.id);
       return within === null || within.has(plant.placeId);
     });
     if (plants.length === 0) refuse("scope", "no_plants");
@@ -35,6 +39,9 @@ export function startWalk(context: Context, deed: StartWalk): Promise<Outcome<{ 
         state: shownState({ state, lookDueOn: lookDueOn as Day }, day),
         petals,
         apart,
+        rank: deed.inOrder ? (chosen.get(plantId)?.rank ?? null) : null,
+        tool: chosen.get(plantId)?.tool ?? null,
+        round: chosen.get(plantId)?.round ?? null,
       })),
     );
     return { id };

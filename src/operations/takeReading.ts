@@ -17,6 +17,7 @@ export function takeReading(context: Context, deed: TakeReading): Promise<Outcom
     if (day < addDays(today(context), -LONG_AGO_DAYS)) refuse("at", "so_long_ago", { day });
     await facts.add(scope, "reading", [{ ...deed, at }]);
     scope.touch(await plantsWarmedBy(scope, deed.placeId));
+    scope.touchEverything();
     return { id: deed.id };
   });
 }

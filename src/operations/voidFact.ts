@@ -31,6 +31,8 @@ export function voidFact(
     await facts.strike(scope, deed.kind, deed.factId, deed.reason);
     if (plantId) scope.touchBeside([plantId]);
     else if (placeId) scope.touch(await plantsWarmedBy(scope, placeId));
+    // What was done at a place, how warm it was there, and that hands were clean bears on plants that it does not name.
+    if (!plantId) scope.touchEverything();
     return { plantId, placeId };
   });
 }

@@ -226,6 +226,9 @@ export const placeKindNames: Record<PlaceKind, string> = {
   shelf: "Shelf, sill or bench",
   isolation: "Isolation place",
   bag: "Bag",
+  tray: "Tray, shared by its pots",
+  cabinet: "Closed cabinet",
+  outdoors: "Out of doors",
 };
 
 export const outcomeNames: Record<OutcomeId, string> = { clear: "Clear", givenUp: "Given up", lost: "Lost" };

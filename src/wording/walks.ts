@@ -16,6 +16,7 @@ export const walkScopeNames: Record<WalkScope, string> = {
   due: "What is due",
   everything: "Everything",
   arrivals: "Arrivals",
+  chosen: "Plants chosen by chance",
 };
 
 export const roundNames: Record<Round, { readonly name: string; readonly what: string }> = {

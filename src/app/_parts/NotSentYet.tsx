@@ -15,6 +15,7 @@ const kinds: Record<Held["deed"]["kind"], string> = {
   look: "Look",
   skip: "Left out",
   apart: "Set apart",
+  cleaned: "Hands cleaned",
   void: "Taken back",
   end: "End of the walk",
   photo: "Photo",

@@ -21,6 +21,7 @@ import { closeCase } from "@/operations/closeCase";
 import { editPlace } from "@/operations/editPlace";
 import { editPlant } from "@/operations/editPlant";
 import { movePlant } from "@/operations/movePlant";
+import { moveSeveral } from "@/operations/moveSeveral";
 import { recordAct } from "@/operations/recordAct";
 import { recordLook } from "@/operations/recordLook";
 import { recordReaction } from "@/operations/recordReaction";
@@ -50,6 +51,8 @@ export const archivePlantAction = async (c: string, input: unknown) =>
   thenJudge(await deed(c, deeds.archivePlant, archivePlant, input));
 export const movePlantAction = async (c: string, input: unknown) =>
   thenJudge(await deed(c, movePlantShape, movePlant, input));
+export const moveSeveralAction = async (c: string, input: unknown) =>
+  thenJudge(await deed(c, deeds.moveSeveral, moveSeveral, input));
 export const setApartAction = async (c: string, input: unknown) =>
   thenJudge(await deed(c, setApartShape, setApart, input));
 export const recordLookAction = async (c: string, input: unknown) =>
@@ -95,6 +98,6 @@ export async function demoAction(_none: string, input: unknown): Promise<DeedRes
 }
 
 async function thenJudge(result: DeedResult): Promise<DeedResult> {
-  if (result.ok) await askFor(databaseUrl(), "judge");
+  if (result.ok) await askFor(databaseUrl(), "judge", "carry");
   return result;
 }

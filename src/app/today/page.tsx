@@ -79,11 +79,18 @@ export default async function TodayPage() {
             </Panel>
           )}
           <Panel title={view.looksDueCount === 0 ? "No looks due" : `Looks due: ${view.looksDueCount}`}>
-            {view.looksDueCount > 0 && (
-              <Link className="btn btn-primary mb-2" href="/walk">
-                Walk them
-              </Link>
-            )}
+            <div className="d-flex flex-wrap gap-2 mb-2">
+              {view.looksDueCount > 0 && (
+                <Link className="btn btn-primary" href="/walk">
+                  Walk them
+                </Link>
+              )}
+              {view.plants > 0 && (
+                <Link className="btn btn-outline-primary" href="/walk/tonight">
+                  The looks that find most
+                </Link>
+              )}
+            </div>
             <ul className="list-group list-group-flush">
               {view.looksDue.map((plant) => (
                 <PlantLine
@@ -120,6 +127,9 @@ export default async function TodayPage() {
             </Panel>
           )}
           <Panel title="Under the bell jar">
+            <Link className="btn btn-outline-primary mb-2" href="/arrivals">
+              Arrivals
+            </Link>
             {view.apart.length === 0 && <p className="mb-0">No plant stands apart.</p>}
             <ul className="list-group list-group-flush">
               {view.apart.map((plant) => (

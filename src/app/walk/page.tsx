@@ -50,6 +50,14 @@ export default async function WalkPage() {
           </ul>
         </Panel>
       )}
+      {view.everything > 0 && (
+        <Panel title="By what finds most">
+          <p>Say how many minutes you have: the plants, tools and places that find most in that time.</p>
+          <Link className="btn btn-outline-primary" href="/walk/tonight">
+            Tonight’s looks
+          </Link>
+        </Panel>
+      )}
       <Panel title="A new walk">
         {view.everything === 0 ? (
           <p className="mb-0">

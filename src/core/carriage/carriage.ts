@@ -1,7 +1,7 @@
 import { exp, expm1, ln } from "../numerics/exponential";
 import type { Pest } from "../pests/pests";
 import type { PopulationEvent } from "../population/events";
-import { dot, nobody, spread, type Layout } from "../population/layout";
+import { nobody, spread, type Layout } from "../population/layout";
 import { wayOf } from "../population/passage";
 import { sharesOf, SITES, type PerSite, type Sites } from "../population/sites";
 import { stableGrowth } from "../population/stable";
@@ -9,6 +9,15 @@ import { stepBackward } from "../population/step";
 import { applyBackward } from "../clearance/reckon";
 import { likelyScenario } from "../clearance/scenarios";
 import { stepAt, timelineOf } from "../clearance/timeline";
+
+/** A Poisson stream of founders, from one time (included) until another (excluded). */
+export interface FounderStream {
+  readonly route: string;
+  readonly fromDays: number;
+  readonly untilDays: number;
+  /** How many a day: the same throughout, or one number for each day from `fromDays` on; the last holds for all days after. */
+  readonly perDay: number | readonly number[];
+}
 
 /** One pest that has not been found on one plant, in numbers. Days are counted from day 0. */
 export interface CarriageQuestion {
@@ -21,17 +30,12 @@ export interface CarriageQuestion {
   readonly fromDays: number;
   /** The chance that it carried a colony then (0–1), of so many animals in the mean. */
   readonly arrival: { readonly share: number; readonly mean: number };
-  /** Founders that may have come since, by route; from one time (included) until another (excluded). */
-  readonly streams: readonly {
-    readonly route: string;
-    readonly fromDays: number;
-    readonly untilDays: number;
-    readonly perDay: number;
-  }[];
+  /** Founders that may have come since, by route. */
+  readonly streams: readonly FounderStream[];
   /** What was done and looked at since, in the order recorded; all looks were clean. */
   readonly events: readonly PopulationEvent[];
-  /** For each stage the chance to see one, in a look at the moment asked about; null for none. */
-  readonly look: readonly PerSite[] | null;
+  /** Looks that might be made at the moment asked about: for each stage the chance to see one. */
+  readonly looks: readonly (readonly PerSite[])[];
   readonly asOfDays: number;
 }
 
@@ -43,9 +47,8 @@ export interface Carriage {
   readonly pUnseen: number;
   /** How much of it each route is to blame for: the arrival first, then the streams in their order; they sum to 1 (or to 0). */
   readonly routes: readonly number[];
-  /** Probability that the look finds something, and that it carries when the look was clean; null without a look. */
-  readonly pFind: number | null;
-  readonly pCarriesAfterClean: number | null;
+  /** For each of the looks: the probability that it finds something, and that the plant carries when it was clean. */
+  readonly looks: readonly { readonly pFind: number; readonly pCarriesAfterClean: number }[];
 }
 
 const LIKELY = likelyScenario[0]!;
@@ -58,28 +61,23 @@ const LIKELY = likelyScenario[0]!;
  * Source: filtered Poisson processes and generating functions of branching processes (Harris 1963), from memory.
  */
 export function reckonCarriage(question: CarriageQuestion): Carriage {
-  const { fromDays, asOfDays, arrival, streams, look } = question;
+  const { fromDays, asOfDays, arrival, streams, looks } = question;
   const timeline = timelineOf(question, asOfDays);
   const { layout, sites, dt, events } = timeline;
   const [begin, end] = [stepAt(dt, fromDays), stepAt(dt, asOfDays)];
   const { shares } = stableGrowth(layout, sites, timeline.firstC, dt);
-  const founders = founderShares(layout, shares, sharesOf(sites));
+  const founders = whoComes(founderShares(layout, shares, sharesOf(sites)));
   const { rates } = wayOf(timeline, timeline.lasting, begin, end);
-  const flows = streams.map(({ fromDays: from, untilDays: until, perDay }) => ({
-    from: stepAt(dt, from),
-    until: stepAt(dt, until),
-    perStep: perDay * dt,
-  }));
+  const flows = streams.map((stream) => flowOf(stream, dt, begin, end));
 
   const free = nobody(layout);
   const unseen = new Float64Array(layout.length).fill(1);
-  const unseenAgain = unseen.slice();
-  if (look) {
+  const unseenAgain = looks.map((look) => {
     const seen = spread(layout, (stage, site) => look[stage]![site]!);
-    for (let i = 0; i < layout.types; i++) unseenAgain[i] = 1 - seen[i]!;
-  }
-  const all = [free, unseen, unseenAgain];
-  const logs = [0, 0, 0];
+    return unseen.map((one, i) => (i < layout.types ? 1 - seen[i]! : one));
+  });
+  const all = [free, unseen, ...unseenAgain];
+  const logs = all.map(() => 0);
   const byStream = streams.map(() => 0);
   let next = events.length - 1;
   const applyFrom = (step: number) => {
@@ -90,31 +88,75 @@ export function reckonCarriage(question: CarriageQuestion): Carriage {
   };
   applyFrom(end);
   for (let step = end - 1; step >= begin; step--) {
-    for (const v of all) stepBackward(rates[step - begin]!, 1, v);
+    for (let i = 0; i < all.length; i++) stepBackward(rates[step - begin]!, 1, all[i]!);
     // Whoever comes in this step comes after what is done in it.
-    const f = dot(layout, founders, free);
-    const g = dot(layout, founders, unseen);
-    const again = dot(layout, founders, unseenAgain);
-    for (const [k, { from, until, perStep }] of flows.entries()) {
-      if (step < from || step >= until) continue;
-      byStream[k]! += perStep * (g - f);
-      logs[0]! += perStep * (f - 1);
-      logs[1]! += perStep * (g - 1);
-      logs[2]! += perStep * (again - 1);
+    const coming = sumAt(flows, step);
+    if (coming > 0) {
+      for (let i = 0; i < all.length; i++) logs[i]! += coming * lostOf(founders, all[i]!);
+      const unlike = lostOf(founders, unseen) - lostOf(founders, free);
+      for (let k = 0; k < flows.length; k++) byStream[k]! += at(flows[k]!, step) * unlike;
     }
     applyFrom(step);
   }
   const came = all.map((v) => colony(layout, shares, arrival, v));
-  const [logFree, logUnseen, logUnseenAgain] = logs.map((log, i) => log + ln(came[i]!)) as [number, number, number];
+  const [logFree, logUnseen, ...logsAgain] = logs.map((log, i) => log + ln(came[i]!)) as [number, number, ...number[]];
   const blame = [ln(came[1]!) - ln(came[0]!), ...byStream];
   const total = blame.reduce((sum, one) => sum + one, 0);
   return {
     pCarries: lessThan1(logFree - logUnseen),
     pUnseen: exp(Math.min(0, logUnseen)),
     routes: blame.map((one) => (total > 0 ? one / total : 0)),
-    pFind: look && lessThan1(logUnseenAgain - logUnseen),
-    pCarriesAfterClean: look && lessThan1(logFree - logUnseenAgain),
+    looks: logsAgain.map((again) => ({
+      pFind: lessThan1(again - logUnseen),
+      pCarriesAfterClean: lessThan1(logFree - again),
+    })),
   };
+}
+
+/** The types that come, and in which shares. */
+interface Founders {
+  readonly types: Uint16Array;
+  readonly shares: Float64Array;
+}
+
+function whoComes(shares: Float64Array): Founders {
+  const types = Uint16Array.from([...shares.keys()].filter((i) => shares[i]! > 0));
+  return { types, shares: Float64Array.from(types, (i) => shares[i]!) };
+}
+
+/** By how much the mean of `v` over the founders falls short of 1, as a negative number. */
+function lostOf({ types, shares }: Founders, v: Float64Array): number {
+  let sum = 0;
+  for (let k = 0; k < types.length; k++) sum += shares[k]! * (v[types[k]!]! - 1);
+  return sum;
+}
+
+/** Founders step by step, from step `from` on. */
+interface Flow {
+  readonly from: number;
+  readonly perStep: Float64Array;
+}
+
+/** A stream on the steps from `begin` to `end`; what lies outside counts nothing. */
+function flowOf({ fromDays, untilDays, perDay }: FounderStream, dt: number, begin: number, end: number): Flow {
+  const from = Math.max(begin, stepAt(dt, fromDays));
+  const until = Math.min(end, stepAt(dt, untilDays));
+  const perStep = new Float64Array(Math.max(0, until - from));
+  for (let i = 0; i < perStep.length; i++) {
+    const day = Math.max(0, Math.floor((from + i) * dt - fromDays + 1e-9));
+    perStep[i] = dt * (typeof perDay === "number" ? perDay : (perDay[Math.min(day, perDay.length - 1)] ?? 0));
+  }
+  return { from, perStep };
+}
+
+function at({ from, perStep }: Flow, step: number): number {
+  return perStep[step - from] ?? 0;
+}
+
+function sumAt(flows: readonly Flow[], step: number): number {
+  let sum = 0;
+  for (let k = 0; k < flows.length; k++) sum += at(flows[k]!, step);
+  return sum;
 }
 
 /** Of which types those that come are: stages that move, in stable shares, at the sites' own shares. */

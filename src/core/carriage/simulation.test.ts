@@ -30,7 +30,7 @@ const spray = (pest: PestId, atDays: number, remedy: RemedyId) =>
   applicationEvents(pestOf(pest), { remedy, technique: "spray" }, atDays)[0];
 
 type Streams = CarriageQuestion["streams"];
-const stream = (fromDays: number, untilDays: number, perDay: number): Streams[number] => ({
+const stream = (fromDays: number, untilDays: number, perDay: Streams[number]["perDay"]): Streams[number] => ({
   route: "r",
   fromDays,
   untilDays,
@@ -110,6 +110,14 @@ const trials: readonly (readonly [string, Trial])[] = [
   ],
   ["a stream that ends before the question", { pest: "spiderMite", meanC: 25, streams: [stream(0, 4, 0.1)], asOf: 14 }],
   [
+    "given to it by a neighbour whose animals grow and are then sprayed",
+    {
+      ...{ pest: "mealybug", meanC: 23, asOf: 28 },
+      streams: [stream(2, 20, [0.02, 0.04, 0.06, 0.09, 0.13, 0.19, 0.28, 0.02, 0.02, 0.03])],
+      events: [look("mealybug", 14, "lamp"), look("mealybug", 21, "loupe")],
+    },
+  ],
+  [
     "a look on the day it came",
     { pest: "aphid", meanC: 22, arrival: { share: 0.5, mean: 5 }, asOf: 9, events: [look("aphid", 0, "loupe")] },
   ],
@@ -122,7 +130,7 @@ describe("the recursion against animals played one by one", () => {
     const pest = pestOf(id);
     const sites = sitesOn(FORM, id);
     const surroundings = { pest, sites, dailyMeanC: [meanC], timeStepDays: 0.25 };
-    const question = { ...surroundings, fromDays: 0, arrival, streams, events, look: null, asOfDays: asOf };
+    const question = { ...surroundings, fromDays: 0, arrival, streams, events, looks: [], asOfDays: asOf };
     const { pCarries, pUnseen } = reckonCarriage(question);
 
     const layout = layoutOf(pest);
@@ -145,7 +153,7 @@ describe("the recursion against animals played one by one", () => {
         if (seen || step >= Math.round(asOf / dt)) break;
         for (const { fromDays, untilDays, perDay } of streams)
           if (step >= Math.round(fromDays / dt) && step < Math.round(untilDays / dt))
-            life.come(poisson(dice, perDay * dt), founders);
+            life.come(poisson(dice, perDayAt(perDay, step * dt - fromDays) * dt), founders);
         life.pass(dt);
       }
       if (seen) continue;
@@ -157,6 +165,11 @@ describe("the recursion against animals played one by one", () => {
     expect(Math.abs(carries / unseen - pCarries)).toBeLessThan(STANDARD_ERRORS * error(pCarries, unseen));
   });
 });
+
+/** How many a day of a stream, so many days after it began. */
+function perDayAt(perDay: Streams[number]["perDay"], days: number): number {
+  return typeof perDay === "number" ? perDay : (perDay[Math.min(Math.floor(days + 1e-9), perDay.length - 1)] ?? 0);
+}
 
 function exponential({ uniform }: Dice, mean: number): number {
   return -mean * Math.log(1 - uniform());

@@ -22,9 +22,8 @@ export type Carries =
 /** What a plant may carry unseen, for a carriage file read without problems. */
 export function carriesFile(file: CarriageFile): Carries {
   try {
-    const { pFind, pCarriesAfterClean, ...answer } = reckonCarriage(expandCarriage(file));
-    const worth = pFind !== null && pCarriesAfterClean !== null ? { pFind, pCarriesAfterClean } : {};
-    return { ok: true, answer: { ...answer, ...worth } };
+    const { looks, ...answer } = reckonCarriage(expandCarriage(file));
+    return { ok: true, answer: { ...answer, ...looks[0] } };
   } catch (error) {
     if (!(error instanceof CaseProblem)) throw error;
     return { ok: false, problems: [{ path: "timeStepDays", message: error.message }] };

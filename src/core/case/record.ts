@@ -36,11 +36,14 @@ export interface PlantRecord extends PlantFacts {
   readonly exposures: readonly (Exposure & { readonly day: Day })[];
   /** Whether a place stands apart from the others. */
   readonly apartAt: (placeId: string) => boolean;
+  /** Whether a place is out of doors. */
+  readonly outdoorsAt: (placeId: string) => boolean;
 }
 
 /** What of the places bears on a record. */
 export interface PlacesInRecord {
   readonly apartAt: (placeId: string) => boolean;
+  readonly outdoorsAt: (placeId: string) => boolean;
   /** Whether what is done to one place meets what stands at another: at the place itself and at all that is in it. */
   readonly isWithin: (placeId: string, actedOn: string) => boolean;
 }
@@ -48,24 +51,30 @@ export interface PlacesInRecord {
 /** The places as a record needs them. */
 export function placesInRecord(places: readonly Place[]): PlacesInRecord {
   const byId = new Map(places.map((place) => [place.id, place]));
+  const isWithin = (placeId: string, around: (id: string) => boolean) => {
+    for (let at: string | null = placeId; at !== null; at = byId.get(at)?.parentId ?? null) if (around(at)) return true;
+    return false;
+  };
   return {
-    apartAt: (placeId) => isApart(byId.get(placeId)?.kind ?? "room"),
-    isWithin: (placeId, actedOn) => {
-      for (let at: string | null = placeId; at !== null; at = byId.get(at)?.parentId ?? null)
-        if (at === actedOn) return true;
-      return false;
-    },
+    // What stands in a tray or a cabinet that stands apart is apart with it.
+    apartAt: (placeId) => isWithin(placeId, (id) => isApart(byId.get(id)?.kind ?? "room")),
+    outdoorsAt: (placeId) => isWithin(placeId, (id) => byId.get(id)?.kind === "outdoors"),
+    isWithin: (placeId, actedOn) => isWithin(placeId, (id) => id === actedOn),
   };
 }
 
 /** The record of a plant, without what it has stood beside; that needs the cases of others. */
-export function recordOf(facts: PlantFacts, { apartAt, isWithin }: PlacesInRecord): Omit<PlantRecord, "exposures"> {
+export function recordOf(
+  facts: PlantFacts,
+  { apartAt, outdoorsAt, isWithin }: PlacesInRecord,
+): Omit<PlantRecord, "exposures"> {
   const stays = staysOf(facts.placements, facts.plant.archivedAt);
   return {
     ...facts,
     stays,
     looked: standing(facts.looks).map(({ day, finds }) => ({ day, clean: finds.length === 0 })),
     apartAt,
+    outdoorsAt,
     acts: facts.acts.filter(({ plantId, placeId, at }) => {
       if (placeId === null) return plantId === facts.plant.id;
       const stay = stayAt(stays, at);

@@ -1,6 +1,6 @@
 import { sensitivities } from "../plants/sensitivities";
 import { z } from "zod";
-import { dayField, decimal, id, orNothing, requiredText, text } from "../fields";
+import { dayField, decimal, id, moment, orNothing, requiredText, text, whole } from "../fields";
 import { toolIds } from "../inspection/tools";
 import { growthFormIds } from "../plants/growthForms";
 import { rounds } from "../walk/places";
@@ -13,13 +13,34 @@ import { settings } from "./settings";
  * whoever does the deed, so that sending it twice does it once.
  */
 
-export const placeKinds = ["room", "shelf", "isolation", "bag"] as const;
+export const placeKinds = ["room", "shelf", "isolation", "bag", "tray", "cabinet", "outdoors"] as const;
 export type PlaceKind = (typeof placeKinds)[number];
+
+/** What each kind of place may stand in; an empty list for what stands by itself. */
+export const standsIn: Readonly<Record<PlaceKind, readonly PlaceKind[]>> = {
+  room: [],
+  outdoors: [],
+  cabinet: ["room"],
+  shelf: ["room", "cabinet", "outdoors"],
+  isolation: ["room"],
+  tray: ["room", "shelf", "cabinet", "isolation", "outdoors"],
+  bag: ["room", "shelf", "cabinet", "isolation", "outdoors", "tray"],
+};
+/** Those that may stand by themselves. */
+export const standsAlone: readonly PlaceKind[] = ["room", "outdoors", "shelf", "isolation"];
+
+const placeDescription = {
+  name: requiredText(60),
+  roomFor: orNothing(whole(1, 5000)).optional(),
+  doorShut: z.boolean().optional(),
+  /** The place below, onto which its water drips. */
+  dripsOn: orNothing(id).optional(),
+};
 
 export const addPlace = z.object({
   id,
-  name: requiredText(60),
-  kind: z.enum(["room", "shelf", "isolation"]),
+  ...placeDescription,
+  kind: z.enum(["room", "shelf", "isolation", "tray", "cabinet", "outdoors"]),
   parentId: orNothing(id),
   /** About how warm it is there from today on; a place within another may leave it to that. */
   celsius: orNothing(celsius),
@@ -27,7 +48,7 @@ export const addPlace = z.object({
 });
 export type AddPlace = z.output<typeof addPlace>;
 
-export const editPlace = z.object({ placeId: id, name: requiredText(60) });
+export const editPlace = z.object({ placeId: id, ...placeDescription });
 export type EditPlace = z.output<typeof editPlace>;
 
 const plantDescription = {
@@ -44,7 +65,14 @@ const plantDescription = {
   careWithout: z.array(z.enum(sensitivities)).max(sensitivities.length).optional(),
 };
 
-export const addPlant = z.object({ id, placementId: id, placeId: id, ...plantDescription });
+export const addPlant = z.object({
+  id,
+  placementId: id,
+  placeId: id,
+  /** Where in the row of the place, from left to right; nothing where nobody says. */
+  slot: z.number().nullish(),
+  ...plantDescription,
+});
 export type AddPlant = z.output<typeof addPlant>;
 
 /** So many plants are added in one go; more come in several. */
@@ -59,7 +87,17 @@ export type EditPlant = z.output<typeof editPlant>;
 export const archivePlant = z.object({ plantId: id, archived: z.boolean() });
 export type ArchivePlant = z.output<typeof archivePlant>;
 
-export const walkScopes = ["place", "due", "everything", "arrivals"] as const;
+/** Several plants are moved, each to its own place. */
+export const moveSeveral = z.object({
+  moves: z
+    .array(z.object({ id, plantId: id, placeId: id }))
+    .min(1)
+    .max(MOST_AT_ONCE),
+  at: moment,
+});
+export type MoveSeveral = z.output<typeof moveSeveral>;
+
+export const walkScopes = ["place", "due", "everything", "arrivals", "chosen"] as const;
 export type WalkScope = (typeof walkScopes)[number];
 
 export const startWalk = z.object({
@@ -69,6 +107,13 @@ export const startWalk = z.object({
   placeId: orNothing(id),
   tool: z.enum(toolIds),
   round: z.enum(rounds),
+  /** The plants of a walk that were chosen one by one, each with what to look with and where, if that is not the walk's own. */
+  chosen: z
+    .array(z.object({ plantId: id, tool: z.enum(toolIds).optional(), round: z.enum(rounds).optional() }))
+    .max(MOST_AT_ONCE)
+    .optional(),
+  /** Whether they are walked in the order given, and not in the one that spreads least. */
+  inOrder: z.boolean().optional(),
 });
 export type StartWalk = z.output<typeof startWalk>;
 

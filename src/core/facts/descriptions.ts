@@ -12,6 +12,12 @@ export interface Place {
   readonly name: string;
   readonly kind: PlaceKind;
   readonly parentId: string | null;
+  /** How many pots there is room for; null where nobody has said. */
+  readonly roomFor: number | null;
+  /** Whether a door is kept shut between it and the rest. */
+  readonly doorShut: boolean;
+  /** The place onto which its water drips; null for none. */
+  readonly dripsOn: string | null;
 }
 
 /** Whether a plant standing there is apart from the others. */

@@ -2,6 +2,7 @@ import type { z } from "zod";
 import type { Day } from "../climate/days";
 import type { everyFact, FactKind } from "./kind";
 import { act } from "./kinds/act";
+import { cleaning } from "./kinds/cleaning";
 import { closing } from "./kinds/closing";
 import { look } from "./kinds/look";
 import { photo } from "./kinds/photo";
@@ -12,7 +13,18 @@ import { reading } from "./kinds/reading";
 import { skip } from "./kinds/skip";
 
 /** The registry: every kind of fact there is. */
-export const factKinds = { look, act, placement, programme, closing, skip, photo, reading, reaction } as const;
+export const factKinds = {
+  look,
+  act,
+  placement,
+  programme,
+  closing,
+  skip,
+  photo,
+  reading,
+  reaction,
+  cleaning,
+} as const;
 
 export type FactKindId = keyof typeof factKinds;
 export const factKindIds = Object.keys(factKinds) as [FactKindId, ...FactKindId[]];
@@ -35,6 +47,7 @@ export type Skip = Fact<"skip">;
 export type Photo = Fact<"photo">;
 export type Reading = Fact<"reading">;
 export type Reaction = Fact<"reaction">;
+export type Cleaning = Fact<"cleaning">;
 
 /**
  * The order in which facts happened. Moments are told to the minute: of one minute the one written down first comes first.

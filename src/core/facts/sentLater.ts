@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { endWalk, voidFact } from "./deeds";
 import { recordLook } from "./kinds/look";
+import { recordCleaning } from "./kinds/cleaning";
 import { setApart } from "./kinds/placement";
 import { skipPlant } from "./kinds/skip";
 
@@ -9,6 +10,7 @@ export const sentLater = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("look"), input: recordLook }),
   z.object({ kind: z.literal("skip"), input: skipPlant }),
   z.object({ kind: z.literal("apart"), input: setApart }),
+  z.object({ kind: z.literal("cleaned"), input: recordCleaning }),
   z.object({ kind: z.literal("void"), input: voidFact }),
   z.object({ kind: z.literal("end"), input: endWalk }),
 ]);

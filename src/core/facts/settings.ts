@@ -35,6 +35,10 @@ export const settings = z.object({
   clearPercent: whole(90, 99),
   /** The probability a plan is to reach. */
   planPercent: whole(50, 99),
+  /** From which chance on that it carries something unseen a plant is at risk. */
+  riskPercent: decimal(1, 50),
+  /** Whether plants that are unlikely to carry anything are looked at less often than the rhythm says. */
+  stretchLooks: z.boolean(),
   /** Which half of the earth it stands on, for the seasons. */
   hemisphere: z.enum(["north", "south"]),
   /** What there is to look with, beside the eye. */
@@ -56,6 +60,8 @@ export const usualSettings = {
   alcoholPercent: 70,
   clearPercent: 95,
   planPercent: 90,
+  riskPercent: 5,
+  stretchLooks: false,
   hemisphere: "north",
   owns: ["lamp"] as Belonging[],
   workDays: [1, 2, 3, 4, 5, 6, 7],

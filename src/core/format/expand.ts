@@ -60,7 +60,7 @@ export function expandCarriage(file: CarriageFile): CarriageQuestion {
       perDay,
     })),
     events: file.events.flatMap((event) => expandEvent(file, pest, event, days(event.at))),
-    look: look ? chances(file, pest, "with" in look ? { look } : look) : null,
+    looks: look ? [chances(file, pest, "with" in look ? { look } : look)] : [],
     asOfDays: days(file.asOf),
   };
 }

@@ -2,17 +2,25 @@ import { addDays } from "../climate/days";
 import type { PlantRecord } from "../case/record";
 import { lookDays, lookDue, notRunning, WATCHED_EVERY_DAYS, type ProgrammeKind } from "./programme";
 
-const neverJoined = ({ stays, apartAt }: PlantRecord) =>
-  stays.length > 0 && stays.every(({ placeId }) => apartAt(placeId)) && stays.at(-1)!.until === null;
+/** Whether a plant has come, bought or back from the summer outside, into an isolation place and has not left it yet. */
+export function isArriving({
+  stays,
+  apartAt,
+  outdoorsAt,
+}: Pick<PlantRecord, "stays" | "apartAt" | "outdoorsAt">): boolean {
+  const now = stays.at(-1);
+  const among = stays.findLast(({ placeId }) => !apartAt(placeId));
+  return now?.until === null && apartAt(now.placeId) && (!among || outdoorsAt(among.placeId));
+}
 
 /** A plant that came into an isolation place and has not left it yet is looked at weekly. */
 export const arrival: ProgrammeKind<"arrival"> = {
   kind: "arrival",
   subject: "plant",
   due({ record }) {
-    if (!neverJoined(record)) return [];
+    if (!isArriving(record)) return [];
     const last = lookDays(record).at(-1);
     return [lookDue("arrival", last === undefined ? record.plant.addedOn : addDays(last, WATCHED_EVERY_DAYS))];
   },
-  verdict: ({ record }) => (neverJoined(record) ? { ...notRunning, state: "new" } : notRunning),
+  verdict: ({ record }) => (isArriving(record) ? { ...notRunning, state: "new" } : notRunning),
 };

@@ -6,10 +6,26 @@ import type { PlantState } from "../plants/states";
 /** What a programme is about. Those of places are still to come. */
 export type ProgrammeSubject = "plant" | "place";
 
+/** What is known of the chance that a plant carries something unseen. */
+export interface Risk {
+  /** The last chance that was reckoned, 0–1, without what remained of cases called clear: those are guarded. Null for none. */
+  readonly p: number | null;
+  /** Whether it speaks of the facts as they are. */
+  readonly current: boolean;
+  /** From which chance on it is at risk. */
+  readonly from: number;
+  /** Whether plants that are unlikely to carry anything are looked at less often. */
+  readonly stretch: boolean;
+}
+
+/** For whoever asks of treatments alone: nothing is known of the risk. */
+export const riskNotAsked: Risk = { p: null, current: true, from: 1, stretch: false };
+
 /** What programmes are asked about: a plant's record, how its keeper works, and what is known of its cases. */
 export interface ProgrammeFacts {
   readonly record: PlantRecord;
   readonly lookEveryDays: number;
+  readonly risk: Risk;
   /** Petals of an open case, 1–5, by how likely it is over. */
   readonly petalsOf: (caseId: string) => number;
 }

@@ -7,7 +7,12 @@ import { GUARD_DAYS } from "./guard";
 import type { ProgrammeKindId } from "./programme";
 import { dueOf, verdictsOf } from "./programmes";
 
-const asked = (of: PlantRecord, lookEveryDays = 7) => ({ record: of, lookEveryDays, petalsOf: () => 3 });
+const asked = (of: PlantRecord, lookEveryDays = 7) => ({
+  record: of,
+  lookEveryDays,
+  risk: { p: null, current: false, from: 0.05, stretch: false },
+  petalsOf: () => 3,
+});
 const due = (of: PlantRecord, today: number, what: "look" | "treat" = "look") =>
   dueOf(asked(of), on(today))
     .filter((one) => one.what === what)

@@ -13,7 +13,15 @@ const beside = {
   day: on(5),
 };
 const derived = (of: PlantRecord, today = 20, petals = 4) =>
-  derivePlantState({ record: of, lookEveryDays: 14, petalsOf: () => petals }, on(today));
+  derivePlantState(
+    {
+      record: of,
+      lookEveryDays: 14,
+      risk: { p: null, current: false, from: 0.05, stretch: false },
+      petalsOf: () => petals,
+    },
+    on(today),
+  );
 
 describe("how a plant stands", () => {
   it.each<[string, PlantRecord, string, number]>([

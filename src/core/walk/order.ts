@@ -10,6 +10,8 @@ export interface WalkPlant {
   readonly state: PlantState;
   readonly apart: boolean;
   readonly placeId: string;
+  /** When it comes on a walk whose order was chosen; null or left out where the order that spreads least holds. */
+  readonly rank?: number | null;
 }
 
 /** What has been found on this walk so far: on which plants, and where those stood. */
@@ -34,7 +36,7 @@ export function groupOf(plant: WalkPlant, found: FoundOnWalk = nothingFound): Wa
 /**
  * The plants of a walk in the order in which to look at them: group by group, in each along the places as they stand
  * (`placeIds`), entering none twice, and beginning each group at the end that is nearer to where the last one stopped; at a
- * place by code. Plants at a place that is not in `placeIds` come last in their group. `from` is the place one stands at.
+ * place by code. On a walk whose order was chosen that order holds. Plants at a place that is not in `placeIds` come last in their group. `from` is the place one stands at.
  * Source: clean before exposed before new before isolated: common practice, no source.
  * @example walkOrder([infested, clean], ["shelf"]).map(groupOf) // clean, inCase
  */
@@ -44,6 +46,8 @@ export function walkOrder<T extends WalkPlant>(
   found: FoundOnWalk = nothingFound,
   from: string | null = null,
 ): T[] {
+  if (plants.some((plant) => (plant.rank ?? null) !== null))
+    return plants.toSorted((a, b) => (a.rank ?? Infinity) - (b.rank ?? Infinity) || (a.id < b.id ? -1 : 1));
   const rank = new Map(placeIds.map((id, i) => [id, i]));
   const rankOf = (placeId: string) => rank.get(placeId) ?? placeIds.length;
   const groups = plants.map((plant) => [plant, groupOf(plant, found)] as const);

@@ -1,8 +1,21 @@
 import type { ToolId } from "../inspection/tools";
+import type { Round } from "./places";
 import type { WalkEvent } from "./progress";
 
 /** Seconds a plant takes, as long as this walk has not shown otherwise (HOUSE). */
 const usualSeconds: Record<ToolId, number> = { eye: 20, lamp: 40, loupe: 90, paper: 150, unpotted: 900 };
+
+/** Every place takes so much longer than the likeliest (HOUSE). */
+const ALL_PLACES = 1.6;
+
+/**
+ * Seconds a look takes with this tool on a plant in a pot `potCm` wide: in proportion to the pot, from half to three times of what a
+ * 12 cm pot takes (HOUSE). Throws RangeError unless the pot is wider than 0 cm. @example secondsFor("lamp", "likely", 12) // 40
+ */
+export function secondsFor(tool: ToolId, round: Round, potCm: number): number {
+  if (!(potCm > 0)) throw new RangeError(`a pot is wider than 0 cm, got ${potCm}`);
+  return usualSeconds[tool] * Math.min(3, Math.max(0.5, potCm / 12)) * (round === "all" ? ALL_PLACES : 1);
+}
 
 /** A longer gap is a pause, not a look. */
 const PAUSE_MS = 10 * 60_000;

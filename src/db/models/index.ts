@@ -41,6 +41,8 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
       alcoholPercent: "number",
       clearPercent: "integer",
       planPercent: "integer",
+      riskPercent: "number",
+      stretchLooks: "boolean",
       hemisphere: "text",
       owns: "texts",
       isDemo: "boolean",
@@ -48,7 +50,17 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
     workDays: { type: DataTypes.ARRAY(DataTypes.INTEGER) },
     createdAt: date(),
   }),
-  places: () => ({ ...own(), ...kept({ name: "text", kind: "text", parentId: "uuid" }) }),
+  places: () => ({
+    ...own(),
+    ...kept({
+      name: "text",
+      kind: "text",
+      parentId: "uuid",
+      roomFor: "integer",
+      doorShut: "boolean",
+      dripsOn: "uuid",
+    }),
+  }),
   plants: () => ({
     ...own(),
     ...kept({
@@ -104,6 +116,11 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
       factsVersion: "integer",
       current: "boolean",
     }),
+  }),
+  case_numbers: () => ({
+    collectionId: key(),
+    caseId: key(),
+    ...kept({ plantId: "uuid", factsVersion: "integer", modelVersion: "integer", asOf: "day", numbers: "json" }),
   }),
   assessments: () => ({
     collectionId: key(),

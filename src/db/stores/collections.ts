@@ -9,6 +9,7 @@ export type Collection = Settings & { readonly id: string; readonly isDemo: bool
 
 const columns = `id, name, time_zone as "timeZone", look_every_days as "lookEveryDays", units, spoons,
   alcohol_percent::float8 as "alcoholPercent", clear_percent as "clearPercent", plan_percent as "planPercent",
+  risk_percent::float8 as "riskPercent", stretch_looks as "stretchLooks",
   work_days as "workDays", hemisphere, owns, is_demo as "isDemo"`;
 
 /** Every collection of a database, the oldest first. */
@@ -49,6 +50,7 @@ export async function change(
 
 /** Everything in a collection, what refers to other rows before those. */
 const innermostFirst = [
+  ...["carriage_turns", "carriage", "case_numbers", "cleanings"],
   ...["assessments", "exposures", "cases", "plant_states", "photos", "finds", "acts", "programme_steps", "programmes"],
   ...["reactions", "closings", "skips", "looks", "placements", "walk_plants", "walks", "readings", "plants", "places"],
 ] as const;

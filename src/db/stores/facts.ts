@@ -86,6 +86,11 @@ export async function since<K extends FactKindId>(
   return read(scope, kind, "f.plant_id = s.plant and f.happened_at >= s.at", { from }, beside);
 }
 
+/** What was done to places since a moment, oldest first, what was struck out among it. */
+export function onPlaces(scope: Scope, from: Date): Promise<Fact<"act">[]> {
+  return read(scope, "act", "f.place_id is not null and f.happened_at >= :from", { from });
+}
+
 /** Every fact of a kind in the collection, oldest first, those struck out among them. */
 export function all<K extends FactKindId>(scope: Scope, kind: K): Promise<Fact<K>[]> {
   return read(scope, kind, "true", {});

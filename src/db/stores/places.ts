@@ -9,8 +9,12 @@ const place = z.object({
   name: z.string(),
   kind: z.enum(placeKinds),
   parentId: z.string().nullable(),
+  roomFor: z.number().nullable(),
+  doorShut: z.boolean(),
+  dripsOn: z.string().nullable(),
 });
-const select = `select id, name, kind, parent_id as "parentId" from places where collection_id = :c`;
+const select = `select id, name, kind, parent_id as "parentId", room_for as "roomFor", door_shut as "doorShut",
+    drips_on as "dripsOn" from places where collection_id = :c`;
 
 /** Every place, in the order it was added. */
 export function all(scope: Scope): Promise<Place[]> {
@@ -25,6 +29,11 @@ export function add(scope: Scope, added: Place): Promise<void> {
   return insert(scope, "places", [{ ...added }]);
 }
 
-export function rename(scope: Scope, id: string, name: string): Promise<void> {
-  return update(scope, "places", id, { name });
+/** Changes what is written of a place; what is left out stays as it is. */
+export function change(
+  scope: Scope,
+  id: string,
+  described: Partial<Pick<Place, "name" | "roomFor" | "doorShut" | "dripsOn">>,
+): Promise<void> {
+  return update(scope, "places", id, described);
 }

@@ -12,7 +12,16 @@ export interface StateRow extends DerivedState {
 }
 
 /** Replaces the cached states of these plants; whatever was reckoned from their facts before is out of date with it. */
-export async function put(scope: Scope, states: readonly StateRow[]): Promise<void> {
+export function put(scope: Scope, states: readonly StateRow[]): Promise<void> {
+  return write(scope, states, "plant_states.facts_version + 1");
+}
+
+/** Replaces the cached states of plants whose facts are as they were. */
+export function restate(scope: Scope, states: readonly StateRow[]): Promise<void> {
+  return write(scope, states, "plant_states.facts_version");
+}
+
+async function write(scope: Scope, states: readonly StateRow[], version: string): Promise<void> {
   if (states.length === 0) return;
   await run(
     scope,
@@ -24,7 +33,7 @@ export async function put(scope: Scope, states: readonly StateRow[]): Promise<vo
      on conflict (collection_id, plant_id) do update set place_id = excluded.place_id, apart = excluded.apart,
        state = excluded.state, petals = excluded.petals, last_look_on = excluded.last_look_on,
        look_due_on = excluded.look_due_on, look_due_for = excluded.look_due_for,
-       facts_version = plant_states.facts_version + 1, current = true`,
+       facts_version = ${version}, current = true`,
     { states: JSON.stringify(states) },
   );
 }
@@ -108,6 +117,11 @@ export function apartOrInfested(scope: Scope): Promise<ListedPlant[]> {
   return rows(scope, listed, `${inUse} and (c.apart or c.state = 'infested') order by p.code`);
 }
 
+/** Plants in use that are new here, by code. */
+export function arriving(scope: Scope): Promise<ListedPlant[]> {
+  return rows(scope, listed, `${inUse} and c.state = 'new' order by p.code`);
+}
+
 /** Plants whose row is to be derived anew. */
 export async function toDerive(scope: Scope): Promise<string[]> {
   const sql = "select plant_id as id from plant_states where collection_id = :c and not current order by plant_id";
@@ -127,4 +141,20 @@ export function markDerived(scope: Scope, plantIds: readonly string[]): Promise<
 /** Has every plant derived anew, after a change that touches them all. */
 export function markAll(scope: Scope): Promise<void> {
   return run(scope, "update plant_states set current = false where collection_id = :c");
+}
+
+/** The newest placement of each plant that stands at a place: its slot there. */
+const slotNow = `left join lateral (
+    select t.slot from placements t where t.collection_id = c.collection_id and t.plant_id = c.plant_id
+      and t.place_id = c.place_id and t.voided_at is null
+    order by t.happened_at desc, t.recorded_at desc, t.id desc limit 1
+  ) at on true`;
+
+/** The row of a place as it is shown: by slot, and those without one behind, by code. */
+export function row(scope: Scope, placeId: string): Promise<{ plantId: string; slot: number | null }[]> {
+  const sql = `select c.plant_id as "plantId", at.slot
+    from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id ${slotNow}
+    where c.collection_id = :c and c.place_id = :placeId and p.archived_at is null
+    order by at.slot nulls last, p.code`;
+  return rows(scope, z.object({ plantId: z.string(), slot: z.number().nullable() }), sql, { placeId });
 }

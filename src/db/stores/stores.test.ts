@@ -98,7 +98,7 @@ describe("facts", () => {
 
 describe("who stood beside whom", () => {
   const place = (plantId: string, placeId: string, daysBack: number) =>
-    facts.add(scope, "placement", [{ id: uuidv7(), plantId, placeId, at: wall(daysBack) }]);
+    facts.add(scope, "placement", [{ id: uuidv7(), plantId, placeId, slot: null, at: wall(daysBack) }]);
 
   it("are those who shared a place with a case since it began, whenever that was", async () => {
     const [sick, stayed, left, came, before] = [

@@ -60,6 +60,10 @@ const member = z.object({
   state: z.enum(plantStates),
   petals: z.number(),
   apart: z.boolean(),
+  /** For chosen plants: when it comes, and what to look with and where; null where the walk's own order and ways hold. */
+  rank: z.number().nullable(),
+  tool: z.enum(toolIds).nullable(),
+  round: z.enum(rounds).nullable(),
 });
 export type WalkPlantRow = z.output<typeof member>;
 
@@ -67,10 +71,10 @@ export type WalkPlantRow = z.output<typeof member>;
 export async function addPlants(scope: Scope, walkId: string, plants: readonly WalkPlantRow[]): Promise<void> {
   await run(
     scope,
-    `insert into walk_plants (collection_id, walk_id, plant_id, place_id, state, petals, apart)
-     select :c, :walkId, r."plantId", r."placeId", r.state, r.petals, r.apart
+    `insert into walk_plants (collection_id, walk_id, plant_id, place_id, state, petals, apart, rank, tool, round)
+     select :c, :walkId, r."plantId", r."placeId", r.state, r.petals, r.apart, r.rank, r.tool, r.round
      from jsonb_to_recordset(cast(:plants as jsonb))
-       as r("plantId" uuid, "placeId" uuid, state text, petals integer, apart boolean)`,
+       as r("plantId" uuid, "placeId" uuid, state text, petals integer, apart boolean, rank integer, tool text, round text)`,
     { walkId, plants: JSON.stringify(plants) },
   );
 }
@@ -121,7 +125,7 @@ const described = member.extend({
 /** The plants of a walk with what was seen on them before it. Archived ones are left out. */
 export async function members(scope: Scope, walkId: string) {
   const sql = `
-    select m.plant_id as "plantId", m.place_id as "placeId", m.state, m.petals, m.apart, p.code, p.name,
+    select m.plant_id as "plantId", m.place_id as "placeId", m.state, m.petals, m.apart, m.rank, m.tool, m.round, p.code, p.name,
       p.genus, p.care_added as "careAdded", p.care_without as "careWithout", p.growth_form as "growthForm", p.pot_cm::float8 as "potCm", p.seller,
       last.at as "lastAt", last.tool as "lastTool", last.note as "lastNote",
       coalesce(last.pests, '{}') as "lastPests", coalesce(ever.pests, '{}') as "everPests"

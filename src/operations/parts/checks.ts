@@ -74,8 +74,8 @@ export async function checkCode(scope: Scope, path: string, code: string, plantI
   if (bearers.some(({ id }) => id !== plantId)) refuse(path, "code_taken");
 }
 
-export async function knownPlace(scope: Scope, placeId: string): Promise<Place> {
-  return (await places.find(scope, placeId)) ?? refuse("placeId", "unknown");
+export async function knownPlace(scope: Scope, placeId: string, path = "placeId"): Promise<Place> {
+  return (await places.find(scope, placeId)) ?? refuse(path, "unknown");
 }
 
 /** Refuses spots that the plant's growth form does not have. */

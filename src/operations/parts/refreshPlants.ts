@@ -9,6 +9,7 @@ import { groupBy } from "@/core/groupBy";
 import { derivePlantState } from "@/core/state/plantState";
 import type { Scope } from "@/db/connection";
 import * as assessments from "@/db/stores/assessments";
+import * as carriage from "@/db/stores/carriage";
 import * as cases from "@/db/stores/cases";
 import * as exposures from "@/db/stores/exposures";
 import * as facts from "@/db/stores/facts";
@@ -20,11 +21,14 @@ import * as plants from "@/db/stores/plants";
 import { dayOf, today, type Context } from "../context";
 import { keptJudgement } from "./judgements";
 import { byPlant } from "./plantRecords";
+import { riskOf } from "./risk";
 
 /** Plants whose facts have changed; for those in `beside`, what stood near them is to be looked at again too. */
 export interface Touched {
   readonly alone: Set<string>;
   readonly beside: Set<string>;
+  /** Set where what every plant may carry is to be reckoned anew. */
+  everything?: boolean;
 }
 
 /** How many plants are derived from one set of queries; keeps the deriving of everything within memory. */
@@ -35,28 +39,39 @@ const BATCH = 200;
  * beside, how they stand. Must run in the deed's transaction. Finds on one shelf touch each other's plants, so that deriving
  * goes one after the other and always sees what the one before wrote.
  */
-export async function refreshPlants(context: Context, scope: Scope, { alone, beside }: Touched): Promise<void> {
+export async function refreshPlants(
+  context: Context,
+  scope: Scope,
+  { alone, beside, everything = false }: Touched,
+): Promise<void> {
   const touched = [...new Set([...alone, ...beside])];
-  if (touched.length === 0) return;
-  await refreshCases(scope, touched);
+  if (touched.length === 0) return everything ? carriage.wantAll(scope) : undefined;
+  const inCase = await refreshCases(scope, touched);
   const companions = beside.size > 0 ? await besideCasesOf(scope, [...beside]) : [];
-  await refreshStates(context, scope, [...new Set([...touched, ...companions])]);
+  const all = [...new Set([...touched, ...companions])];
+  await carriage.want(scope, all);
+  // A case bears on plants far off: their turn comes after those that were touched.
+  if (everything || inCase > 0) await carriage.wantAll(scope);
+  await refreshStates(context, scope, all);
 }
 
-/** Derives the cases of plants alone; see {@link refreshPlants}. */
-export async function refreshCases(scope: Scope, touched: readonly string[]): Promise<void> {
+/** Derives the cases of plants alone; see {@link refreshPlants}. Gives how many of them are, or were, in a case. */
+export async function refreshCases(scope: Scope, touched: readonly string[]): Promise<number> {
   await facts.takeTurn(scope, `${scope.collectionId} states`);
   const before = await cases.everIn(scope, touched);
+  let ever = 0;
   for (let i = 0; i < touched.length; i += BATCH) {
     const batch = touched.slice(i, i + BATCH);
     const finds = await looks.withFinds(scope, batch);
     const inCase = batch.filter((id) => before.has(id) || finds.has(id));
+    ever += inCase.length;
     if (inCase.length === 0) continue;
     const looked = await facts.of(scope, "look", "plantId", inCase);
     const closed = await facts.of(scope, "closing", "plantId", inCase);
     const derived = inCase.flatMap((id) => casesOf(byPlant(looked, id), byPlant(closed, id)));
     await cases.replace(scope, inCase, derived);
   }
+  return ever;
 }
 
 /** Plants that stand, or stood, beside the cases of others: as these are now, and as was known before. */
@@ -65,11 +80,22 @@ async function besideCasesOf(scope: Scope, plantIds: readonly string[]): Promise
 }
 
 /** Derives how plants stand, whose cases and whose neighbours' cases are derived already; see {@link refreshPlants}. */
-export async function refreshStates(context: Context, scope: Scope, plantIds: readonly string[]): Promise<void> {
+export function refreshStates(context: Context, scope: Scope, plantIds: readonly string[]): Promise<void> {
+  return deriveInBatches(context, scope, plantIds, plantStates.put);
+}
+
+/** Derives how plants stand anew although their facts are as they were: what they may carry has been reckoned. */
+export function restate(context: Context, scope: Scope, plantIds: readonly string[]): Promise<void> {
+  return deriveInBatches(context, scope, plantIds, plantStates.restate);
+}
+
+type Keep = typeof plantStates.put;
+
+async function deriveInBatches(context: Context, scope: Scope, plantIds: readonly string[], keep: Keep): Promise<void> {
   await facts.takeTurn(scope, `${scope.collectionId} states`);
   const around = placesInRecord(await places.all(scope));
   for (let i = 0; i < plantIds.length; i += BATCH)
-    await deriveStates(context, scope, plantIds.slice(i, i + BATCH), around);
+    await deriveStates(context, scope, plantIds.slice(i, i + BATCH), around, keep);
 }
 
 async function deriveStates(
@@ -77,6 +103,7 @@ async function deriveStates(
   scope: Scope,
   plantIds: readonly string[],
   around: PlacesInRecord,
+  keep: Keep,
 ): Promise<void> {
   const described = await plants.many(scope, plantIds);
   const stood = await facts.of(scope, "placement", "plantId", plantIds);
@@ -111,7 +138,8 @@ async function deriveStates(
   };
   const day = today(context);
   const dated = (exposure: Exposure) => ({ ...exposure, day: dayOf(context, exposure.since) });
-  await plantStates.put(
+  const risks = new Map((await carriage.risks(scope, plantIds)).map((one) => [one.plantId, one]));
+  await keep(
     scope,
     records.flatMap((record, i) => {
       const now = standing(record.placements).at(-1);
@@ -119,6 +147,7 @@ async function deriveStates(
       const facts = {
         record: { ...record, exposures: beside[i]!.map(dated) },
         lookEveryDays: context.collection.lookEveryDays,
+        risk: riskOf(context.collection, risks.get(record.plant.id)),
         petalsOf,
       };
       const { placeId } = now;

@@ -97,6 +97,9 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
             <Link className={`btn btn-${next === "look" ? "" : "outline-"}primary`} href={`/plants/${plant.id}/look`}>
               Look
             </Link>
+            <Link className="btn btn-outline-primary" href={`/cases/${found.id}/around`}>
+              Who else, and where from
+            </Link>
             {!card.apart && (
               <Link className="btn btn-danger" href={`/plants/${plant.id}/apart`}>
                 Set apart

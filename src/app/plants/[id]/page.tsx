@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { genusMeant } from "@/core/plants/genera";
 import { Strike } from "@/app/_parts/Strike";
+import { atRiskSince } from "@/core/programmes/watch";
 import { isApart } from "@/core/facts/descriptions";
 import { standing } from "@/core/facts/facts";
 import { AsOf } from "@/ui/AsOf";
@@ -15,6 +16,8 @@ import { programmeNames } from "@/wording/programmes";
 import { stateInWords } from "@/wording/states";
 import { warmthInWords } from "@/wording/warmth";
 import { AddPhoto } from "./_parts/AddPhoto";
+import { Arriving } from "./_parts/Arriving";
+import { Carries } from "./_parts/Carries";
 import { ArchiveButton } from "./_parts/ArchiveButton";
 import { Photos } from "./_parts/Photos";
 import { plantOf } from "./_parts/plantOf";
@@ -27,7 +30,8 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
   const archived = plant.archivedAt !== null;
   const apart = isApart(place.kind);
   const lastLook = standing(record.looks).at(-1);
-  const atRisk = card.state === "atRisk" ? record.exposures.at(-1) : undefined;
+  const atRisk = card.state === "atRisk";
+  const beside = record.exposures.at(-1);
   const facts = {
     look: record.looks,
     act: record.acts,
@@ -103,13 +107,28 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               )}
               {atRisk && (
                 <li>
-                  It stood by <Link href={`/plants/${atRisk.sourcePlantId}`}>{atRisk.sourceCode}</Link> when{" "}
-                  {pestNames[atRisk.pest].toLowerCase()} were found: two clean looks, six days apart, take the risk
-                  away.
+                  It is at risk: what it may carry stands below
+                  {beside && (
+                    <>
+                      ; it stood by <Link href={`/plants/${beside.sourcePlantId}`}>{beside.sourceCode}</Link> when{" "}
+                      {pestNames[beside.pest].toLowerCase()} were found
+                    </>
+                  )}
+                  .
                 </li>
               )}
             </ul>
           </Panel>
+          {view.arriving && !archived && <Arriving plantId={plant.id} steps={view.arriving} carries={view.carries} />}
+          {!archived && (
+            <Carries
+              plantId={plant.id}
+              carries={view.carries}
+              apart={apart && view.arriving === null}
+              byHand={atRiskSince(record)}
+              limit={context.collection.riskPercent / 100}
+            />
+          )}
           <Panel title="The plant">
             <dl className="row mb-0">
               <dt className="col-5">Place</dt>

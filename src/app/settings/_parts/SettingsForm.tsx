@@ -7,7 +7,7 @@ import { changeSettingsAction } from "@/app/_parts/actions";
 import { changeSettings } from "@/core/facts/deeds";
 import { belongings, type Settings } from "@/core/facts/settings";
 import { spoonSets } from "@/core/units/spoons";
-import { ChecksField, ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { ChecksField, ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { belongingNames, hemisphereNames, spoonSetNames, unitNames } from "@/wording/settings";
 
@@ -27,6 +27,7 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
       alcoholPercent: String(settings.alcoholPercent),
       clearPercent: String(settings.clearPercent),
       planPercent: String(settings.planPercent),
+      riskPercent: String(settings.riskPercent),
       workDays: settings.workDays.map(String),
     }),
     done: () => {
@@ -70,6 +71,19 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
         label="A plan should reach so many %"
         inputMode="decimal"
         hint="50 to 99. Higher asks for more treatments."
+      />
+      <TextField
+        form={form}
+        name="riskPercent"
+        label="At risk from so many % on"
+        inputMode="decimal"
+        hint="1 to 50: how likely a plant must be to carry something unseen before it is watched. With weekly looks most stay under 4."
+      />
+      <SwitchField
+        form={form}
+        name="stretchLooks"
+        label="Look less often at plants that are unlikely to carry anything"
+        hint="Twice your rhythm where the chance is under a fifth of that limit. Off, every plant keeps your rhythm."
       />
       <ChecksField form={form} name="workDays" label="Days on which you treat" options={weekdays} />
       <ChecksField

@@ -80,15 +80,20 @@ export function AfterFind({
           ? "Nothing else stands at its place."
           : `At ${here?.name}: ${near.join(", ")}. They are at risk now, and on a walk they come after the clean ones. Look at each thoroughly; the cautious school treats them too, the other only looks.`}
       </p>
-      <h2>3. A plan</h2>
+      <h2>3. Who first, and a plan</h2>
       <p>
         {saved
           ? finds.map((find) => {
               const caseId = stop.openCases.find((one) => one.pest === find.pest)?.caseId ?? find.caseId;
               return (
-                <Link key={find.id} className="btn btn-outline-primary me-2 mb-2" href={`/cases/${caseId}/plan`}>
-                  Plan against {pestNames[find.pest].toLowerCase()}
-                </Link>
+                <span key={find.id}>
+                  <Link className="btn btn-outline-primary me-2 mb-2" href={`/cases/${caseId}/around`}>
+                    Who else may carry {pestNames[find.pest].toLowerCase()}
+                  </Link>
+                  <Link className="btn btn-outline-primary me-2 mb-2" href={`/cases/${caseId}/plan`}>
+                    Plan against {pestNames[find.pest].toLowerCase()}
+                  </Link>
+                </span>
               );
             })
           : "The plan can be made once the find has been sent."}

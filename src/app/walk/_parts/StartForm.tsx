@@ -20,7 +20,7 @@ export function StartForm({
   tool,
   places,
 }: {
-  counts: Readonly<Record<Exclude<WalkScope, "place">, number>>;
+  counts: Readonly<Record<Exclude<WalkScope, "place" | "chosen">, number>>;
   /** What is looked with unless the keeper says otherwise. */
   tool: ToolId;
   places: readonly { id: string; name: string; plants: number }[];

@@ -66,6 +66,10 @@ export function useWalk(view: WalkView) {
       const input = { id: uuidv7(), plantId: stop.id, placeId, bagId: uuidv7(), at: at() };
       outbox.add({ kind: "apart", input }, label(stop, true));
     },
+    /** Hands and tools are clean: what was touched before carries nothing on. */
+    cleaned(): void {
+      outbox.add({ kind: "cleaned", input: { id: uuidv7(), walkId: walk.id, at: at() } }, label(null, true));
+    },
     end(): void {
       outbox.add({ kind: "end", input: { walkId: walk.id } }, label(null, false));
     },

@@ -10,6 +10,7 @@ import { askFor } from "@/jobs/jobs";
 import type { Context } from "@/operations/context";
 import { endWalk } from "@/operations/endWalk";
 import type { Outcome } from "@/operations/outcome";
+import { recordCleaning } from "@/operations/recordCleaning";
 import { recordLook } from "@/operations/recordLook";
 import { setApart } from "@/operations/setApart";
 import { skipPlant } from "@/operations/skipPlant";
@@ -30,7 +31,7 @@ export async function POST(request: Request): Promise<Response> {
   }
   const clock = request.headers.get("x-clock");
   const result = await deed(request.headers.get("x-collection"), sentLater, carryOut(clock), input);
-  if (result.ok) await askFor(databaseUrl(), "judge");
+  if (result.ok) await askFor(databaseUrl(), "judge", "carry");
   return answered(result);
 }
 
@@ -47,6 +48,8 @@ const carryOut =
         return skipPlant(context, { ...input, at: at(input.at) });
       case "apart":
         return setApart(context, { ...input, at: at(input.at) });
+      case "cleaned":
+        return recordCleaning(context, { ...input, at: at(input.at) });
       case "void":
         return voidFact(context, input);
       case "end":

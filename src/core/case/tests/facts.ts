@@ -1,5 +1,5 @@
 import { addDays, day, type Day } from "../../climate/days";
-import type { Plant } from "../../facts/descriptions";
+import type { Place, Plant } from "../../facts/descriptions";
 import type { ActDone, Closing, Look, Placement, Programme } from "../../facts/facts";
 import type { PestId } from "../../pests/pests";
 import { placesInRecord, recordOf, type PlantFacts, type PlantRecord } from "../record";
@@ -54,6 +54,7 @@ export const closing = (offset: number, caseId: string, over: Partial<Closing> =
   caseId,
   pest: "mealybug",
   outcome: "clear",
+  pClear: null,
   reach: null,
   note: "",
   ...over,
@@ -74,6 +75,7 @@ export const placement = (offset: number, placeId: string, over: Partial<Placeme
   ...recorded(offset),
   plantId: "p",
   placeId,
+  slot: null,
   ...over,
 });
 
@@ -114,11 +116,23 @@ const plant: Plant = {
   archivedAt: null,
 };
 
-const around = placesInRecord([
-  { id: "room", name: "", kind: "room", parentId: null },
-  { id: "shelf", name: "", kind: "shelf", parentId: "room" },
-  { id: "pantry", name: "", kind: "isolation", parentId: null },
-]);
+export const place = (
+  id: string,
+  kind: Place["kind"],
+  parentId: string | null = null,
+  over: Partial<Place> = {},
+): Place => ({
+  id,
+  name: "",
+  kind,
+  parentId,
+  roomFor: null,
+  doorShut: false,
+  dripsOn: null,
+  ...over,
+});
+
+const around = placesInRecord([place("room", "room"), place("shelf", "shelf", "room"), place("pantry", "isolation")]);
 
 /** The record of a plant that has stood on the shelf since the first day, unless told otherwise. */
 export function record(over: Partial<PlantFacts> & Partial<Pick<PlantRecord, "exposures">> = {}): PlantRecord {

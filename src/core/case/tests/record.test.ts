@@ -7,7 +7,7 @@ import { isLive } from "../record";
 import { stayAt, staysOf } from "../stays";
 import { temperaturesBy, warmthAlong, warmthAt } from "../warmth";
 import type { Reading } from "../../facts/facts";
-import { at, find, look, nextId, on, placement, plan, record, spray, struck } from "./facts";
+import { at, find, look, nextId, on, place, placement, plan, record, spray, struck } from "./facts";
 
 describe("where a plant stood", () => {
   it("until it was put elsewhere, struck-out moves left out, and not after it left the collection", () => {
@@ -135,10 +135,10 @@ describe("warmth", () => {
     source: "about",
   });
   const places = [
-    { id: "room", name: "", kind: "room" as const, parentId: null },
-    { id: "sill", name: "", kind: "shelf" as const, parentId: "room" },
-    { id: "bag", name: "", kind: "bag" as const, parentId: "sill" },
-    { id: "nowhere", name: "", kind: "room" as const, parentId: null },
+    place("room", "room"),
+    place("sill", "shelf", "room"),
+    place("bag", "bag", "sill"),
+    place("nowhere", "room"),
   ];
   const of = temperaturesBy(places, [reading(0, "room", 19), reading(4, "room", 21), struck(reading(1, "sill", 40))]);
 

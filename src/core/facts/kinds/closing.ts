@@ -22,9 +22,19 @@ export const closing = factKind({
     pest: z.enum(pestIds),
     outcome: z.enum(outcomes),
     note: z.string(),
+    /** How likely it was over when it was closed; null where that was not reckoned. */
+    pClear: z.number().nullable(),
     /** What the case had told of the keeper's hand: the weights of reach ×2, ×1, ×½ with a technique; null where nothing was. */
     reach: z.object({ technique: z.enum(techniqueIds), weights: z.array(z.number()).length(3) }).nullable(),
   }),
-  columns: { plantId: "uuid", caseId: "uuid", pest: "text", outcome: "text", note: "text", reach: "json" },
+  columns: {
+    plantId: "uuid",
+    caseId: "uuid",
+    pest: "text",
+    outcome: "text",
+    note: "text",
+    pClear: "number",
+    reach: "json",
+  },
   shownOn: ["plant", "case"],
 });

@@ -36,8 +36,8 @@ export default async function PlacePage({ params }: { params: Promise<{ id: stri
             <ReadingForm placeId={place.id} now={now} />
           </Panel>
           {place.kind !== "bag" && (
-            <Panel title="Its name">
-              <EditPlaceForm place={place} />
+            <Panel title="What it is like">
+              <EditPlaceForm place={place} others={view.others} />
             </Panel>
           )}
         </div>

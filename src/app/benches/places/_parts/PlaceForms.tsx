@@ -1,18 +1,28 @@
 "use client";
 
 import { useRouter } from "next/navigation";
+import { useState } from "react";
+import Alert from "react-bootstrap/Alert";
+import { useWatch } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { addPlaceAction, editPlaceAction, takeReadingAction } from "@/app/_parts/actions";
-import { addPlace, editPlace } from "@/core/facts/deeds";
+import { addPlace, editPlace, standsAlone, standsIn, type PlaceKind } from "@/core/facts/deeds";
+import type { Place } from "@/core/facts/descriptions";
 import { readingSources, takeReading, type ReadingSource } from "@/core/facts/kinds/reading";
-import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { placeKindNames, readingSourceNames } from "@/wording/names";
 
 const PACE = "The pest's pace, and with it every date, is reckoned from it.";
 
-export function AddPlaceForm({ rooms }: { rooms: readonly { id: string; name: string }[] }) {
+const ROOM_FOR = "How many pots; leave it empty where you do not count.";
+const DOOR = "Nothing passes a shut door. Of an isolation place that counts most.";
+const DRIPS = "Root mealybugs come down with the water. Leave it empty where each pot has its saucer.";
+
+const added = ["room", "shelf", "isolation", "tray", "cabinet", "outdoors"] as const;
+
+export function AddPlaceForm({ places }: { places: readonly { id: string; name: string; kind: PlaceKind }[] }) {
   const router = useRouter();
   const { form, submit, trouble } = useDeed({
     schema: addPlace,
@@ -21,12 +31,17 @@ export function AddPlaceForm({ rooms }: { rooms: readonly { id: string; name: st
       id: uuidv7(),
       readingId: uuidv7(),
       name: "",
-      kind: "shelf" as const,
+      kind: "shelf" as (typeof added)[number],
       parentId: "",
       celsius: "",
+      roomFor: "",
+      doorShut: false,
+      dripsOn: "",
     }),
     done: () => router.push("/benches"),
   });
+  const kind = useWatch({ control: form.control, name: "kind" });
+  const around = places.filter((place) => standsIn[kind].includes(place.kind));
   return (
     <form onSubmit={submit} noValidate>
       <TextField form={form} name="name" label="Name" />
@@ -34,37 +49,73 @@ export function AddPlaceForm({ rooms }: { rooms: readonly { id: string; name: st
         form={form}
         name="kind"
         label="What it is"
-        options={(["room", "shelf", "isolation"] as const).map((kind) => [kind, placeKindNames[kind]])}
+        options={added.map((one) => [one, placeKindNames[one]])}
       />
-      <SelectField
-        form={form}
-        name="parentId"
-        label="In which room"
-        options={[["", "none"], ...rooms.map((room) => [room.id, room.name] as const)]}
-      />
+      {standsIn[kind].length > 0 && (
+        <SelectField
+          form={form}
+          name="parentId"
+          label="Where it stands"
+          options={[
+            ...(standsAlone.includes(kind) ? [["", "by itself"] as const] : [["", "choose …"] as const]),
+            ...around.map((place) => [place.id, place.name] as const),
+          ]}
+        />
+      )}
       <TextField
         form={form}
         name="celsius"
         label="About how warm, °C"
         inputMode="decimal"
-        hint={`Mean of day and night. Leave it empty where it is as warm as in its room. ${PACE}`}
+        hint={`Mean of day and night. Leave it empty where it is as warm as what it stands in. ${PACE}`}
       />
+      <TextField form={form} name="roomFor" label="Room for so many" inputMode="decimal" hint={ROOM_FOR} />
+      {kind !== "tray" && kind !== "shelf" && (
+        <SwitchField form={form} name="doorShut" label="Its door is kept shut" hint={DOOR} />
+      )}
       <SubmitRow form={form} trouble={trouble} label="Add the place" />
     </form>
   );
 }
 
-export function EditPlaceForm({ place }: { place: { id: string; name: string } }) {
+export function EditPlaceForm({
+  place,
+  others,
+}: {
+  place: Pick<Place, "id" | "name" | "roomFor" | "doorShut" | "dripsOn">;
+  /** Onto which its water may drip. */
+  others: readonly { id: string; name: string }[];
+}) {
   const router = useRouter();
+  const [saved, setSaved] = useState(false);
   const { form, submit, trouble } = useDeed({
     schema: editPlace,
     action: editPlaceAction,
-    defaults: () => ({ placeId: place.id, name: place.name }),
-    done: () => router.refresh(),
+    defaults: () => ({
+      placeId: place.id,
+      name: place.name,
+      roomFor: place.roomFor === null ? "" : String(place.roomFor),
+      doorShut: place.doorShut,
+      dripsOn: place.dripsOn ?? "",
+    }),
+    done: () => {
+      setSaved(true);
+      router.refresh();
+    },
   });
   return (
-    <form onSubmit={submit} noValidate>
+    <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
       <TextField form={form} name="name" label="Name" />
+      <TextField form={form} name="roomFor" label="Room for so many" inputMode="decimal" hint={ROOM_FOR} />
+      <SwitchField form={form} name="doorShut" label="Its door is kept shut" hint={DOOR} />
+      <SelectField
+        form={form}
+        name="dripsOn"
+        label="Its water drips onto"
+        hint={DRIPS}
+        options={[["", "nothing"], ...others.map((one) => [one.id, one.name] as const)]}
+      />
+      {saved && <Alert variant="success">Saved.</Alert>}
       <SubmitRow form={form} trouble={trouble} label="Save" variant="outline-primary" />
     </form>
   );

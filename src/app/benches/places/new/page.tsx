@@ -10,7 +10,7 @@ export default async function AddPlacePage() {
   return (
     <>
       <h1>Add a place</h1>
-      <AddPlaceForm rooms={places.filter((place) => place.kind === "room")} />
+      <AddPlaceForm places={places.map(({ id, name, kind }) => ({ id, name, kind }))} />
     </>
   );
 }

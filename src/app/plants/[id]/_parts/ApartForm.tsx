@@ -19,7 +19,8 @@ export function ApartForm({
   now,
 }: {
   plantId: string;
-  places: readonly { id: string; name: string }[];
+  /** The best first; one that is doubtful is not chosen beforehand. */
+  places: readonly { id: string; name: string; doubtful: boolean }[];
   now: string;
 }) {
   const router = useRouter();
@@ -29,7 +30,13 @@ export function ApartForm({
       const deed = input as z.input<typeof onForm>;
       return setApartAction(collectionId, { ...deed, placeId: deed.placeId === BAG ? null : deed.placeId });
     },
-    defaults: () => ({ id: uuidv7(), plantId, placeId: places[0]?.id ?? BAG, bagId: uuidv7(), at: now }),
+    defaults: () => ({
+      id: uuidv7(),
+      plantId,
+      placeId: places.find(({ doubtful }) => !doubtful)?.id ?? BAG,
+      bagId: uuidv7(),
+      at: now,
+    }),
     done: () => router.push(`/plants/${plantId}`),
   });
   return (

@@ -31,6 +31,8 @@ interface Props {
   tool: ToolId;
   /** Pests of the plant's open cases: the likeliest to be found again. */
   openPests: readonly PestId[];
+  /** Whether every place above the roots is checked beforehand. */
+  all: boolean;
 }
 
 const newFind = (pest: PestId) => ({
@@ -53,7 +55,7 @@ export function LookForm({ mending, ...props }: Props & { mending: string | null
 
 type Kept = { readonly entryId: string; readonly input: z.input<typeof recordLook> };
 
-function Look({ plantId, growthForm, now, tool, openPests, kept }: Props & { kept: Kept | null }) {
+function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & { kept: Kept | null }) {
   const router = useRouter();
   const { form, submit, trouble } = useDeed({
     schema: recordLook,
@@ -63,7 +65,7 @@ function Look({ plantId, growthForm, now, tool, openPests, kept }: Props & { kep
       plantId,
       at: now,
       tool,
-      spots: [] as SpotId[],
+      spots: all ? spotsOf(growthForm).filter((spot) => spot !== "roots") : ([] as SpotId[]),
       turned: true,
       note: "",
       newLeaves: "",

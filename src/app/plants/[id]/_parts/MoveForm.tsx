@@ -1,21 +1,28 @@
 "use client";
 
 import { useRouter } from "next/navigation";
+import { useWatch } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { movePlantAction } from "@/app/_parts/actions";
 import { movePlant } from "@/core/facts/kinds/placement";
+import type { MoveView } from "@/operations/readApart";
 import { SelectField, SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
+import { expectedCount } from "@/wording/chances";
 
-interface Props {
+/** Where a plant goes, and what it risks there, said before the press. */
+export function MoveForm({
+  plantId,
+  targets,
+  placeId,
+  now,
+}: {
   plantId: string;
-  places: readonly { id: string; name: string }[];
+  targets: MoveView["targets"];
   placeId: string;
   now: string;
-}
-
-export function MoveForm({ plantId, places, placeId, now }: Props) {
+}) {
   const router = useRouter();
   const { form, submit, trouble } = useDeed({
     schema: movePlant,
@@ -23,9 +30,21 @@ export function MoveForm({ plantId, places, placeId, now }: Props) {
     defaults: () => ({ id: uuidv7(), plantId, placeId, at: now }),
     done: () => router.push(`/plants/${plantId}`),
   });
+  const chosen = useWatch({ control: form.control, name: "placeId" });
+  const target = targets.find(({ id }) => id === chosen);
   return (
     <form onSubmit={submit} noValidate>
-      <SelectField form={form} name="placeId" label="To" options={places.map((place) => [place.id, place.name])} />
+      <SelectField form={form} name="placeId" label="To" options={targets.map(({ id, name }) => [id, name])} />
+      {target && (
+        <p aria-live="polite">
+          {target.plants === 0
+            ? "Nothing stands there."
+            : `${target.plants === 1 ? "One plant stands" : `${target.plants} plants stand`} there.`}{" "}
+          {target.wouldCatch < 0.005
+            ? "Hardly any plant would catch something from it within a month."
+            : `Within a month ${expectedCount(target.wouldCatch)} plants would be expected to catch something from it, unnoticed.`}
+        </p>
+      )}
       <MomentField form={form} name="at" label="When" />
       <SubmitRow form={form} trouble={trouble} label="Move it" />
     </form>

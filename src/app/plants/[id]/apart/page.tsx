@@ -1,22 +1,76 @@
 import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { currentContext } from "@/app/_parts/context";
+import { momentNow } from "@/app/_parts/moments";
+import { readApart } from "@/operations/readApart";
+import { Panel } from "@/ui/Panel";
+import { againstNames } from "@/wording/places";
 import { ApartForm } from "../_parts/ApartForm";
-import { plantOf } from "../_parts/plantOf";
+import { IslandForm } from "../_parts/IslandForm";
 
 export const metadata: Metadata = { title: "Set apart" };
 
 export default async function ApartPage({ params }: { params: Promise<{ id: string }> }) {
-  const { view, now } = await plantOf(params);
-  const places = view.places.filter((place) => place.kind === "isolation");
+  const context = await currentContext();
+  const view = await readApart(context, (await params).id);
+  if (!view) notFound();
+  const { plant, proposed, island } = view;
+  const now = momentNow(context);
   return (
     <>
       <h1>
-        Set apart {view.plant.code} {view.plant.name}
+        Set apart {plant.code} {plant.name}
       </h1>
-      <p>
-        Best is another room with the door shut. A clear bag tied over the pot does where there is no room. A plant too
-        big to move stays: move the others away from it instead. Clean your hands and sleeves afterwards.
-      </p>
-      <ApartForm plantId={view.plant.id} places={places} now={now} />
+      <div className="row gx-3">
+        <div className="col-lg-7">
+          <Panel title="Where to">
+            <p>
+              Best is another room with the door shut; a clear bag tied over the pot does where there is no room. Never
+              a new arrival beside a find. Clean your hands and sleeves afterwards.
+            </p>
+            <ApartForm
+              plantId={plant.id}
+              places={proposed.map(({ placeId, name, free, against }) => ({
+                id: placeId,
+                name: `${name}: ${[
+                  free === null ? "" : free === 1 ? "room for one more" : `room for ${free} more`,
+                  ...against.filter((one) => one !== "full" || free === null).map((one) => againstNames[one]),
+                ]
+                  .filter((one) => one !== "")
+                  .join(", ")}`.replace(/: $/, ""),
+                doubtful: against.some((one) => one !== "doorOpen"),
+              }))}
+              now={now}
+            />
+          </Panel>
+        </div>
+        <div className="col-lg-5">
+          <Panel title="Too big to move">
+            {island.length === 0 ? (
+              <p className="mb-0">Nothing else stands at {view.place.name}: it is an island already.</p>
+            ) : (
+              <>
+                <p>
+                  Then it is an island: it stays at {view.place.name}, and the others move away from it. Shake nothing,
+                  and look at each of them before it goes.
+                </p>
+                <IslandForm
+                  others={island.map(({ plantId, placeId, card }) => ({
+                    plantId,
+                    placeId,
+                    label: `${card.code} ${card.name}`,
+                  }))}
+                  places={view.places
+                    .filter((place) => place.kind !== "bag" && place.id !== view.place.id)
+                    .map(({ id, name }) => ({ id, name }))}
+                  now={now}
+                  plantId={plant.id}
+                />
+              </>
+            )}
+          </Panel>
+        </div>
+      </div>
     </>
   );
 }

@@ -7,14 +7,15 @@ export const metadata: Metadata = { title: "Look" };
 
 interface Props {
   params: Promise<{ id: string }>;
-  /** `kept`: an entry of this browser that the server would not take, to be mended. */
-  searchParams: Promise<{ kept?: string | string[] }>;
+  /** `all`: the inspection of one that has come, every place beforehand. `kept`: an entry of this browser that the server would not take, to be mended. */
+  searchParams: Promise<{ kept?: string | string[]; all?: string | string[] }>;
 }
 
 export default async function LookPage({ params, searchParams }: Props) {
   const { context, view, now } = await plantOf(params);
-  const { kept } = await searchParams;
+  const { kept, all } = await searchParams;
   const { plant } = view;
+  const { owns } = context.collection;
   return (
     <>
       <h1>
@@ -24,11 +25,19 @@ export default async function LookPage({ params, searchParams }: Props) {
         Lift and turn it. Begin inside, at the base and the crown, and work outwards: both faces of each leaf, the wall
         side too, then the pot.
       </p>
+      {all !== undefined && (
+        <p className="alert alert-info" role="note">
+          At the door: the wrapping, the saucer and the label too; under the rim and through the holes of the pot; the
+          mix surface; each joint. Take it to good light, away from the others. If it slips out of its pot easily, look
+          at the roots, and say so in the note. Uncheck what you did not look at.
+        </p>
+      )}
       <LookForm
         plantId={plant.id}
         growthForm={plant.growthForm}
         now={now}
-        tool={usualTool(context.collection.owns)}
+        tool={all !== undefined && owns.includes("loupe") ? "loupe" : usualTool(owns)}
+        all={all !== undefined}
         openPests={view.open.map(({ found }) => found.pest)}
         mending={typeof kept === "string" ? kept : null}
       />

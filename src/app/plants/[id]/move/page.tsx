@@ -1,31 +1,50 @@
 import type { Metadata } from "next";
-import { isApart } from "@/core/facts/descriptions";
+import { notFound } from "next/navigation";
+import { currentContext } from "@/app/_parts/context";
+import { momentNow } from "@/app/_parts/moments";
+import { readMove } from "@/operations/readApart";
+import { Panel } from "@/ui/Panel";
+import { carriesSentence, wayBackSentence } from "@/wording/carries";
 import { MoveForm } from "../_parts/MoveForm";
-import { plantOf } from "../_parts/plantOf";
 
 export const metadata: Metadata = { title: "Move a plant" };
 
 export default async function MovePage({ params }: { params: Promise<{ id: string }> }) {
-  const { view, now } = await plantOf(params);
-  const places = view.places.filter((place) => !isApart(place.kind) && place.id !== view.place.id);
-  const back = isApart(view.place.kind);
+  const context = await currentContext();
+  const view = await readMove(context, (await params).id);
+  if (!view) notFound();
+  const { plant, place, carries, back, openCases, targets } = view;
+  const first = targets.find(({ id }) => id === view.before) ?? targets[0];
+  const risky = openCases > 0 || (carries?.p ?? 0) >= context.collection.riskPercent / 100;
   return (
     <>
       <h1>
-        {back ? "Bring back" : "Move"} {view.plant.code} {view.plant.name}
+        {back ? "Bring back" : "Move"} {plant.code} {plant.name}
       </h1>
-      <p>It stands here now: {view.place.name}.</p>
-      {back && view.open.length > 0 && (
-        <p className="alert alert-danger" role="note">
-          A case is still open. Bring the plant back among the others only when it is clear.
-        </p>
-      )}
-      <MoveForm
-        plantId={view.plant.id}
-        places={places}
-        placeId={(back && view.before?.id) || places[0]?.id || ""}
-        now={now}
-      />
+      <p>It stands here now: {place.name}.</p>
+      <div className="row gx-3">
+        <div className="col-lg-6">
+          <Panel
+            title={risky ? "What that risks" : "What it may bring along"}
+            tone={openCases > 0 ? "loud" : undefined}
+          >
+            {openCases > 0 && (
+              <p className="fw-semibold">A case is still open. Among the others only when it is clear.</p>
+            )}
+            {carries ? <p>{carriesSentence(carries)}</p> : <p>What it may carry is being reckoned.</p>}
+            {back && carries?.waysBack && <p className="mb-0">{wayBackSentence(carries.waysBack)}</p>}
+          </Panel>
+        </div>
+        <div className="col-lg-6">
+          <Panel title="Where to">
+            {targets.length === 0 ? (
+              <p className="mb-0">There is no other place yet. Add one on Benches first.</p>
+            ) : (
+              <MoveForm plantId={plant.id} targets={targets} placeId={first!.id} now={momentNow(context)} />
+            )}
+          </Panel>
+        </div>
+      </div>
     </>
   );
 }

@@ -51,9 +51,10 @@ export function StopScreen({
   const { form, meanC } = circumstances;
   const priors = useMemo(() => priorsFor(circumstances), [circumstances]);
   const order = useMemo(() => placesByRisk(form, priors), [form, priors]);
-  const [ticked, setTicked] = useState<readonly SpotId[]>(() => placesOfRound(form, priors, walk.round));
-  const [turned, setTurned] = useState(walk.round !== "own");
-  const [tool, setTool] = useState<ToolId>(walk.tool);
+  const round = stop.round ?? walk.round;
+  const [ticked, setTicked] = useState<readonly SpotId[]>(() => placesOfRound(form, priors, round));
+  const [turned, setTurned] = useState(round !== "own");
+  const [tool, setTool] = useState<ToolId>(stop.tool ?? walk.tool);
   const [notes, setNotes] = useState(noNotes);
   const [problem, setProblem] = useState("");
   const [skipping, setSkipping] = useState(false);

@@ -37,7 +37,11 @@ export function WalkScreen({ view }: { view: WalkView }) {
     // While something is being named nothing is on record yet: there is only the naming to leave.
     if (lastEvent && doing.what !== "finding") walk.takeBack(lastEvent);
   };
-  useWalkKeys({ u: undo, c: atBorder ? () => setCleaned(border) : undefined });
+  const clean = () => {
+    walk.cleaned();
+    setCleaned(border ?? "");
+  };
+  useWalkKeys({ u: undo, c: atBorder ? clean : undefined });
 
   return (
     <div className="walk">
@@ -88,7 +92,7 @@ export function WalkScreen({ view }: { view: WalkView }) {
         <Border
           group={groupOf(next, found)}
           plants={toGo.filter((stop) => groupOf(stop, found) === groupOf(next, found)).length}
-          onCleaned={() => setCleaned(border)}
+          onCleaned={clean}
         />
       ) : (
         <>

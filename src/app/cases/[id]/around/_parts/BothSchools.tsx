@@ -1,0 +1,78 @@
+"use client";
+
+import { useEffect, useState } from "react";
+import type { Schools } from "@/core/spread/schools";
+import { percent } from "@/wording/chances";
+
+const minutes = (n: number) => `${Math.max(1, Math.round(n))} min`;
+
+/** Treat every neighbour, or only look: side by side, with what each costs and leaves. */
+export function BothSchools({ caseId }: { caseId: string }) {
+  const [schools, setSchools] = useState<Schools | "none" | null>(null);
+  useEffect(() => {
+    const stop = new AbortController();
+    fetch(`/cases/${caseId}/around/schools`, { signal: stop.signal })
+      .then(async (response) => setSchools(response.ok ? ((await response.json()) as Schools) : "none"))
+      .catch(() => !stop.signal.aborted && setSchools("none"));
+    return () => stop.abort();
+  }, [caseId]);
+  if (schools === "none") return <p className="mb-0">It cannot be reckoned just now.</p>;
+  if (!schools)
+    return (
+      <p className="mb-0" aria-live="polite">
+        Reckoning both …
+      </p>
+    );
+  if (schools.plants === 0) return <p className="mb-0">Nothing stands beside it.</p>;
+  const { treat, look } = schools;
+  return (
+    <>
+      <p>
+        {schools.plants === 1 ? "One plant stands" : `${schools.plants} plants stand`} beside it.{" "}
+        {percent(schools.oneCarries)} that at least one carries it now.
+      </p>
+      <div className="table-responsive">
+        <table className="table table-sm align-middle mb-2">
+          <thead>
+            <tr>
+              <th scope="col"></th>
+              <th scope="col">Treat all once</th>
+              <th scope="col">Only look at all</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr>
+              <th scope="row">One still carries it</th>
+              <td>{percent(treat.oneLeft)}</td>
+              <td>{percent(look.oneLeft)}, if all were clean</td>
+            </tr>
+            <tr>
+              <th scope="row">Finds one</th>
+              <td>does not say</td>
+              <td>{percent(look.oneFound)}</td>
+            </tr>
+            <tr>
+              <th scope="row">Takes</th>
+              <td>
+                {minutes(treat.minutes)}, {treat.volumeMl} mL of mild soap
+              </td>
+              <td>{minutes(look.minutes)}</td>
+            </tr>
+            <tr>
+              <th scope="row">Harm</th>
+              <td>
+                {treat.refused > 0 && `${treat.refused} do not bear it and are left out; `}
+                {treat.withCare > 0 ? `${treat.withCare} bear it with care only` : "none known for the others"}
+              </td>
+              <td>none</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p className="small mb-0">
+        The cautious school treats every neighbour at once; the other looks, and treats what it finds. One spray leaves
+        eggs: whoever treats goes on as with a case. Both look again after a week.
+      </p>
+    </>
+  );
+}

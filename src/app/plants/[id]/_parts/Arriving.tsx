@@ -1,0 +1,51 @@
+import Link from "next/link";
+import type { ArrivalSteps } from "@/core/arrivals/steps";
+import type { PlantView } from "@/operations/readPlant";
+import { Panel } from "@/ui/Panel";
+import { dryingSentence, schoolsSentence, washNames } from "@/wording/arrivals";
+import { wayBackSentence } from "@/wording/carries";
+import { dayInWords } from "@/wording/dates";
+
+/** The steps of a plant that has come: inspected, washed, looked at, joined. */
+export function Arriving({
+  plantId,
+  steps,
+  carries,
+}: {
+  plantId: string;
+  steps: ArrivalSteps;
+  carries: PlantView["carries"];
+}) {
+  const { inspectedOn, washedOn, washing, cleanLooks, needed, cameOn } = steps;
+  return (
+    <Panel title={`It came on ${dayInWords(cameOn)}`}>
+      <ol className="mb-2 ps-3">
+        <li>
+          {inspectedOn ? (
+            `Inspected at the door on ${dayInWords(inspectedOn)}.`
+          ) : (
+            <>
+              <Link href={`/plants/${plantId}/look?all=1`}>Inspect it at the door</Link>: every place, pot, saucer and
+              label, with lamp or loupe, turned once round.
+            </>
+          )}
+        </li>
+        <li>
+          {washedOn ? (
+            `Washed on ${dayInWords(washedOn)}. ${dryingSentence(steps)}`
+          ) : (
+            <>
+              <Link href={`/plants/${plantId}/act`}>Wash it</Link>: {washNames[washing.wash].toLowerCase()}
+              {washing.dryDays > 0 && `; ${washing.dryDays} days dry, first water after ${washing.firstWaterDays}`}.
+            </>
+          )}
+        </li>
+        <li>
+          Looked at weekly: {Math.min(cleanLooks, needed)} of {needed} clean looks, six days apart.
+        </li>
+        <li>{carries?.waysBack ? wayBackSentence(carries.waysBack) : "When it may join is being reckoned."}</li>
+      </ol>
+      {carries && <p className="small mb-0">{schoolsSentence(carries)}</p>}
+    </Panel>
+  );
+}

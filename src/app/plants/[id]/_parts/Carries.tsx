@@ -1,0 +1,76 @@
+import Link from "next/link";
+import type { Day } from "@/core/climate/days";
+import type { PlantView } from "@/operations/readPlant";
+import { Panel } from "@/ui/Panel";
+import { carriesSentence, routeInWords, wayBackSentence } from "@/wording/carries";
+import { percent } from "@/wording/chances";
+import { dayInWords } from "@/wording/dates";
+import { pestNames } from "@/wording/names";
+import { CarriedPicture } from "./CarriedPicture";
+
+/** Ways that have less of it than this stand in no list. */
+const LISTED = 0.04;
+const MOST_LISTED = 5;
+
+/** What a plant may carry although nothing is found: the chance, where from, how it rose and fell, and the rule by hand beside it. */
+export function Carries({
+  plantId,
+  carries,
+  apart,
+  byHand,
+  limit,
+}: {
+  plantId: string;
+  carries: PlantView["carries"];
+  apart: boolean;
+  /** The days since which it is at risk by the rule of two clean looks. */
+  byHand: readonly Day[];
+  limit: number;
+}) {
+  if (!carries)
+    return (
+      <Panel title="What it may carry unseen">
+        <p className="mb-0">It is being reckoned; come back in a moment.</p>
+      </Panel>
+    );
+  const routes = carries.routes.filter(({ share }) => share >= LISTED).slice(0, MOST_LISTED);
+  const counted = byHand.length === 0;
+  return (
+    <Panel title="What it may carry unseen">
+      <p className="mb-2">
+        <strong>{carriesSentence(carries)}</strong>
+        {!carries.current && " (As it was before the last change; it is being reckoned anew.)"}
+      </p>
+      {routes.length > 0 && (
+        <ul className="carries-routes">
+          {routes.map((route) => (
+            <li key={`${route.pest} ${route.kind} ${route.plantId} ${route.nearness}`}>
+              <span
+                className="carries-share"
+                style={{ "--share": route.share } as React.CSSProperties}
+                aria-hidden="true"
+              />
+              <span>
+                {percent(route.share)} of it: {pestNames[route.pest].toLowerCase()},{" "}
+                {route.plantId ? (
+                  <Link href={`/plants/${route.plantId}`}>{routeInWords(route)}</Link>
+                ) : (
+                  routeInWords(route)
+                )}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {apart && carries.waysBack && <p>{wayBackSentence(carries.waysBack)}</p>}
+      <CarriedPicture plantId={plantId} limit={limit} />
+      <p className="small mb-0">
+        At risk from {percent(limit)} on, which is yours to say. By hand, beside it:{" "}
+        {counted
+          ? "two clean looks, six days apart, since it last stood by a find, or none that it stood by."
+          : `it stood by a find on ${dayInWords(byHand.at(-1)!)}, and has not had two clean looks, six days apart, since.`}{" "}
+        How fast pests pass from pot to pot is our own estimate: read it as an order of size.
+      </p>
+    </Panel>
+  );
+}

@@ -1,0 +1,25 @@
+/** Plants that came from the same hands, and how many of them showed a pest within {@link SHOWS_WITHIN_DAYS}. */
+export interface FromThere {
+  readonly plants: number;
+  readonly showed: number;
+}
+
+/** A plant that shows a pest within so many days of coming counts as having brought it (HOUSE). */
+export const SHOWS_WITHIN_DAYS = 90;
+
+/** One from the same tray of the grower, come the same day, tells as much as so many of the seller's others (HOUSE). */
+const TRAY_MATE_COUNTS = 4;
+
+/**
+ * The chance that a plant carries something when it comes: (1 + k) / (10 + n) with n plants of the seller's of which k showed a
+ * pest; those of its own tray count four times. Throws RangeError where more showed than there are.
+ * Source: our own estimate (HOUSE): a beta prior of one in ten, worth ten plants.
+ * @example arrivalShare({ plants: 0, showed: 0 }, { plants: 0, showed: 0 }) // 0.1
+ */
+export function arrivalShare(seller: FromThere, tray: FromThere): number {
+  for (const { plants, showed } of [seller, tray])
+    if (!(showed >= 0 && showed <= plants)) throw new RangeError(`${showed} of ${plants} plants showed a pest`);
+  const showed = seller.showed + TRAY_MATE_COUNTS * tray.showed;
+  const plants = seller.plants + TRAY_MATE_COUNTS * tray.plants;
+  return (1 + showed) / (10 + plants);
+}

@@ -1,0 +1,362 @@
+import { eventsOfAct } from "../acts/acts";
+import type { CarriageQuestion, FounderStream } from "../carriage/carriage";
+import { arrivalShare } from "../carriage/arrivalShare";
+import {
+  backgroundPerDay,
+  COLONY_MEAN,
+  HANDLED_FOUNDERS,
+  LOOK_BACK_DAYS,
+  RESIDENT_SHARE,
+  type NearnessId,
+} from "../carriage/rates";
+import type { Case } from "../case/cases";
+import { isBeside } from "../case/beside";
+import type { Stand } from "../case/stays";
+import type { WarmthBetween } from "../case/warmth";
+import { addDays, dayNumber, type Day } from "../climate/days";
+import { priorsFor, seasonOf, USUAL_C, type Hemisphere, type Priors } from "../diagnosis/priors";
+import { standing, type ActDone, type Look } from "../facts/facts";
+import type { Plant } from "../facts/descriptions";
+import { marksNewLeaves, unmarked } from "../inspection/newGrowth";
+import { ONE_SIDE, seeChances, type Search } from "../inspection/see";
+import { sitesOn } from "../inspection/sitesOn";
+import { pestIds, pestOf, type PestId } from "../pests/pests";
+import { proneTo } from "../plants/care";
+import { spotsOf } from "../plants/growthForms";
+import type { PopulationEvent } from "../population/events";
+import type { PerSite } from "../population/sites";
+import { contactsOf, foundersByDay, type StoodAt } from "./contacts";
+import { stoodAt, type CameFrom, type Clock, type Spread, type TimedSource } from "./record";
+
+/** One plant as it is asked about. */
+export interface AskedPlant {
+  readonly plant: Plant;
+  readonly stands: readonly Stand[];
+  readonly looks: readonly Look[];
+  /** Done to it, or to a place while it stood there. */
+  readonly acts: readonly ActDone[];
+  readonly cases: readonly Case[];
+  readonly warmth: WarmthBetween;
+}
+
+/** A way in which a pest may have come to a plant. */
+export interface Route {
+  readonly kind: "arrival" | "resident" | "remained" | "background" | "neighbour" | "handled" | "others";
+  /** The plant it came from, and how near that stood; null where no single plant is meant. */
+  readonly plantId: string | null;
+  readonly code: string | null;
+  readonly nearness: NearnessId | null;
+}
+
+export interface Asked {
+  readonly pest: PestId;
+  readonly question: CarriageQuestion;
+  /** The arrival first, then the streams of the question in their order. */
+  readonly routes: readonly Route[];
+}
+
+/** Founders are reckoned in steps of half a day: against a quarter that changes a chance by less than a hundredth of itself. */
+const TIME_STEP_DAYS = 0.5;
+/** So many single sources are told apart; the weaker ones are taken together. */
+const SOURCES_TOLD_APART = 6;
+
+/**
+ * What is asked of a plant: for each pest of which no case is open at that time, what it may carry unseen at `until` (days of
+ * the clock). Looks and acts from then on are left out. `looks` are those that might be made then.
+ */
+export function askAll(
+  asked: AskedPlant,
+  spread: Spread,
+  until: number,
+  hemisphere: Hemisphere,
+  looks: readonly Search[] = [],
+): Asked[] {
+  const priors = arrivalPriors(asked, spread, hemisphere);
+  const timed = timedPlant(asked, spread.clock, until);
+  return pestIds
+    .filter((pest) => !runsAt(asked.cases, pest, until, spread.clock))
+    .map((pest) => askOf(timed, pest, spread, until, priors, looks));
+}
+
+/** A plant with its times on the clock, for all pests that are asked about. */
+interface TimedPlant extends AskedPlant {
+  readonly stood: readonly StoodAt[];
+  /** When it was written down, or first looked at if that was before. */
+  readonly written: number;
+  readonly timedLooks: readonly { readonly at: number; readonly look: Look }[];
+  readonly timedActs: readonly { readonly at: number; readonly act: ActDone["act"] }[];
+  /** Mean temperatures from day `warmFrom` on. */
+  readonly warmFrom: number;
+  readonly dailyMeanC: readonly number[];
+  /** What looks show, for each pest, tool and set of spots once. */
+  readonly seen: Map<string, readonly PerSite[]>;
+}
+
+function timedPlant(asked: AskedPlant, clock: Clock, until: number): TimedPlant {
+  const counts = (fact: Look | ActDone) => !isBeside(fact);
+  const before = <T extends { readonly at: number }>(all: readonly T[]) => all.filter(({ at }) => at < until);
+  const warmFrom = Math.floor(until - LOOK_BACK_DAYS);
+  const warmth = asked.warmth(dayAt(warmFrom), dayAt(Math.max(warmFrom, Math.ceil(until) - 1)));
+  return {
+    ...asked,
+    stood: stoodAt(asked.stands, clock),
+    written: asked.looks.reduce((first, { at }) => Math.min(first, clock(at)), dayNumber(asked.plant.addedOn)),
+    timedLooks: before(
+      standing(asked.looks)
+        .filter(counts)
+        .map((look) => ({ at: clock(look.at), look })),
+    ),
+    timedActs: before(
+      standing(asked.acts)
+        .filter(counts)
+        .map(({ act, at }) => ({ at: clock(at), act })),
+    ),
+    warmFrom,
+    dailyMeanC: warmth.length > 0 ? warmth : [USUAL_C],
+    seen: new Map(),
+  };
+}
+
+const dayAt = (number: number): Day => addDays("1970-01-01" as Day, number);
+
+/** Whether a case of a pest was open just before a time. */
+function runsAt(cases: readonly Case[], pest: PestId, until: number, clock: Clock): boolean {
+  return cases.some(
+    (one) =>
+      one.pest === pest && clock(one.openedAt) < until && (one.closing === null || clock(one.closing.at) >= until),
+  );
+}
+
+/** The same for one pest, whether a case of it is open or not. */
+export function ask(asked: AskedPlant, pest: PestId, spread: Spread, until: number, hemisphere: Hemisphere): Asked {
+  const priors = arrivalPriors(asked, spread, hemisphere);
+  return askOf(timedPlant(asked, spread.clock, until), pest, spread, until, priors, []);
+}
+
+function askOf(
+  asked: TimedPlant,
+  pest: PestId,
+  spread: Spread,
+  until: number,
+  priors: Priors,
+  looks: readonly Search[],
+): Asked {
+  const { plant, stood } = asked;
+  const begin = beginning(asked, pest, spread, until, priors);
+  const zeroDay = Math.floor(begin.at);
+  const form = plant.growthForm;
+  const streams = [
+    ...backgroundOf(pest, stood, spread, begin.at, until),
+    ...sourcesNear(asked, pest, spread, stood, begin.at, until),
+    ...handled(asked, pest, spread, begin.at, until),
+  ];
+  const warmSince = Math.min(Math.max(0, zeroDay - asked.warmFrom), asked.dailyMeanC.length - 1);
+  return {
+    pest,
+    routes: [{ kind: begin.by, plantId: null, code: null, nearness: null }, ...streams.map(({ route }) => route)],
+    question: {
+      pest: pestOf(pest),
+      sites: sitesOn(form, pest),
+      dailyMeanC: asked.dailyMeanC.slice(warmSince),
+      timeStepDays: TIME_STEP_DAYS,
+      fromDays: begin.at - zeroDay,
+      arrival: { share: begin.share, mean: COLONY_MEAN },
+      streams: streams.map(({ stream }) => ({
+        ...stream,
+        fromDays: stream.fromDays - zeroDay,
+        untilDays: stream.untilDays - zeroDay,
+      })),
+      events: eventsSince(asked, pest, begin.at).map(({ at, event }) => shifted(event, at - zeroDay)),
+      looks: looks.map((search) => seenBy(asked, pest, search, 1)),
+      asOfDays: until - zeroDay,
+    },
+  };
+}
+
+/** When what is asked about begins, and with which chance it carried something then. */
+function beginning(
+  { plant, cases, written }: TimedPlant,
+  pest: PestId,
+  { clock, fromSeller }: Spread,
+  until: number,
+  priors: Priors,
+): { readonly at: number; readonly share: number; readonly by: "arrival" | "resident" | "remained" } {
+  const oldest = until - LOOK_BACK_DAYS;
+  const last = cases.findLast((one) => one.pest === pest && one.closing !== null && clock(one.closing.at) < until);
+  if (last?.closing && clock(last.closing.at) >= oldest) {
+    const { outcome, pClear } = last.closing;
+    const remains = pClear === null ? UNRECKONED_REMAINS[outcome] : 1 - pClear;
+    return { at: clock(last.closing.at), share: remains, by: "remained" };
+  }
+  const share = priors[pest] / pestIds.reduce((sum, one) => sum + priors[one], 0);
+  const cameOn = plant.acquiredOn === null ? null : dayNumber(plant.acquiredOn);
+  if (cameOn !== null && cameOn >= oldest && cameOn < until) {
+    const { seller, tray } = fromSeller(cameFromOf(plant));
+    return { at: cameOn, share: share * arrivalShare(seller, tray), by: "arrival" };
+  }
+  // Of one that has long been here the record begins when it was written down, or first looked at.
+  const at = Math.max(oldest, Math.min(written, until));
+  return { at, share: share * RESIDENT_SHARE, by: "resident" };
+}
+
+/** What remains where nothing was reckoned when a case was closed (HOUSE). */
+const UNRECKONED_REMAINS = { clear: 0.05, givenUp: 0.9, lost: 0.9 } as const;
+
+function cameFromOf({ id, seller, acquiredOn, addedOn }: Plant): CameFrom {
+  return { plantId: id, seller, acquiredOn, cameOn: acquiredOn ?? addedOn, shown: [] };
+}
+
+/** How likely each pest was when the plant came: those that the seller's other plants showed count more. */
+function arrivalPriors({ plant, warmth }: AskedPlant, spread: Spread, hemisphere: Hemisphere): Priors {
+  const came = cameFromOf(plant);
+  const [meanC = USUAL_C] = warmth(came.cameOn, came.cameOn);
+  return priorsFor({
+    form: plant.growthForm,
+    meanC,
+    season: seasonOf(Number(came.cameOn.slice(5, 7)), hemisphere),
+    prone: proneTo(plant.genus),
+    nearby: Object.fromEntries(spread.sellersPests(came).map((pest) => [pest, "seller"])),
+  });
+}
+
+interface Stream {
+  readonly route: Route;
+  readonly stream: Omit<FounderStream, "route">;
+}
+
+function backgroundOf(
+  pest: PestId,
+  stood: readonly StoodAt[],
+  { tree }: Spread,
+  begin: number,
+  until: number,
+): (Stream & { stream: FounderStream })[] {
+  const first = Math.floor(begin);
+  const perDay = Array.from({ length: Math.max(0, Math.ceil(until) - first) }, () => 0);
+  for (const [i, stay] of stood.entries()) {
+    // Before it was first put anywhere it is taken to have stood there already.
+    const from = i === 0 ? Math.min(stay.from, begin) : stay.from;
+    const rate = backgroundPerDay[pest] * tree.background(stay.placeId);
+    for (let day = Math.max(first, Math.floor(from)); day < Math.min(until, stay.until); day++)
+      perDay[day - first]! += rate * (Math.min(stay.until, day + 1) - Math.max(from, day));
+  }
+  const route = { kind: "background", plantId: null, code: null, nearness: null } as const;
+  return [{ route, stream: { route: "background", fromDays: first, untilDays: until, perDay } }];
+}
+
+function sourcesNear(
+  { plant, stands }: AskedPlant,
+  pest: PestId,
+  spread: Spread,
+  stood: readonly StoodAt[],
+  begin: number,
+  until: number,
+): (Stream & { stream: FounderStream })[] {
+  const { tree, touching } = spread;
+  const [first, end] = [Math.floor(begin), Math.ceil(until)];
+  const near = spread
+    .sourcesOf(pest)
+    .filter((source) => source.plantId !== plant.id)
+    .map((source) => {
+      const contacts = contactsOf(source.stood, stood, touching(source.plantId, plant.id), tree);
+      const inTray = contacts.length > 0 && sharesTray(source, stands, tree);
+      return { source, ...foundersByDay(pest, contacts, source.animalsOn, first, end, inTray) };
+    })
+    .filter(({ total }) => total > 0)
+    .toSorted((a, b) => b.total - a.total || (a.source.caseId < b.source.caseId ? -1 : 1));
+  const apart = near.slice(0, SOURCES_TOLD_APART).map(({ source, perDay, nearest }) => ({
+    route: { kind: "neighbour", plantId: source.plantId, code: source.code, nearness: nearest } as const,
+    stream: { route: source.caseId, fromDays: first, untilDays: until, perDay },
+  }));
+  const rest = near.slice(SOURCES_TOLD_APART);
+  if (rest.length === 0) return apart;
+  const perDay = rest[0]!.perDay.map((_, day) => rest.reduce((sum, one) => sum + one.perDay[day]!, 0));
+  const route = { kind: "others", plantId: null, code: null, nearness: null } as const;
+  return [...apart, { route, stream: { route: "others", fromDays: first, untilDays: until, perDay } }];
+}
+
+function sharesTray({ stood }: TimedSource, stands: readonly Stand[], tree: Spread["tree"]): boolean {
+  return stands.some(({ placeId }) =>
+    stood.some((theirs) => theirs.placeId === placeId && tree.between(placeId, placeId)?.nearness === "tray"),
+  );
+}
+
+function handled(
+  { plant }: AskedPlant,
+  pest: PestId,
+  spread: Spread,
+  begin: number,
+  until: number,
+): (Stream & { stream: FounderStream })[] {
+  const sources = spread.sourcesOf(pest);
+  return spread.handledAfter(plant.id).flatMap(({ sourceId, at }) => {
+    const when = spread.clock(at);
+    const source = sources.find(({ plantId, openedAt }) => plantId === sourceId && openedAt <= when);
+    if (!source || when < begin || when >= until) return [];
+    const founders = HANDLED_FOUNDERS * Math.min(1, source.animalsOn(Math.floor(when)));
+    const route = { kind: "handled", plantId: sourceId, code: source.code, nearness: null } as const;
+    const stream = {
+      route: source.caseId,
+      fromDays: when,
+      untilDays: when + TIME_STEP_DAYS,
+      perDay: founders / TIME_STEP_DAYS,
+    };
+    return founders > 0 ? [{ route, stream }] : [];
+  });
+}
+
+interface Dated {
+  readonly at: number;
+  readonly event: PopulationEvent;
+}
+
+/** Looks, all of them clean of this pest, and what was done, as events at time 0 with their time beside them. */
+function eventsSince(asked: TimedPlant, pest: PestId, begin: number): Dated[] {
+  const looked = asked.timedLooks
+    .filter(({ at, look }) => at >= begin && !look.finds.some((find) => find.pest === pest))
+    .flatMap(({ at, look }) => cleanLook(asked, look, pest).map((event): Dated => ({ at, event })));
+  const target = { pest: pestOf(pest), weights: pest, form: asked.plant.growthForm };
+  const done = asked.timedActs
+    .flatMap(({ act, at }) => eventsOfAct(act, target, 0).map((event): Dated => ({ at, event })))
+    .flatMap(({ at, event }): Dated[] => {
+      if (at >= begin) return [{ at, event }];
+      // What was done before and still goes on begins here.
+      return event.kind === "lasting" && at + event.untilDays > begin
+        ? [{ at: begin, event: { ...event, untilDays: event.untilDays - (begin - at) } }]
+        : [];
+    });
+  return [...looked, ...done].toSorted((a, b) => a.at - b.at);
+}
+
+function shifted(event: PopulationEvent, by: number): PopulationEvent {
+  const atDays = event.atDays + by;
+  return event.kind === "lasting" ? { ...event, atDays, untilDays: event.untilDays + by } : { ...event, atDays };
+}
+
+/** A clean look, and before it what clean new leaves have told. */
+function cleanLook(asked: TimedPlant, look: Look, pest: PestId): PopulationEvent[] {
+  const clean = (see: readonly PerSite[]): PopulationEvent => ({
+    kind: "inspection",
+    atDays: 0,
+    found: 0,
+    removed: false,
+    see,
+  });
+  const own = clean(seenBy(asked, pest, look, look.turned ? 1 : ONE_SIDE));
+  if (look.newLeaves === null || !marksNewLeaves(pest)) return [own];
+  return [clean(unmarked(pestOf(pest), look.newLeaves)), own];
+}
+
+/** For each stage the chance that one is seen, of a plant of which so much was turned into view. */
+function seenBy({ plant, seen }: TimedPlant, pest: PestId, { tool, spots }: Search, sides: number): readonly PerSite[] {
+  const key = `${pest} ${tool} ${sides} ${spots.join()}`;
+  const known = seen.get(key);
+  if (known) return known;
+  const there = spotsOf(plant.growthForm);
+  const search = { tool, spots: spots.filter((spot) => there.includes(spot)) };
+  const made = seeChances(pestOf(pest), pest, plant.growthForm, search).map(
+    ([open, sheltered, deep]) => [open * sides, sheltered * sides, deep * sides] as const,
+  );
+  seen.set(key, made);
+  return made;
+}

@@ -1,0 +1,8 @@
+// A thread that reckons what plants may carry: questions come in, answers go out, in the order in which they came.
+import { parentPort } from "node:worker_threads";
+import { reckonQuestions } from "@/operations/reckonCarriage";
+import type { Helping } from "./reckoners";
+
+parentPort!.on("message", ({ id, questions }: Helping) => {
+  parentPort!.postMessage({ id, answers: reckonQuestions(questions) });
+});

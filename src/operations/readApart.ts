@@ -1,0 +1,129 @@
+import type { Plant, Place } from "@/core/facts/descriptions";
+import { isApart } from "@/core/facts/descriptions";
+import { idIn } from "@/core/fields";
+import { USUAL_C } from "@/core/diagnosis/priors";
+import { apartPlaces, awayFromIsland, type ApartPlace, type Leaves, type Occupant } from "@/core/spread/apartPlaces";
+import { plantsThatCatch } from "@/core/spread/broughtBack";
+import type { PlantCarries } from "@/core/spread/carries";
+import { placeTree } from "@/core/spread/places";
+import type { PlantCard } from "@/core/state/plantCard";
+import * as carriage from "@/db/stores/carriage";
+import * as cases from "@/db/stores/cases";
+import * as plantStates from "@/db/stores/plantStates";
+import { scopeOf, today, type Context } from "./context";
+import { warmPlaces } from "./parts/placesAsTheyStand";
+import { cardOf } from "./parts/plantCard";
+import { readPlant, type PlantView } from "./readPlant";
+
+/** Setting a plant apart: where to, or who else moves where it cannot. */
+export interface ApartView extends Pick<PlantView, "plant" | "place" | "places" | "card" | "before"> {
+  /** The isolation places, the best first. */
+  readonly proposed: readonly (ApartPlace & { readonly name: string })[];
+  /** Where the others go if it stays as an island, and what they are called. */
+  readonly island: readonly (Leaves & { readonly card: PlantCard; readonly placeName: string | null })[];
+}
+
+async function occupantsOf(context: Context): Promise<{ occupants: Occupant[]; listed: plantStates.ListedPlant[] }> {
+  const scope = scopeOf(context);
+  const listed = await plantStates.list(scope);
+  const open = new Set((await cases.open(scope)).map(({ plantId }) => plantId));
+  const occupants = listed.map(({ id, placeId, state }) => ({
+    plantId: id,
+    placeId,
+    inCase: open.has(id),
+    arriving: state === "new",
+  }));
+  return { occupants, listed };
+}
+
+/** Where a plant may be set apart, and who moves where it is too big to; null when there is no such plant. */
+export async function readApart(context: Context, asked: string): Promise<ApartView | null> {
+  const view = await readPlant(context, asked);
+  if (!view) return null;
+  const { plant, place, places, card, before } = view;
+  const { occupants, listed } = await occupantsOf(context);
+  const day = today(context);
+  const own = { plantId: plant.id, inCase: view.open.length > 0 };
+  const name = new Map(places.map((one) => [one.id, one.name]));
+  const rows = new Map(listed.map((row) => [row.id, row]));
+  const beside = occupants.filter((one) => one.placeId === place.id && one.plantId !== plant.id && !one.inCase);
+  const { roomOf } = placeTree(places);
+  const leaving = beside.map(({ plantId }) => plantId);
+  return {
+    ...{ plant, place, places, card, before },
+    proposed: apartPlaces(places, occupants, own).map((one) => ({ ...one, name: name.get(one.placeId) ?? "" })),
+    island: awayFromIsland(places, occupants, place.id, leaving, roomOf).map((one) => ({
+      ...one,
+      card: cardOf(rows.get(one.plantId)!, day),
+      placeName: one.placeId && (name.get(one.placeId) ?? null),
+    })),
+  };
+}
+
+/** Moving a plant: where to, and what it risks where it may carry something. */
+export interface MoveView {
+  readonly plant: Plant;
+  readonly place: Place;
+  readonly card: PlantCard;
+  readonly carries: PlantCarries | null;
+  readonly openCases: number;
+  /** Where it may go; for each how many plants stand there, and how many of them would catch something within a month. */
+  readonly targets: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly plants: number;
+    readonly wouldCatch: number;
+  }[];
+  /** Where it stood before it was set apart. */
+  readonly before: string | null;
+  readonly back: boolean;
+}
+
+/** Days within which what a plant brings along is counted: before it would be noticed. */
+const MONTH_DAYS = 30;
+
+/** Where a plant may be moved to and what that risks; null when there is no such plant. */
+export async function readMove(context: Context, asked: string): Promise<MoveView | null> {
+  const id = idIn(asked);
+  const view = id && (await readPlant(context, id));
+  if (!view) return null;
+  const scope = scopeOf(context);
+  const { plant, place, card, before } = view;
+  const carried = (await carriage.of(scope, [plant.id]))[0]?.result ?? null;
+  const { occupants } = await occupantsOf(context);
+  const all = await warmPlaces(scope, today(context));
+  const tree = placeTree(all);
+  // An open case carries for certain.
+  const pests = [...(carried?.pests ?? []), ...view.open.map(({ found }) => ({ pest: found.pest, p: 1 }))];
+  const targets = all
+    .filter(({ kind, id: other }) => !isApart(kind) && other !== place.id)
+    .map(({ id: other, name, meanC }) => {
+      const others = occupants.filter((one) => one.plantId !== plant.id);
+      const near: Partial<Record<"touching" | "place" | "room", number>> = {};
+      let there = 0;
+      for (const { placeId } of others) {
+        const passage = tree.between(other, placeId);
+        if (!passage) continue;
+        if (placeId === other) there++;
+        const nearness = placeId === other ? "place" : "room";
+        if (passage.nearness !== "open") near[nearness] = (near[nearness] ?? 0) + 1;
+      }
+      // Wherever it is put in a row, two of them touch it.
+      const touching = Math.min(2, near.place ?? 0);
+      const wouldCatch = plantsThatCatch(
+        pests,
+        plant.growthForm,
+        { ...near, touching, place: (near.place ?? 0) - touching },
+        meanC ?? USUAL_C,
+        MONTH_DAYS,
+      );
+      return { id: other, name, plants: there, wouldCatch };
+    });
+  const back = isApart(place.kind);
+  return {
+    ...{ plant, place, card, targets, back },
+    carries: carried,
+    openCases: view.open.length,
+    before: before?.id ?? null,
+  };
+}

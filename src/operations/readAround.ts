@@ -1,0 +1,66 @@
+import type { Case } from "@/core/case/cases";
+import type { Day } from "@/core/climate/days";
+import type { Plant } from "@/core/facts/descriptions";
+import { idIn } from "@/core/fields";
+import { originOf, whoFirst, type AroundLine, type Origin } from "@/core/spread/around";
+import type { PlantCard } from "@/core/state/plantCard";
+import { minutesToLook } from "@/core/spread/tonight";
+import * as arounds from "@/db/stores/around";
+import * as carriage from "@/db/stores/carriage";
+import * as caseNumbers from "@/db/stores/caseNumbers";
+import * as plants from "@/db/stores/plants";
+import * as plantStates from "@/db/stores/plantStates";
+import { scopeOf, today, type Context } from "./context";
+import { caseOnRecord } from "./parts/caseOnRecord";
+import { cardOf } from "./parts/plantCard";
+import { waysFor } from "./parts/waysFor";
+
+export interface AroundView {
+  readonly found: Case;
+  readonly plant: Plant;
+  readonly card: PlantCard;
+  readonly day: Day;
+  /** Who is looked at first, each with what a usual look takes. */
+  readonly first: readonly (AroundLine & { readonly card: PlantCard; readonly minutes: number })[];
+  /** Where it probably came from; null while that has not been reckoned. */
+  readonly origin: Origin | null;
+  /** Whether every line speaks of the facts as they are. */
+  readonly current: boolean;
+}
+
+/** So many plants are gone through, and shown. */
+const MOST = 200;
+const SHOWN = 60;
+/** Who is less likely to carry it than this is not worth a walk of its own. */
+const LEAST = 0.003;
+
+/** What a find bears on: who to look at first and why, and where it came from; null when there is no such case. */
+export async function readAround(context: Context, asked: string): Promise<AroundView | null> {
+  const id = idIn(asked);
+  if (!id) return null;
+  const scope = scopeOf(context);
+  const day = today(context);
+  const onRecord = await caseOnRecord(scope, id);
+  if (!onRecord) return null;
+  const { found, record } = onRecord;
+  const near = await arounds.ofSource(scope, record.plant.id, found.pest, MOST);
+  const lines = whoFirst(found.pest, record.plant.id, near, LEAST).slice(0, SHOWN);
+  const ids = lines.map(({ plantId }) => plantId);
+  const cards = new Map((await plantStates.of(scope, ids)).map((row) => [row.id, cardOf(row, day)]));
+  const described = new Map((await plants.many(scope, ids)).map((plant) => [plant.id, plant]));
+  const first = lines.flatMap((line) => {
+    const [card, plant] = [cards.get(line.plantId), described.get(line.plantId)];
+    if (!card || !plant || card.state === "infested" || card.state === "surer") return [];
+    return [{ ...line, card, minutes: minutesToLook(waysFor(context, plant)[0]!, plant.potCm) }];
+  });
+  const routes = await caseNumbers.originOf(scope, found.id);
+  return {
+    found,
+    plant: record.plant,
+    card: cardOf(record.listed, day),
+    day,
+    first,
+    origin: routes && originOf(routes),
+    current: !(await carriage.somethingSoon(scope)),
+  };
+}

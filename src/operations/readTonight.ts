@@ -1,0 +1,72 @@
+import type { Day } from "@/core/climate/days";
+import type { PlantCard } from "@/core/state/plantCard";
+import { minutesToLook, planLooks, type LookCandidate, type WayToLook } from "@/core/spread/tonight";
+import * as carriage from "@/db/stores/carriage";
+import * as plantStates from "@/db/stores/plantStates";
+import { scopeOf, today, type Context } from "./context";
+import { cardOf } from "./parts/plantCard";
+import { waysFor } from "./parts/waysFor";
+
+export interface TonightLook {
+  readonly card: PlantCard;
+  readonly way: WayToLook;
+  readonly minutes: number;
+  readonly pFind: number;
+}
+
+export interface TonightView {
+  readonly day: Day;
+  readonly minutes: number;
+  /** The looks that find most in that time; the likeliest to find something first. */
+  readonly looks: readonly TonightLook[];
+  readonly spent: number;
+  readonly finds: number;
+  /** Plants expected to carry something that these looks leave unfound, and that ten more minutes would leave. */
+  readonly leaves: number;
+  readonly leavesWithMore: number;
+  /** How many plants are expected to carry something now, of how many. */
+  readonly carry: number;
+  readonly plants: number;
+}
+
+/** So much longer is compared with. */
+const MORE_MINUTES = 10;
+
+/** The looks of so many minutes that find most; what is left undone is said in plants. */
+export async function readTonight(context: Context, minutes: number): Promise<TonightView> {
+  const scope = scopeOf(context);
+  const day = today(context);
+  const known = await carriage.lookables(scope);
+  const ways = new Map<string, readonly WayToLook[]>();
+  const candidates = known.map((plant): LookCandidate<WayToLook> => {
+    // Plants of a kind are looked at in the same ways.
+    const kind = `${plant.growthForm} ${plant.genus}`;
+    const own = ways.get(kind) ?? waysFor(context, plant);
+    ways.set(kind, own);
+    const { plantId, p, potCm, pFinds } = plant;
+    return {
+      plantId,
+      p,
+      ways: own.map((way, i) => ({ way, minutes: minutesToLook(way, potCm), pFind: pFinds[i] ?? 0 })),
+    };
+  });
+  const { chosen, minutes: spent, finds, leaves } = planLooks(candidates, minutes);
+  const more = planLooks(candidates, minutes + MORE_MINUTES);
+  const ids = chosen.map(({ plantId }) => plantId);
+  const cards = new Map((await plantStates.of(scope, ids)).map((row) => [row.id, cardOf(row, day)]));
+  const looks = chosen.flatMap(({ plantId, ...look }): TonightLook[] => {
+    const card = cards.get(plantId);
+    return card ? [{ card, ...look }] : [];
+  });
+  return {
+    day,
+    minutes,
+    looks: looks.toSorted((a, b) => b.pFind - a.pFind || (a.card.code < b.card.code ? -1 : 1)),
+    spent,
+    finds,
+    leaves,
+    leavesWithMore: more.leaves,
+    carry: candidates.reduce((sum, { p }) => sum + p, 0),
+    plants: candidates.length,
+  };
+}

@@ -36,6 +36,7 @@ const levels = [
   ["case/"],
   ["spread/"],
   ["programmes/"],
+  ["arrivals/", "ledger/"],
   ["state/"],
 ];
 const coreLevels = levels.slice(0, -1).map((rooms, i) => ({

@@ -2,7 +2,7 @@ import { deriveStale } from "@/operations/deriveStale";
 import { contextOf, openCollections } from "@/operations/context";
 import { judgeStale } from "@/operations/judgeStale";
 import { reckonCarriage } from "@/operations/reckonCarriage";
-import { ask, takePart, type Work } from "./queue";
+import { takePart, type Work } from "./queue";
 import { reckoners } from "./reckoners";
 
 /** The name under which jobs write. They derive and reckon; no fact is theirs. */
@@ -34,9 +34,4 @@ export type JobId = keyof ReturnType<typeof jobsOf>;
 /** Takes part in all jobs of a database. `now` is the clock. */
 export function takePartInJobs(url: string, now: () => Date): Promise<void> {
   return takePart(url, jobsOf(url, now));
-}
-
-/** Asks for jobs; returns at once when they are asked for, or could not be. */
-export async function askFor(url: string, ...jobs: readonly JobId[]): Promise<void> {
-  await Promise.all(jobs.map((job) => ask(url, job)));
 }

@@ -1,7 +1,8 @@
 // A process that does the jobs: reckoning takes its time, and no page waits for it.
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
-import { askFor, takePartInJobs } from "./jobs";
+import { askFor } from "./ask";
+import { takePartInJobs } from "./jobs";
 import { leaveQueues } from "./queue";
 
 const end = async () => {

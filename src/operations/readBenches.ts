@@ -1,13 +1,25 @@
 import { groupBy } from "@/core/groupBy";
+import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { PlantCard } from "@/core/state/plantCard";
+import { together } from "@/db/query";
+import * as placePhotos from "@/db/stores/placePhotos";
 import * as plantStates from "@/db/stores/plantStates";
 import { scopeOf, today, type Context } from "./context";
 import { warmPlaces, type WarmPlace } from "./parts/placesAsTheyStand";
 import { cardOf } from "./parts/plantCard";
 
+export interface OnBench extends PlantCard {
+  readonly growthForm: GrowthFormId;
+  /** The chance that it carries something unseen; null while that is not known. */
+  readonly carries: number | null;
+}
+
 export interface Bench {
   readonly place: WarmPlace;
-  readonly plants: readonly PlantCard[];
+  /** From left to right. */
+  readonly plants: readonly OnBench[];
+  /** The newest photo of it; null for none. */
+  readonly photoId: string | null;
 }
 
 /** A room with what stands in it directly and on its shelves, isolation places and bags. */
@@ -20,12 +32,22 @@ export interface RoomOfBenches {
 export async function readBenches(context: Context): Promise<readonly RoomOfBenches[]> {
   const scope = scopeOf(context);
   const day = today(context);
-  const all = await warmPlaces(scope, day);
-  const cards = groupBy(await plantStates.list(scope), (plant) => plant.placeId);
+  const [all, rows, newest] = await together(
+    scope,
+    () => warmPlaces(scope, day),
+    () => plantStates.asTheyStand(scope),
+    () => placePhotos.newest(scope),
+  );
+  const standing = groupBy(rows, (plant) => plant.placeId);
   const children = groupBy(all, (place) => place.parentId);
+  const photos = new Map(newest.map(({ placeId, id }) => [placeId, id]));
   const bench = (place: WarmPlace): Bench => ({
     place,
-    plants: (cards.get(place.id) ?? []).map((plant) => cardOf(plant, day)),
+    photoId: photos.get(place.id) ?? null,
+    plants: (standing.get(place.id) ?? []).map((row) => {
+      const { growthForm, carries } = row;
+      return { ...cardOf(row, day), growthForm, carries };
+    }),
   });
   const within = (id: string): Bench[] =>
     (children.get(id) ?? []).flatMap((place) => [bench(place), ...within(place.id)]);

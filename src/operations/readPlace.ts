@@ -1,4 +1,4 @@
-import type { ActDone, Reading } from "@/core/facts/facts";
+import type { ActDone, Fact, Reading } from "@/core/facts/facts";
 import { idIn } from "@/core/fields";
 import * as facts from "@/db/stores/facts";
 import { scopeOf, today, type Context } from "./context";
@@ -9,6 +9,7 @@ export interface PlaceView {
   /** Other places, onto which its water may drip. */
   readonly others: readonly { readonly id: string; readonly name: string }[];
   readonly readings: readonly Reading[];
+  readonly photos: readonly Fact<"placePhoto">[];
   /** What was done to the place with all that stands there. */
   readonly acts: readonly ActDone[];
 }
@@ -23,6 +24,7 @@ export async function readPlace(context: Context, asked: string): Promise<PlaceV
   const others = all
     .filter((one) => one.id !== id && one.kind !== "bag")
     .map((one) => ({ id: one.id, name: one.name }));
+  const photos = await facts.of(scope, "placePhoto", "placeId", [place.id]);
   const readings = await facts.of(scope, "reading", "placeId", [place.id]);
-  return { place, others, readings, acts: await facts.of(scope, "act", "placeId", [place.id]) };
+  return { place, others, readings, photos, acts: await facts.of(scope, "act", "placeId", [place.id]) };
 }

@@ -72,6 +72,7 @@ export const tell: { readonly [K in FactKindId]: (fact: Fact<K>, around: Around)
   ],
   skip: ({ reason }) => [`Left out on a walk: ${skipReasonNames[reason].toLowerCase()}`],
   photo: () => ["Photo"],
+  placePhoto: () => ["Photo of the place"],
   cleaning: () => ["Hands and tools cleaned"],
   reading: ({ celsius, source }) => [
     source === "about" ? `About ${celsius} °C from then on` : `${celsius} °C on the thermometer`,

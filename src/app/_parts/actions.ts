@@ -10,7 +10,7 @@ import { recordReaction as recordReactionShape } from "@/core/facts/kinds/reacti
 import * as deeds from "@/core/facts/deeds";
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
-import { askFor } from "@/jobs/jobs";
+import { askFor } from "@/jobs/ask";
 import { beginCollection } from "@/operations/beginCollection";
 import { addPlace } from "@/operations/addPlace";
 import { addPlant, addPlants } from "@/operations/addPlants";

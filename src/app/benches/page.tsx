@@ -1,37 +1,45 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { readBenches } from "@/operations/readBenches";
-import type { PlantCard } from "@/core/state/plantCard";
+import { readBenches, type Bench, type OnBench } from "@/operations/readBenches";
 import { AsOf } from "@/ui/AsOf";
 import { warmthInWords } from "@/wording/warmth";
 import { currentContext } from "../_parts/context";
 import { kept } from "../_parts/kept";
-import { BenchRow, type BenchPlant } from "./_parts/BenchRow";
+import { Benches } from "./_parts/Benches";
+import type { Row, ShelfPlant } from "./_parts/shelves";
 
 export const metadata: Metadata = { title: "Benches" };
 
-/** So many plants are on the page when it arrives; more than any screen shows. */
-const AT_ONCE = 300;
-
-const shown = ({ id, code, name, state, petals, apart }: PlantCard): BenchPlant => ({
-  id,
-  code,
-  name,
-  state,
-  petals,
-  apart,
+const shown = ({ id, code, name, state, petals, apart, growthForm, carries }: OnBench): ShelfPlant => ({
+  ...{ id, code, name, state, petals, apart },
+  form: growthForm,
+  // Four digits are more than anyone sees, and thousands of plants travel.
+  carries: carries === null ? null : Math.round(carries * 1e4) / 1e4,
 });
+
+function told({ place, plants }: Bench): string {
+  const count = plants.length === 1 ? "1 plant" : `${plants.length} plants`;
+  const room = place.roomFor === null ? "" : `, room for ${place.roomFor}`;
+  return `${warmthInWords(place.meanC)}, ${count}${room}${place.doorShut ? ", door shut" : ""}`;
+}
 
 export default async function BenchesPage() {
   const context = await currentContext();
   const { view: rooms, asOf } = await kept(`${context.collection.id} benches`, () => readBenches(context));
-  const counted = new Map<string, number>();
-  let sum = 0;
-  for (const { place, plants } of rooms.flatMap((room) => room.benches)) {
-    counted.set(place.id, sum);
-    sum += plants.length;
-  }
-  const before = (placeId: string) => counted.get(placeId) ?? 0;
+  const rows = rooms.flatMap(({ place: room, benches }): Row[] => [
+    { kind: "room", id: `room ${room.id}`, name: room.name },
+    ...benches
+      .filter(({ place, plants }) => place.id !== room.id || plants.length > 0 || benches.length === 1)
+      .map((bench): Row => {
+        const { place, photoId, plants } = bench;
+        const { id, name, kind } = place;
+        return {
+          kind: "shelf",
+          id,
+          shelf: { id, name, kind, photoId, told: told(bench), plants: plants.map(shown) },
+        };
+      }),
+  ]);
   return (
     <>
       <AsOf at={asOf} timeZone={context.collection.timeZone} />
@@ -47,24 +55,7 @@ export default async function BenchesPage() {
           Add a place
         </Link>
       </div>
-      {rooms.map(({ place: room, benches }) => (
-        <section key={room.id} className="mb-4" aria-labelledby={`room-${room.id}`}>
-          <h2 id={`room-${room.id}`}>{room.name}</h2>
-          {benches.map(({ place, plants }) => (
-            <div key={place.id} className="mb-3">
-              {(place.id !== room.id || plants.length > 0 || benches.length === 1) && (
-                <p className="mb-1 small">
-                  <Link href={`/benches/places/${place.id}`}>{place.name}</Link>, {warmthInWords(place.meanC)},{" "}
-                  {plants.length === 1 ? "1 plant" : `${plants.length} plants`}
-                </p>
-              )}
-              {plants.length > 0 && (
-                <BenchRow plants={plants.map(shown)} when={before(place.id) < AT_ONCE ? "at once" : "after"} />
-              )}
-            </div>
-          ))}
-        </section>
-      ))}
+      <Benches rows={rows} limit={context.collection.riskPercent / 100} />
     </>
   );
 }

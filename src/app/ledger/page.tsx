@@ -1,20 +1,27 @@
 import type { Metadata } from "next";
+import { tallyKeys } from "@/core/ledger/tally";
+import { readLedger } from "@/operations/readLedger";
 import { readSigns } from "@/operations/readSigns";
 import { Panel } from "@/ui/Panel";
 import { percent } from "@/wording/chances";
 import { suspectName } from "@/wording/names";
 import { signNames } from "@/wording/signs";
 import { currentContext } from "../_parts/context";
+import { Tally } from "./_parts/Tally";
 
 export const metadata: Metadata = { title: "Ledger" };
 
 const SHOWN = 60;
 
-export default async function LedgerPage() {
-  const { records, looks, overruled } = await readSigns(await currentContext());
+export default async function LedgerPage({ searchParams }: { searchParams: Promise<{ by?: string | string[] }> }) {
+  const context = await currentContext();
+  const asked = (await searchParams).by;
+  const by = tallyKeys.find((one) => one === asked) ?? "seller";
+  const { records, looks, overruled } = await readSigns(context);
   return (
     <>
       <h1>Ledger</h1>
+      <Tally {...await readLedger(context, by)} />
       <Panel title="What your own finds say about the signs">
         <p>
           Naming takes from a table how often each sign goes with each pest: our own estimates. Here it stands beside

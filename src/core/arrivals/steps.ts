@@ -27,7 +27,7 @@ const AT_THE_DOOR = 0.8;
 const byEye: readonly ToolId[] = ["eye", "paper"];
 
 /** Whether a look was one that a new plant needs: nearly every place, the pot among them, with a lamp at least, all round. */
-export function isDoorInspection(
+function isDoorInspection(
   { tool, spots, turned }: Pick<Look, "tool" | "spots" | "turned">,
   form: GrowthFormId,
 ): boolean {
@@ -37,7 +37,7 @@ export function isDoorInspection(
 }
 
 /** Whether an act washed a plant: showered, unpotted or dunked. */
-export function isWash({ act }: Pick<ActDone, "act">): boolean {
+function isWash({ act }: Pick<ActDone, "act">): boolean {
   return (
     (act.kind === "mechanical" && (act.way === "shower" || act.way === "unpot")) ||
     (act.kind === "contact" && act.technique === "dunk")

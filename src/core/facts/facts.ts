@@ -6,6 +6,7 @@ import { cleaning } from "./kinds/cleaning";
 import { closing } from "./kinds/closing";
 import { look } from "./kinds/look";
 import { photo } from "./kinds/photo";
+import { placePhoto } from "./kinds/placePhoto";
 import { placement } from "./kinds/placement";
 import { programme } from "./kinds/programme";
 import { reaction } from "./kinds/reaction";
@@ -24,6 +25,7 @@ export const factKinds = {
   reading,
   reaction,
   cleaning,
+  placePhoto,
 } as const;
 
 export type FactKindId = keyof typeof factKinds;
@@ -47,7 +49,6 @@ export type Skip = Fact<"skip">;
 export type Photo = Fact<"photo">;
 export type Reading = Fact<"reading">;
 export type Reaction = Fact<"reaction">;
-export type Cleaning = Fact<"cleaning">;
 
 /**
  * The order in which facts happened. Moments are told to the minute: of one minute the one written down first comes first.

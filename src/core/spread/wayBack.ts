@@ -11,7 +11,7 @@ import type { WayToLook } from "./tonight";
 const EVERY_DAYS = 7;
 const MOST_LOOKS = 10;
 /** The schools let a new plant join after a week, or after four (common practice). */
-export const SCHOOL_WEEKS = [1, 4] as const;
+const SCHOOL_WEEKS = [1, 4] as const;
 
 /**
  * For each way to look how many weekly clean looks from `first` on bring the chance that a plant carries something below `limit`,

@@ -16,6 +16,7 @@ export async function up({ context }: { context: QueryInterface }) {
 
     -- Where in the row of its place a plant stands.
     alter table placements add column slot double precision;
+    alter table plant_states add column slot double precision;
 
     -- How likely a case was over when it was closed.
     alter table closings add column p_clear double precision check (p_clear between 0 and 1);
@@ -40,6 +41,26 @@ export async function up({ context }: { context: QueryInterface }) {
     create index cleanings_lately on cleanings (collection_id, happened_at);
 
     create index looks_by_moment on looks (collection_id, happened_at);
+
+    -- A place as it stood.
+    create table place_photos (
+      collection_id uuid not null,
+      id uuid not null,
+      place_id uuid not null,
+      media_type text not null check (media_type in ('image/jpeg')),
+      width integer not null check (width between 1 and 1600),
+      height integer not null check (height between 1 and 1600),
+      bytes bytea not null check (length(bytes) between 1 and 4000000),
+      happened_at timestamptz not null,
+      recorded_at timestamptz not null,
+      recorded_by text not null default '' check (length(recorded_by) <= 60),
+      voided_at timestamptz,
+      void_reason text check ((void_reason is null) = (voided_at is null)),
+      primary key (collection_id, id),
+      check (happened_at <= recorded_at + interval '5 minutes'),
+      foreign key (collection_id, place_id) references places (collection_id, id) on delete cascade
+    );
+    create index place_photos_by_place on place_photos (collection_id, place_id, happened_at);
 
     -- A walk of chosen plants: each with what to look with, and in which order.
     alter table walks drop constraint walks_scope_check;
@@ -95,7 +116,7 @@ export async function up({ context }: { context: QueryInterface }) {
 export async function down({ context }: { context: QueryInterface }) {
   await context.sequelize.query(`
     drop index looks_by_moment;
-    drop table carriage_turns, carriage, case_numbers, cleanings;
+    drop table carriage_turns, carriage, case_numbers, cleanings, place_photos;
     delete from walk_plants m using walks w where w.collection_id = m.collection_id and w.id = m.walk_id and w.scope = 'chosen';
     delete from skips k using walks w where w.collection_id = k.collection_id and w.id = k.walk_id and w.scope = 'chosen';
     update looks k set walk_id = null from walks w
@@ -106,6 +127,7 @@ export async function down({ context }: { context: QueryInterface }) {
     alter table walk_plants drop column rank, drop column tool, drop column round;
     alter table collections drop column risk_percent, drop column stretch_looks;
     alter table closings drop column p_clear;
+    alter table plant_states drop column slot;
     alter table placements drop column slot;
     alter table places drop column room_for, drop column door_shut, drop column drips_on;
     alter table places drop constraint places_kind_check;

@@ -107,6 +107,7 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
     plantId: key(),
     ...kept({
       placeId: "uuid",
+      slot: "number",
       apart: "boolean",
       state: "text",
       petals: "integer",

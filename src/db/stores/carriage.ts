@@ -2,7 +2,7 @@ import { z } from "zod";
 import { growthFormIds } from "@/core/plants/growthForms";
 import type { PlantCarries } from "@/core/spread/carries";
 import type { Scope } from "../connection";
-import { first, idList, rows, run } from "../query";
+import { any, idList, rows, run } from "../query";
 
 /** What plants may carry unseen: reckoned, kept as a cache. */
 
@@ -47,8 +47,10 @@ export function toReckon(
 
 /** Whether something that a deed has touched waits. */
 export async function somethingSoon(scope: Scope): Promise<boolean> {
-  const sql = `select count(*)::int as n from carriage where collection_id = :c and soon and reckoned <> wanted`;
-  return ((await first(scope, z.object({ n: z.number() }), sql))?.n ?? 0) > 0;
+  const sql = `select 1 from carriage g
+    join plants p on p.collection_id = g.collection_id and p.id = g.plant_id and p.archived_at is null
+    where g.collection_id = :c and g.soon and g.reckoned <> g.wanted`;
+  return any(scope, sql);
 }
 
 /** Keeps answers, each as of what was wanted when it was begun: what was wanted meanwhile is reckoned again. */
@@ -76,16 +78,6 @@ export function of(scope: Scope, plantIds: readonly string[]): Promise<CarriageR
   const sql = `select plant_id as "plantId", p, as_of::text as "asOf", result from carriage
     where collection_id = :c and p is not null and plant_id = any (cast(:ids as uuid[]))`;
   return rows(scope, row, sql, { ids: idList(plantIds) });
-}
-
-const chance = z.object({ plantId: z.string(), p: z.number() });
-
-/** The chance that it carries something, for every plant in use of which it is known. */
-export function chances(scope: Scope): Promise<z.output<typeof chance>[]> {
-  const sql = `select g.plant_id as "plantId", g.p from carriage g
-    join plants p on p.collection_id = g.collection_id and p.id = g.plant_id and p.archived_at is null
-    where g.collection_id = :c and g.p is not null`;
-  return rows(scope, chance, sql);
 }
 
 const risk = z.object({ plantId: z.string(), risk: z.number().nullable(), current: z.boolean() });

@@ -50,7 +50,7 @@ export async function change(
 
 /** Everything in a collection, what refers to other rows before those. */
 const innermostFirst = [
-  ...["carriage_turns", "carriage", "case_numbers", "cleanings"],
+  ...["carriage_turns", "carriage", "case_numbers", "cleanings", "place_photos"],
   ...["assessments", "exposures", "cases", "plant_states", "photos", "finds", "acts", "programme_steps", "programmes"],
   ...["reactions", "closings", "skips", "looks", "placements", "walk_plants", "walks", "readings", "plants", "places"],
 ] as const;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { growthFormIds } from "@/core/plants/growthForms";
 import type { PlantState } from "@/core/plants/states";
 import { programmeKindIds } from "@/core/programmes/programme";
 import type { DerivedState } from "@/core/state/plantState";
@@ -8,6 +9,8 @@ import { first, idList, rows, run } from "../query";
 export interface StateRow extends DerivedState {
   readonly plantId: string;
   readonly placeId: string;
+  /** Where in the row of its place it stands; null where nobody has said. */
+  readonly slot: number | null;
   readonly apart: boolean;
 }
 
@@ -25,12 +28,12 @@ async function write(scope: Scope, states: readonly StateRow[], version: string)
   if (states.length === 0) return;
   await run(
     scope,
-    `insert into plant_states (collection_id, plant_id, place_id, apart, state, petals, last_look_on, look_due_on,
+    `insert into plant_states (collection_id, plant_id, place_id, slot, apart, state, petals, last_look_on, look_due_on,
        look_due_for, facts_version, current)
-     select :c, r."plantId", r."placeId", r.apart, r.state, r.petals, r."lastLookOn", r."lookDueOn", r."lookDueFor", 1, true
-     from jsonb_to_recordset(cast(:states as jsonb)) as r("plantId" uuid, "placeId" uuid, apart boolean, state text,
+     select :c, r."plantId", r."placeId", r.slot, r.apart, r.state, r.petals, r."lastLookOn", r."lookDueOn", r."lookDueFor", 1, true
+     from jsonb_to_recordset(cast(:states as jsonb)) as r("plantId" uuid, "placeId" uuid, slot float8, apart boolean, state text,
        petals integer, "lastLookOn" date, "lookDueOn" date, "lookDueFor" text)
-     on conflict (collection_id, plant_id) do update set place_id = excluded.place_id, apart = excluded.apart,
+     on conflict (collection_id, plant_id) do update set place_id = excluded.place_id, slot = excluded.slot, apart = excluded.apart,
        state = excluded.state, petals = excluded.petals, last_look_on = excluded.last_look_on,
        look_due_on = excluded.look_due_on, look_due_for = excluded.look_due_for,
        facts_version = ${version}, current = true`,
@@ -143,18 +146,30 @@ export function markAll(scope: Scope): Promise<void> {
   return run(scope, "update plant_states set current = false where collection_id = :c");
 }
 
-/** The newest placement of each plant that stands at a place: its slot there. */
-const slotNow = `left join lateral (
-    select t.slot from placements t where t.collection_id = c.collection_id and t.plant_id = c.plant_id
-      and t.place_id = c.place_id and t.voided_at is null
-    order by t.happened_at desc, t.recorded_at desc, t.id desc limit 1
-  ) at on true`;
+const slotted = z.object({ plantId: z.string(), slot: z.number().nullable() });
 
 /** The row of a place as it is shown: by slot, and those without one behind, by code. */
-export function row(scope: Scope, placeId: string): Promise<{ plantId: string; slot: number | null }[]> {
-  const sql = `select c.plant_id as "plantId", at.slot
-    from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id ${slotNow}
+export function row(scope: Scope, placeId: string): Promise<z.output<typeof slotted>[]> {
+  const sql = `select c.plant_id as "plantId", c.slot
+    from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
     where c.collection_id = :c and c.place_id = :placeId and p.archived_at is null
-    order by at.slot nulls last, p.code`;
-  return rows(scope, z.object({ plantId: z.string(), slot: z.number().nullable() }), sql, { placeId });
+    order by c.slot nulls last, p.code`;
+  return rows(scope, slotted, sql, { placeId });
+}
+
+const onBench = listed.extend({
+  growthForm: z.enum(growthFormIds),
+  carries: z.number().nullable(),
+});
+export type BenchRow = z.output<typeof onBench>;
+
+/** All plants in use as they stand: of a place by slot, those without one behind, by code. */
+export function asTheyStand(scope: Scope): Promise<BenchRow[]> {
+  const sql = `select p.id, p.code, p.name, c.state, c.petals, c.apart, c.place_id as "placeId",
+      c.look_due_on::text as "lookDueOn", c.look_due_for as "lookDueFor", c.last_look_on::text as "lastLookOn",
+      c.facts_version::float8 as "factsVersion", p.growth_form as "growthForm", g.p as carries
+    from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
+    left join carriage g on g.collection_id = c.collection_id and g.plant_id = c.plant_id
+    where c.collection_id = :c and p.archived_at is null order by c.slot nulls last, p.code`;
+  return rows(scope, onBench, sql);
 }

@@ -150,8 +150,10 @@ async function deriveStates(
         risk: riskOf(context.collection, risks.get(record.plant.id)),
         petalsOf,
       };
-      const { placeId } = now;
-      return [{ ...derivePlantState(facts, day), plantId: record.plant.id, placeId, apart: around.apartAt(placeId) }];
+      const { placeId, slot } = now;
+      return [
+        { ...derivePlantState(facts, day), plantId: record.plant.id, placeId, slot, apart: around.apartAt(placeId) },
+      ];
     }),
   );
   await plantStates.markDerived(scope, plantIds);

@@ -6,7 +6,7 @@ import { assertNever } from "@/core/assertNever";
 import { byDeviceClock } from "@/core/facts/deviceClock";
 import { sentLater } from "@/core/facts/sentLater";
 import { databaseUrl } from "@/env";
-import { askFor } from "@/jobs/jobs";
+import { askFor } from "@/jobs/ask";
 import type { Context } from "@/operations/context";
 import { endWalk } from "@/operations/endWalk";
 import type { Outcome } from "@/operations/outcome";

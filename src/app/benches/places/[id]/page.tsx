@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { Strike } from "@/app/_parts/Strike";
+import { standing } from "@/core/facts/facts";
 import { AsOf } from "@/ui/AsOf";
 import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
@@ -8,14 +9,16 @@ import { recordEntries } from "@/ui/record/entries";
 import { placeKindNames } from "@/wording/names";
 import { warmthInWords } from "@/wording/warmth";
 import { EditPlaceForm, ReadingForm } from "../_parts/PlaceForms";
+import { PlacePhoto } from "./_parts/PlacePhoto";
 import { placeOf } from "./_parts/placeOf";
 
 export const metadata: Metadata = { title: "Place" };
 
 export default async function PlacePage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, asOf, now } = await placeOf(params);
-  const { place, readings, acts } = view;
-  const entries = recordEntries("place", { reading: readings, act: acts }, { places: [place] });
+  const { place, readings, acts, photos } = view;
+  const photo = standing(photos).at(-1);
+  const entries = recordEntries("place", { reading: readings, act: acts, placePhoto: photos }, { places: [place] });
   return (
     <>
       <AsOf at={asOf} timeZone={context.collection.timeZone} />
@@ -34,6 +37,9 @@ export default async function PlacePage({ params }: { params: Promise<{ id: stri
         <div className="col-lg-5">
           <Panel title="How warm it is">
             <ReadingForm placeId={place.id} now={now} />
+          </Panel>
+          <Panel title="As it stands">
+            <PlacePhoto placeId={place.id} photoId={photo?.id ?? null} name={place.name} />
           </Panel>
           {place.kind !== "bag" && (
             <Panel title="What it is like">

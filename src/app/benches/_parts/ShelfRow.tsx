@@ -1,0 +1,46 @@
+"use client";
+
+import Link from "next/link";
+import { memo } from "react";
+import { Pot, StandingPot } from "./Pot";
+import type { Shelf, ShelfPlant, Spot } from "./shelves";
+
+interface Props {
+  readonly shelf: Shelf;
+  readonly shaded: boolean;
+  readonly onPress: (plant: ShelfPlant) => void;
+  /** Where something would be put on this shelf; null while nothing would. */
+  readonly spot: Spot | null;
+  /** Whether plants can be pressed and carried already. */
+  readonly live: boolean;
+}
+
+/** One shelf as it stands: its name, its plants from left to right, the board they stand on. */
+export const ShelfRow = memo(function ShelfRow({ shelf, shaded, onPress, spot, live }: Props) {
+  const { id, name, told, kind, photoId, plants } = shelf;
+  const next = spot && (spot.after === "first" ? 0 : plants.findIndex((plant) => plant.id === spot.after) + 1);
+  return (
+    <div className={`shelf shelf-${kind}`} data-shelf={id}>
+      <p className="mb-1 small">
+        <Link href={`/benches/places/${id}`}>{name}</Link>, {told}
+        {photoId && (
+          <>
+            ,{" "}
+            <a href={`/photos/${photoId}`} className="text-nowrap">
+              photo
+            </a>
+          </>
+        )}
+      </p>
+      <ul className={`board ${next === plants.length ? "board-gap" : ""}`} aria-label={`${name}, from left to right`}>
+        {plants.map((plant, i) =>
+          live ? (
+            <Pot key={plant.id} plant={plant} shaded={shaded} onPress={onPress} gap={next === i} />
+          ) : (
+            <StandingPot key={plant.id} plant={plant} />
+          ),
+        )}
+      </ul>
+    </div>
+  );
+});

@@ -1,0 +1,69 @@
+import type { GrowthFormId } from "@/core/plants/growthForms";
+import type { PlantCard } from "@/core/state/plantCard";
+
+/** A plant on a shelf, as it is drawn. */
+export interface ShelfPlant extends Pick<PlantCard, "id" | "code" | "name" | "state" | "petals" | "apart"> {
+  readonly form: GrowthFormId;
+  /** The chance that it carries something unseen; null while that is not known. */
+  readonly carries: number | null;
+}
+
+export interface Shelf {
+  readonly id: string;
+  readonly name: string;
+  /** "21 °C, 8 plants" */
+  readonly told: string;
+  readonly kind: string;
+  readonly photoId: string | null;
+  readonly plants: readonly ShelfPlant[];
+}
+
+/** What stands one below the other: a room's name, or one of its shelves. */
+export type Row =
+  | { readonly kind: "room"; readonly id: string; readonly name: string }
+  | { readonly kind: "shelf"; readonly id: string; readonly shelf: Shelf };
+
+/** Where a plant would come to stand: on which shelf, behind which plant or at its front. */
+export interface Spot {
+  readonly shelfId: string;
+  readonly after: string;
+}
+
+/** The shelves after a plant was put somewhere. Its own shelf and the other are new, the rest are the same objects. */
+export function moved(rows: readonly Row[], plantId: string, { shelfId, after }: Spot): readonly Row[] {
+  const plant = rows.flatMap((row) => (row.kind === "shelf" ? row.shelf.plants : [])).find(({ id }) => id === plantId);
+  if (!plant) return rows;
+  return rows.map((row): Row => {
+    if (row.kind !== "shelf") return row;
+    const { shelf } = row;
+    const stood = shelf.plants.some(({ id }) => id === plantId);
+    if (!stood && shelf.id !== shelfId) return row;
+    const others = shelf.plants.filter(({ id }) => id !== plantId);
+    if (shelf.id !== shelfId) return { ...row, shelf: { ...shelf, plants: others } };
+    const at = after === "first" ? 0 : others.findIndex(({ id }) => id === after) + 1;
+    return { ...row, shelf: { ...shelf, plants: others.toSpliced(at, 0, plant) } };
+  });
+}
+
+/** Where a plant would stand that is let go with its middle at a point; null away from all shelves. */
+export function spotAt(x: number, y: number, plantId: string): Spot | null {
+  const shelf = [...document.querySelectorAll<HTMLElement>("[data-shelf]")].find((one) => {
+    const { left, right, top, bottom } = one.getBoundingClientRect();
+    return left - 24 <= x && x <= right + 24 && top <= y && y <= bottom;
+  });
+  const shelfId = shelf?.dataset["shelf"];
+  if (!shelf || !shelfId) return null;
+  let best: { id: string; distance: number; behind: boolean; before: string } | null = null;
+  let before = "first";
+  for (const pot of shelf.querySelectorAll<HTMLElement>("[data-plant]")) {
+    const id = pot.dataset["plant"];
+    if (!id || id === plantId) continue;
+    const { left, right, top, bottom } = pot.getBoundingClientRect();
+    // A line of the shelf counts more than the way along it.
+    const distance = Math.abs(x - (left + right) / 2) + 4 * Math.max(0, top - y, y - bottom);
+    if (!best || distance < best.distance) best = { id, distance, behind: x > (left + right) / 2, before };
+    before = id;
+  }
+  if (!best) return { shelfId, after: "first" };
+  return { shelfId, after: best.behind ? best.id : best.before };
+}

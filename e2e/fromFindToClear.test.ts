@@ -32,7 +32,7 @@ describe("from a find to clear", () => {
     await page.open("/benches");
     await page.press("Add a place");
     await page.fill("Name", "Gallery shelf");
-    await page.select("In which room", "Lamp room");
+    await page.select("Where it stands", "Lamp room");
     await page.fill("About how warm, °C", "25");
     await page.press("Add the place");
     await page.arrives(/^\/benches$/);

@@ -173,7 +173,7 @@ describe("a walk with the telephone in one hand", () => {
     await page.press("Cleaned, go on");
     await page.press("Nothing found, next");
     await page.press("Nothing found, next");
-    await page.sees("2 entries are kept in this browser");
+    await page.sees("3 entries are kept in this browser");
     await page.open(walk);
     await page.sees("6 of 20");
     await eventually(async () => (await landed()) === 6, "what an earlier page kept did not land");

@@ -46,6 +46,11 @@ export function wallTimeIn(instant: Date, zone: string): string {
   return shown(instant, zone).slice(0, 16);
 }
 
+/** The same as days since 1970 on that clock, to the minute: half past ten in the evening of the second of January is 1.9375. */
+export function clockDaysIn(instant: Date, zone: string): number {
+  return Math.floor((instant.getTime() + offsetMs(instant.getTime(), zone)) / MINUTE_MS) / (DAY_MS / MINUTE_MS);
+}
+
 /** An instant with the offset of a zone, to the second: `2026-11-24T23:30:00-08:00`. What a device sends. */
 export function withOffset(instant: Date, zone: string): string {
   const minutes = offsetMs(instant.getTime(), zone) / MINUTE_MS;

@@ -9,7 +9,7 @@ export async function written(databaseUrl: string): Promise<Record<string, strin
   await client.connect();
   try {
     const { rows: tables } = await client.query<{ name: string }>(
-      "select table_name as name from information_schema.tables where table_schema = 'public' and table_name not in ('plant_states', 'assessments') order by 1",
+      "select table_name as name from information_schema.tables where table_schema = 'public' and table_name not in ('plant_states', 'assessments', 'carriage', 'case_numbers') order by 1",
     );
     const all: Record<string, string> = {};
     for (const { name } of tables) {

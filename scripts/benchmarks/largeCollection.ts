@@ -74,11 +74,18 @@ async function fill(sequelize: Sequelize, collectionId: string, now: Date, size:
     { replacements },
   );
   await sequelize.query(
-    `insert into placements (collection_id, id, plant_id, place_id, happened_at, recorded_at)
-     select :c, gen_random_uuid(), p.id, s.id, p.added_at, p.added_at
+    `insert into placements (collection_id, id, plant_id, place_id, slot, happened_at, recorded_at)
+     select :c, gen_random_uuid(), p.id, s.id, p.n, p.added_at, p.added_at
      from (select id, added_at, row_number() over (order by code) as n from plants where collection_id = :c) p
      join (select id, row_number() over (order by position) - 1 as n from places where collection_id = :c and kind = 'shelf') s
        on s.n = p.n % :shelves`,
+    { replacements },
+  );
+  // What operations would have made for each plant is derived from here on.
+  await sequelize.query(
+    `insert into plant_states (collection_id, plant_id, place_id, apart, state, petals, look_due_on, look_due_for, facts_version, current)
+     select :c, t.plant_id, t.place_id, false, 'clear', 0, t.happened_at::date, 'round', 0, false
+     from placements t where t.collection_id = :c`,
     { replacements },
   );
   await sequelize.query(
@@ -86,7 +93,9 @@ async function fill(sequelize: Sequelize, collectionId: string, now: Date, size:
      select :c, gen_random_uuid(), p.id, 'lamp', '{axil,underside,newLeaf}', '', t.at, t.at
      from (select id, row_number() over (order by code) as n from plants where collection_id = :c) p
      cross join generate_series(1, :weeks) w
-     cross join lateral (select :now::timestamptz - w * interval '7 days' + p.n % 5 * interval '1 day' as at) t`,
+     cross join lateral (
+       -- A fifth of them each day, one after the other.
+       select :now::timestamptz - w * interval '7 days' + p.n % 5 * interval '1 day' - p.n * interval '4 seconds' as at) t`,
     { replacements },
   );
 }

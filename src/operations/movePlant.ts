@@ -25,8 +25,7 @@ export function movePlant(context: Context, deed: MovePlant): Promise<Outcome<{ 
       scope,
       "placement",
       slots.map((one) => ({
-        // Whoever makes room in the row has a placement of its own, the same however often the deed is sent.
-        id: one.plantId === plantId ? id : uuidv5(one.plantId, id),
+        id: one.plantId === plantId ? id : besideId(id, one.plantId),
         ...one,
         placeId,
         at,
@@ -41,6 +40,12 @@ export function movePlant(context: Context, deed: MovePlant): Promise<Outcome<{ 
     return { id };
   });
 }
+
+/**
+ * Whoever makes room in the row has a placement of its own: the same however often the deed is sent, and in the order of the
+ * deeds, since ids begin with the moment they were made.
+ */
+const besideId = (deedId: string, plantId: string) => deedId.slice(0, 14) + uuidv5(plantId, deedId).slice(14);
 
 /** The slots that change where a plant comes to stand behind another. Rows of one place are changed one after the other. */
 async function slotsFor(scope: Scope, placeId: string, plantId: string, after: string) {

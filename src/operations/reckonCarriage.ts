@@ -3,10 +3,14 @@ import { numbersOf } from "@/core/case/numbers";
 import { MODEL_VERSION } from "@/core/case/model";
 import type { PlacesInRecord } from "@/core/case/record";
 import { standing } from "@/core/facts/facts";
+import type { Search } from "@/core/inspection/see";
+import { everyDays } from "@/core/programmes/round";
 import { WATCHED_EVERY_DAYS } from "@/core/programmes/programme";
 import { addDays, dayNumber } from "@/core/climate/days";
 import { checkCaseFile } from "@/core/format/read";
 import { pestOf, type PestId } from "@/core/pests/pests";
+import { reckonAsked } from "@/core/spread/reckonAsked";
+import type { Carriage } from "@/core/carriage/carriage";
 import { ask, askAll, type Asked, type AskedPlant } from "@/core/spread/ask";
 import {
   carriesOf,
@@ -28,12 +32,13 @@ import { recordsOf } from "./parts/plantRecords";
 import { restate } from "./parts/refreshPlants";
 import { waysFor } from "./parts/waysFor";
 import { CLEAN_LOOKS_NEEDED, countedCleanLooks } from "@/core/inspection/cleanLooks";
+import { riskOf } from "./parts/risk";
 import { askedPlants, readSpread, type SpreadOnRecord } from "./parts/spreadOnRecord";
 
 /** Plants that are reckoned from one set of queries. */
 const BATCH = 100;
 /** What a deed has touched comes in small helpings, so that it is there within a second. */
-const SOON_BATCH = 25;
+const SOON_BATCH = 60;
 
 export type { ReckonAll };
 export type Questions = Parameters<ReckonAll>[0];
@@ -48,10 +53,22 @@ const reckonHere: ReckonAll = async (questions) => reckonQuestions(questions);
 /** Both models bear on it: that of a case, whose animals the neighbours stand beside, and that of what is carried. */
 const VERSION = 1000 * MODEL_VERSION + CARRIES_VERSION;
 
+/** Plants whose questions are being reckoned. */
+interface Helping {
+  readonly wanted: readonly carriage.Wanted[];
+  readonly plants: readonly AskedPlant[];
+  readonly asked: readonly (readonly Asked[])[];
+  readonly answers: Promise<readonly (Carriage | null)[]>;
+  readonly around: PlacesInRecord;
+  /** Whether a deed has touched them: they are put down before anything else is read. */
+  readonly soon: boolean;
+}
+
 /**
  * Reckons anew what plants may carry wherever that is not of today, of this model and of the facts as they are: first how many
  * animals the cases have, then the plants that a deed has touched, then the rest. No lock is held while it reckons; what a
- * deed changes meanwhile is reckoned again. Gives how many plants it went through; `more` says whether to go on.
+ * deed changes meanwhile is reckoned again. While one helping is reckoned the next is read. Gives how many plants it went
+ * through; `more` says whether to go on.
  */
 export async function reckonCarriage(
   context: Context,
@@ -60,66 +77,104 @@ export async function reckonCarriage(
 ): Promise<number> {
   const scope = scopeOf(context);
   const now = { modelVersion: VERSION, asOf: today(context) };
+  // What is under way, and what could not be reckoned, is not taken up again in this run.
+  const taken = new Set<string>();
   let done = 0;
-  let onRecord = null;
-  while (more()) {
-    const soon = await carriage.somethingSoon(scope);
-    const wanted = await carriage.toReckon(scope, now, soon ? SOON_BATCH : BATCH);
-    if (wanted.length === 0) break;
+  let held: { readonly touches: number; readonly onRecord: SpreadOnRecord } | null = null;
+  let under: Helping | null = null;
+  const kinds = new Map<string, readonly Search[]>();
+
+  const take = async (): Promise<Helping | null> => {
+    // What is wanted is read before the facts it stands for: whatever changes after this is wanted again.
+    const waiting = await carriage.toReckon(scope, now, BATCH, [...taken]);
+    if (waiting.length === 0) {
+      await traceOrigins(
+        context,
+        scope,
+        async () => (held ??= { touches: NaN, onRecord: await readSpread(context, scope) }).onRecord,
+      );
+      return null;
+    }
+    const soon = waiting[0]!.soon;
+    const wanted = soon ? waiting.filter((one) => one.soon).slice(0, SOON_BATCH) : waiting;
+    const { touches } = wanted[0]!;
     // A case that was found meanwhile, or one more day of it, is reckoned before its neighbours.
     const cases = await reckonNumbers(context, scope);
-    if (soon || cases > 0 || !onRecord) onRecord = await readSpread(context, scope);
-    await traceOrigins(context, scope, onRecord);
+    if (!held || cases > 0 || held.touches !== touches) held = { touches, onRecord: await readSpread(context, scope) };
+    const { onRecord } = held;
+    if (!soon) await traceOrigins(context, scope, async () => onRecord);
     const plantIds = wanted.map(({ plantId }) => plantId);
+    for (const id of plantIds) taken.add(id);
     const plants = await askedPlants(context, scope, onRecord, plantIds);
     const until = dayNumber(now.asOf) + 1;
-    const { spread } = onRecord;
-    const asked = plants.map((plant) => questionsOf(context, plant, spread, until));
-    const answers = await reckonAll(asked.flatMap((all) => all.map(({ question }) => question)));
-    let next = 0;
+    const asked = plants.map((plant) => {
+      // Plants of a kind are looked at in the same ways.
+      const kind = `${plant.plant.growthForm} ${plant.plant.genus}`;
+      const ways = kinds.get(kind) ?? waysFor(context, plant.plant).map(({ search }) => search);
+      kinds.set(kind, ways);
+      return askAll(plant, onRecord.spread, until, context.collection.hemisphere, ways);
+    });
+    const questions = asked.flatMap((all) => all.map(({ question }) => question));
+    const answers = reckonAsked(questions, reckonAll);
+    // It is waited for in its turn; until then nobody else hears of its trouble.
+    answers.catch(() => {});
+    return { wanted, plants, asked, answers, around: onRecord.around, soon };
+  };
+  const put = async ({ wanted, plants, asked, answers: reckoned, around }: Helping) => {
+    const answers = await reckoned;
     const results = new Map<string, PlantCarries>();
+    let next = 0;
     for (const [i, plant] of plants.entries()) {
       const carries = carriesOf(asked[i]!, answers.slice(next, (next += asked[i]!.length)));
-      const apart = standsApart(plant, onRecord.around);
-      const back = apart ? await wayBackOf(context, plant, asked[i]!, until, onRecord.around, reckonAll) : null;
+      const until = dayNumber(now.asOf) + 1;
+      const back = standsApart(plant, around)
+        ? await wayBackOf(context, plant, asked[i]!, until, around, reckonAll)
+        : null;
       results.set(plant.plant.id, { ...carries, waysBack: back });
     }
     const kept = wanted.flatMap((one) => {
       const result = results.get(one.plantId);
       return result ? [{ ...one, result }] : [];
     });
+    const turned = kept.filter((one) => !one.current || bandOf(context, one.risk) !== bandOf(context, one.result.risk));
     await context.sequelize.transaction({ transaction: context.batch?.transaction ?? null }, async (transaction) => {
       const within = scopeOf(context, transaction);
       await facts.takeTurn(within, `${within.collectionId} states`);
       await carriage.keep(within, now, kept);
-      await restate(context, within, plantIds);
+      await restate(
+        context,
+        within,
+        turned.map(({ plantId }) => plantId),
+      );
     });
+    // It may be wanted again by now.
+    for (const { plantId } of kept) taken.delete(plantId);
     done += kept.length;
-    if (kept.length === 0) break;
+  };
+
+  while (more()) {
+    const next = await take();
+    if (under) await put(under);
+    under = next?.soon ? null : next;
+    if (next?.soon) await put(next);
+    // Nothing was left while the last helping was reckoned; what has changed since is looked for once more.
+    else if (!under && !(under = await take())) break;
   }
+  if (under) await put(under);
   return done;
 }
 
-function questionsOf(
-  context: Context,
-  asked: AskedPlant,
-  spread: Parameters<typeof askAll>[1],
-  until: number,
-): readonly Asked[] {
-  const ways = waysFor(context, asked.plant);
-  return askAll(
-    asked,
-    spread,
-    until,
-    context.collection.hemisphere,
-    ways.map(({ search }) => search),
-  );
+/** On which side of the limits that bear on how a plant stands a chance lies. */
+function bandOf({ collection }: Context, risk: number | null): string {
+  const of = riskOf(collection, risk === null ? undefined : { plantId: "", risk, current: true });
+  return `${everyDays(collection.lookEveryDays, of)} ${of.p !== null && of.p >= of.from}`;
 }
 
 /** Where open cases probably came from: the ways that a look just before the find would have had to blame. */
-async function traceOrigins(context: Context, scope: Scope, onRecord: SpreadOnRecord): Promise<void> {
+async function traceOrigins(context: Context, scope: Scope, read: () => Promise<SpreadOnRecord>): Promise<void> {
   const cases = await caseNumbers.toTrace(scope);
   if (cases.length === 0) return;
+  const onRecord = await read();
   const plants = await askedPlants(context, scope, onRecord, [...new Set(cases.map(({ plantId }) => plantId))]);
   for (const { caseId, plantId, turn } of cases) {
     const plant = plants.find((one) => one.plant.id === plantId);

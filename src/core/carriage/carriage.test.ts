@@ -5,7 +5,11 @@ import { carriesFile } from "../case/carriesFile";
 import { readCarriageFile } from "../format/read";
 import type { CarriageFileInput } from "../format/schema";
 import type { ToolId } from "../inspection/tools";
+import { seeChances } from "../inspection/see";
+import { sitesOn } from "../inspection/sitesOn";
+import { pestIds, pestOf, type PestId } from "../pests/pests";
 import { spotsOf } from "../plants/growthForms";
+import { reckonCarriage, type CarriageQuestion } from "./carriage";
 
 const named = (name: string) =>
   readFileSync(path.resolve(import.meta.dirname, "../format/tests", `${name}.json`), "utf8");
@@ -127,5 +131,41 @@ describe("what a plant may carry unseen", () => {
   ])("refuses %s", (_why, over, where) => {
     const read = readCarriageFile(JSON.stringify(plant(over)));
     expect(read.ok ? [] : read.problems.map(({ path: at }) => at)).toEqual([where]);
+  });
+});
+
+describe("what need not be followed to its beginning", () => {
+  const spotsSeen = ["axil", "underside", "newLeaf"] as const;
+  const question = (pest: PestId, everyDays: number, tool: ToolId): CarriageQuestion => {
+    const see = seeChances(pestOf(pest), pest, "trailingVine", { tool, spots: [...spotsSeen] });
+    const events = Array.from({ length: Math.floor(180 / everyDays) }, (_, i) => ({
+      ...{ kind: "inspection" as const, atDays: everyDays * (i + 1) - 0.25, found: 0, removed: false, see },
+    }));
+    return {
+      ...{ pest: pestOf(pest), sites: sitesOn("trailingVine", pest), dailyMeanC: [22], timeStepDays: 0.5, fromDays: 0 },
+      arrival: { share: 0.1, mean: 5 },
+      streams: [
+        { route: "background", fromDays: 0, untilDays: 182, perDay: 2e-4 },
+        { route: "neighbour", fromDays: 60, untilDays: 150, perDay: Array.from({ length: 90 }, (_, i) => 1e-4 * i) },
+      ],
+      ...{ events, looks: [see], asOfDays: 182 },
+    };
+  };
+
+  it.each(
+    pestIds.flatMap((pest) =>
+      [7, 28].flatMap((everyDays) => (["eye", "loupe"] as const).map((tool) => [pest, everyDays, tool] as const)),
+    ),
+  )("%s, looked at every %i days by %s: a thousandth is the most that is left out", (pest, everyDays, tool) => {
+    const asked = question(pest, everyDays, tool);
+    const whole = reckonCarriage(asked);
+    const short = reckonCarriage({ ...asked, mayMiss: 1e-3 });
+    const within = (a: number, b: number) => expect(Math.abs(a - b)).toBeLessThanOrEqual(1.001e-3 * b);
+    within(short.pCarries, whole.pCarries);
+    expect(short.pCarries).toBeLessThanOrEqual(whole.pCarries + 1e-12);
+    within(short.looks[0]!.pFind, whole.looks[0]!.pFind);
+    short.routes.forEach((share, i) => expect(Math.abs(share - whole.routes[i]!)).toBeLessThan(2e-3));
+    // What was not followed does not say how likely it was to stay unseen.
+    if (short.pUnseen !== null) expect(short.pUnseen).toBeCloseTo(whole.pUnseen!, 12);
   });
 });

@@ -16,7 +16,7 @@ export interface FounderStream {
   readonly fromDays: number;
   readonly untilDays: number;
   /** How many a day: the same throughout, or one number for each day from `fromDays` on; the last holds for all days after. */
-  readonly perDay: number | readonly number[];
+  readonly perDay: number | readonly number[] | Float64Array;
 }
 
 /** One pest that has not been found on one plant, in numbers. Days are counted from day 0. */
@@ -37,14 +37,19 @@ export interface CarriageQuestion {
   /** Looks that might be made at the moment asked about: for each stage the chance to see one. */
   readonly looks: readonly (readonly PerSite[])[];
   readonly asOfDays: number;
+  /**
+   * How much of the chance may be left out, as a share of it: what came so long ago that it has died out or shown itself by now need
+   * not be followed. 0, or left out, follows everything.
+   */
+  readonly mayMiss?: number;
 }
 
 /** What a plant may carry although nothing was seen. */
 export interface Carriage {
   /** Probability that it carries the pest, given that nothing was seen. */
   readonly pCarries: number;
-  /** Probability that nothing would have been seen. */
-  readonly pUnseen: number;
+  /** Probability that nothing would have been seen; null where not everything was followed. */
+  readonly pUnseen: number | null;
   /** How much of it each route is to blame for: the arrival first, then the streams in their order; they sum to 1 (or to 0). */
   readonly routes: readonly number[];
   /** For each of the looks: the probability that it finds something, and that the plant carries when it was clean. */
@@ -61,7 +66,7 @@ const LIKELY = likelyScenario[0]!;
  * Source: filtered Poisson processes and generating functions of branching processes (Harris 1963), from memory.
  */
 export function reckonCarriage(question: CarriageQuestion): Carriage {
-  const { fromDays, asOfDays, arrival, streams, looks } = question;
+  const { fromDays, asOfDays, arrival, streams, looks, mayMiss = 0 } = question;
   const timeline = timelineOf(question, asOfDays);
   const { layout, sites, dt, events } = timeline;
   const [begin, end] = [stepAt(dt, fromDays), stepAt(dt, asOfDays)];
@@ -69,6 +74,7 @@ export function reckonCarriage(question: CarriageQuestion): Carriage {
   const founders = whoComes(founderShares(layout, shares, sharesOf(sites)));
   const { rates } = wayOf(timeline, timeline.lasting, begin, end);
   const flows = streams.map((stream) => flowOf(stream, dt, begin, end));
+  const before = comingBefore(flows, begin, end, arrival);
 
   const free = nobody(layout);
   const unseen = new Float64Array(layout.length).fill(1);
@@ -78,8 +84,10 @@ export function reckonCarriage(question: CarriageQuestion): Carriage {
   });
   const all = [free, unseen, ...unseenAgain];
   const logs = all.map(() => 0);
+  const lost = all.map(() => 0);
   const byStream = streams.map(() => 0);
   let next = events.length - 1;
+  let followed = true;
   const applyFrom = (step: number) => {
     for (; next >= 0 && events[next]!.step >= step; next--) {
       const event = events[next]!;
@@ -92,19 +100,28 @@ export function reckonCarriage(question: CarriageQuestion): Carriage {
     // Whoever comes in this step comes after what is done in it.
     const coming = sumAt(flows, step);
     if (coming > 0) {
-      for (let i = 0; i < all.length; i++) logs[i]! += coming * lostOf(founders, all[i]!);
-      const unlike = lostOf(founders, unseen) - lostOf(founders, free);
+      for (let i = 0; i < all.length; i++) {
+        lost[i] = lostOf(founders, all[i]!);
+        logs[i]! += coming * lost[i]!;
+      }
+      const unlike = lost[1]! - lost[0]!;
       for (let k = 0; k < flows.length; k++) byStream[k]! += at(flows[k]!, step) * unlike;
     }
     applyFrom(step);
+    // Nothing that came before makes more of a difference than the type that makes most; looks lie between the two.
+    const most = mayMiss > 0 ? farthest(layout, unseen, free) * before[step - begin]! : Infinity;
+    if (most < mayMiss * (logs[1]! - logs[0]!)) {
+      followed = false;
+      break;
+    }
   }
-  const came = all.map((v) => colony(layout, shares, arrival, v));
+  const came = all.map((v) => (followed ? colony(layout, shares, arrival, v) : 1));
   const [logFree, logUnseen, ...logsAgain] = logs.map((log, i) => log + ln(came[i]!)) as [number, number, ...number[]];
   const blame = [ln(came[1]!) - ln(came[0]!), ...byStream];
   const total = blame.reduce((sum, one) => sum + one, 0);
   return {
     pCarries: lessThan1(logFree - logUnseen),
-    pUnseen: exp(Math.min(0, logUnseen)),
+    pUnseen: followed ? exp(Math.min(0, logUnseen)) : null,
     routes: blame.map((one) => (total > 0 ? one / total : 0)),
     looks: logsAgain.map((again) => ({
       pFind: lessThan1(again - logUnseen),
@@ -157,6 +174,33 @@ function sumAt(flows: readonly Flow[], step: number): number {
   let sum = 0;
   for (let k = 0; k < flows.length; k++) sum += at(flows[k]!, step);
   return sum;
+}
+
+/** For each step how many are expected to have come before it, those with the plant among them. */
+function comingBefore(
+  flows: readonly Flow[],
+  begin: number,
+  end: number,
+  { share, mean }: CarriageQuestion["arrival"],
+) {
+  const before = new Float64Array(Math.max(0, end - begin));
+  // A colony counts by the logarithm of what it may have been: at most its expected size over the chance that there was none.
+  let sum = share < 1 ? (share * mean) / (1 - share) : Infinity;
+  for (let step = begin; step < end; step++) {
+    before[step - begin] = sum;
+    sum += sumAt(flows, step);
+  }
+  return before;
+}
+
+/** By how much two probabilities differ at most, over the types. */
+function farthest({ types }: Layout, a: Float64Array, b: Float64Array): number {
+  let most = 0;
+  for (let i = 0; i < types; i++) {
+    const apart = a[i]! - b[i]!;
+    if (apart > most) most = apart;
+  }
+  return most;
 }
 
 /** Of which types those that come are: stages that move, in stable shares, at the sites' own shares. */

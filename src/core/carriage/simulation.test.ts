@@ -161,7 +161,8 @@ describe("the recursion against animals played one by one", () => {
       if (life.left() > 0) carries++;
     }
     const error = (p: number, n: number) => Math.max(1 / n, Math.sqrt((p * (1 - p)) / n));
-    expect(Math.abs(unseen / RUNS - pUnseen)).toBeLessThan(STANDARD_ERRORS * error(pUnseen, RUNS));
+    expect(pUnseen).not.toBeNull();
+    expect(Math.abs(unseen / RUNS - pUnseen!)).toBeLessThan(STANDARD_ERRORS * error(pUnseen!, RUNS));
     expect(Math.abs(carries / unseen - pCarries)).toBeLessThan(STANDARD_ERRORS * error(pCarries, unseen));
   });
 });

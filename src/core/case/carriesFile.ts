@@ -22,8 +22,9 @@ export type Carries =
 /** What a plant may carry unseen, for a carriage file read without problems. */
 export function carriesFile(file: CarriageFile): Carries {
   try {
-    const { looks, ...answer } = reckonCarriage(expandCarriage(file));
-    return { ok: true, answer: { ...answer, ...looks[0] } };
+    const { looks, pUnseen, ...answer } = reckonCarriage(expandCarriage(file));
+    // A file is followed to its beginning.
+    return { ok: true, answer: { ...answer, pUnseen: pUnseen!, ...looks[0] } };
   } catch (error) {
     if (!(error instanceof CaseProblem)) throw error;
     return { ok: false, problems: [{ path: "timeStepDays", message: error.message }] };

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type Day } from "./days";
+import { daysBetween, type Day } from "./days";
 
 /** How warm it was somewhere: the keeper's "about so much from that day on", or what a thermometer showed on it. */
 export interface DatedTemperature {
@@ -18,15 +18,10 @@ export interface DatedTemperature {
  */
 export function dailyMeans(temperatures: readonly DatedTemperature[], from: Day, to: Day): number[] {
   const known = knownMeans(temperatures);
-  const days = Math.max(0, daysBetween(from, to) + 1);
-  let next = known.findIndex(([day]) => day > from);
-  if (next < 0) next = known.length;
-  let mean = known[Math.max(0, next - 1)]![1];
-  return Array.from({ length: days }, (_, i) => {
-    const day = addDays(from, i);
-    for (let after = known[next]; after && after[0] <= day; after = known[++next]) mean = after[1];
-    return mean;
-  });
+  const means = Array.from({ length: Math.max(0, daysBetween(from, to) + 1) }, () => known[0]![1]);
+  // Each holds from its day on, until the next fills in the rest.
+  for (const [day, mean] of known) if (day <= to) means.fill(mean, Math.max(0, daysBetween(from, day)));
+  return means;
 }
 
 /** The mean temperature of one day; see {@link dailyMeans}. */

@@ -25,6 +25,17 @@ export interface Layout {
  * @example layoutOf(pests.mealybug).substages // 32
  */
 export function layoutOf(pest: Pest): Layout {
+  const known = layouts.get(pest);
+  if (known) return known;
+  const made = lay(pest);
+  layouts.set(pest, made);
+  return made;
+}
+
+/** The layout of a pest never changes: it is made once for each. */
+const layouts = new WeakMap<Pest, Layout>();
+
+function lay(pest: Pest): Layout {
   if (pest.stages.length === 0) throw new RangeError(`${pest.id} has no stages`);
   const stageOf: number[] = [];
   const firstOf: number[] = [];

@@ -4,10 +4,10 @@ import type { Closing, Look } from "../facts/facts";
 import { closing, find, look, nextId, on, placement, plan, record, spray, struck } from "../case/tests/facts";
 import type { PlantRecord } from "../case/record";
 import { GUARD_DAYS } from "./guard";
-import type { ProgrammeKindId } from "./programme";
+import type { ProgrammeFacts, ProgrammeKindId, Risk } from "./programme";
 import { dueOf, verdictsOf } from "./programmes";
 
-const asked = (of: PlantRecord, lookEveryDays = 7) => ({
+const asked = (of: PlantRecord, lookEveryDays = 7): ProgrammeFacts => ({
   record: of,
   lookEveryDays,
   risk: { p: null, current: false, from: 0.05, stretch: false },
@@ -139,5 +139,43 @@ describe("all programmes together", () => {
         expect(all.some((one) => one.what === "look")).toBe(true);
       }),
     );
+  });
+});
+
+describe("what follows from the chance that a plant carries something", () => {
+  const by = (of: PlantRecord, p: number | null, over: Partial<Risk> = {}, lookEveryDays = 14): ProgrammeFacts => ({
+    ...asked(of, lookEveryDays),
+    risk: { p, current: true, from: 0.05, stretch: false, ...over },
+  });
+  const looked = record({ looks: [look(10)] });
+  const days = (facts: ProgrammeFacts, programme: ProgrammeKindId) =>
+    of(
+      programme,
+      dueOf(facts, on(12)).map((one) => [one.programme, one.on]),
+    );
+
+  it("from the keeper's limit on it is at risk and looked at weekly, whatever it stood beside", () => {
+    expect(verdictsOf(by(looked, 0.05), on(12)).watch.state).toBe("atRisk");
+    expect(days(by(looked, 0.05), "watch")).toEqual([on(17)]);
+    expect(verdictsOf(by(looked, 0.049), on(12)).watch.state).toBeNull();
+  });
+
+  it("what it stood beside since the last look asks at once", () => {
+    const exposed = record({ looks: [look(10)], exposures: [beside(11)] });
+    expect(days(by(exposed, 0.2), "watch")).toEqual([on(11)]);
+    // Hardly anything came over: the number decides, as soon as it is of the facts as they are.
+    expect(days(by(exposed, 0.01), "watch")).toEqual([]);
+    expect(days(by(exposed, 0.01, { current: false }), "watch")).toEqual([on(11)]);
+  });
+
+  it("the rhythm is its upper bound, halved on the way to the limit, stretched only if the keeper wants it", () => {
+    const round = (p: number | null, over?: Partial<Risk>, rhythm?: number) =>
+      days(by(looked, p, over, rhythm), "round");
+    expect(round(0.01)).toEqual([on(24)]);
+    expect(round(null)).toEqual([on(24)]);
+    expect(round(0.03)).toEqual([on(17)]);
+    expect(round(0.03, {}, 5)).toEqual([on(15)]);
+    expect(round(0.005, { stretch: true })).toEqual([on(38)]);
+    expect(round(0.02, { stretch: true })).toEqual([on(24)]);
   });
 });

@@ -12,7 +12,7 @@ const LONGEST_DAYS = 60;
  * that it carries something has come halfway to the limit; twice of it where that is a fifth of the limit and the keeper wants it so.
  * Throws RangeError unless the rhythm is a day or more. @example everyDays(14, { p: 0.03, current: true, from: 0.05, stretch: false }) // 7
  */
-function everyDays(lookEveryDays: number, { p, from, stretch }: Risk): number {
+export function everyDays(lookEveryDays: number, { p, from, stretch }: Risk): number {
   if (!(lookEveryDays >= 1)) throw new RangeError(`the looking rhythm is a day or more, got ${lookEveryDays}`);
   if (p === null) return lookEveryDays;
   if (p >= NEARLY * from) return Math.max(Math.min(WATCHED_EVERY_DAYS, lookEveryDays), Math.ceil(lookEveryDays / 2));

@@ -57,6 +57,8 @@ export interface Asked {
 
 /** Founders are reckoned in steps of half a day: against a quarter that changes a chance by less than a hundredth of itself. */
 const TIME_STEP_DAYS = 0.5;
+/** What is left out of the distant past changes a chance by less than a thousandth of itself. */
+const MAY_MISS = 1e-3;
 /** So many single sources are told apart; the weaker ones are taken together. */
 const SOURCES_TOLD_APART = 6;
 
@@ -78,12 +80,19 @@ export function askAll(
     .map((pest) => askOf(timed, pest, spread, until, priors, looks));
 }
 
+/** A look, and under which key what it shows is kept. */
+interface TimedLook {
+  readonly at: number;
+  readonly look: Look;
+  readonly how: string;
+}
+
 /** A plant with its times on the clock, for all pests that are asked about. */
 interface TimedPlant extends AskedPlant {
   readonly stood: readonly StoodAt[];
   /** When it was written down, or first looked at if that was before. */
   readonly written: number;
-  readonly timedLooks: readonly { readonly at: number; readonly look: Look }[];
+  readonly timedLooks: readonly TimedLook[];
   readonly timedActs: readonly { readonly at: number; readonly act: ActDone["act"] }[];
   /** Mean temperatures from day `warmFrom` on. */
   readonly warmFrom: number;
@@ -104,7 +113,7 @@ function timedPlant(asked: AskedPlant, clock: Clock, until: number): TimedPlant 
     timedLooks: before(
       standing(asked.looks)
         .filter(counts)
-        .map((look) => ({ at: clock(look.at), look })),
+        .map((look) => ({ at: clock(look.at), look, how: keyOf(look, look.turned ? 1 : ONE_SIDE) })),
     ),
     timedActs: before(
       standing(asked.acts)
@@ -159,6 +168,7 @@ function askOf(
       sites: sitesOn(form, pest),
       dailyMeanC: asked.dailyMeanC.slice(warmSince),
       timeStepDays: TIME_STEP_DAYS,
+      mayMiss: MAY_MISS,
       fromDays: begin.at - zeroDay,
       arrival: { share: begin.share, mean: COLONY_MEAN },
       streams: streams.map(({ stream }) => ({
@@ -167,7 +177,7 @@ function askOf(
         untilDays: stream.untilDays - zeroDay,
       })),
       events: eventsSince(asked, pest, begin.at).map(({ at, event }) => shifted(event, at - zeroDay)),
-      looks: looks.map((search) => seenBy(asked, pest, search, 1)),
+      looks: looks.map((search) => seenBy(asked, pest, keyOf(search, 1), search, 1)),
       asOfDays: until - zeroDay,
     },
   };
@@ -232,7 +242,7 @@ function backgroundOf(
   until: number,
 ): (Stream & { stream: FounderStream })[] {
   const first = Math.floor(begin);
-  const perDay = Array.from({ length: Math.max(0, Math.ceil(until) - first) }, () => 0);
+  const perDay = new Float64Array(Math.max(0, Math.ceil(until) - first));
   for (const [i, stay] of stood.entries()) {
     // Before it was first put anywhere it is taken to have stood there already.
     const from = i === 0 ? Math.min(stay.from, begin) : stay.from;
@@ -260,7 +270,7 @@ function sourcesNear(
     .map((source) => {
       const contacts = contactsOf(source.stood, stood, touching(source.plantId, plant.id), tree);
       const inTray = contacts.length > 0 && sharesTray(source, stands, tree);
-      return { source, ...foundersByDay(pest, contacts, source.animalsOn, first, end, inTray) };
+      return { source, ...foundersByDay(pest, contacts, source, first, end, inTray) };
     })
     .filter(({ total }) => total > 0)
     .toSorted((a, b) => b.total - a.total || (a.source.caseId < b.source.caseId ? -1 : 1));
@@ -314,7 +324,7 @@ interface Dated {
 function eventsSince(asked: TimedPlant, pest: PestId, begin: number): Dated[] {
   const looked = asked.timedLooks
     .filter(({ at, look }) => at >= begin && !look.finds.some((find) => find.pest === pest))
-    .flatMap(({ at, look }) => cleanLook(asked, look, pest).map((event): Dated => ({ at, event })));
+    .flatMap((timed) => cleanLook(asked, timed, pest).map((event): Dated => ({ at: timed.at, event })));
   const target = { pest: pestOf(pest), weights: pest, form: asked.plant.growthForm };
   const done = asked.timedActs
     .flatMap(({ act, at }) => eventsOfAct(act, target, 0).map((event): Dated => ({ at, event })))
@@ -334,7 +344,7 @@ function shifted(event: PopulationEvent, by: number): PopulationEvent {
 }
 
 /** A clean look, and before it what clean new leaves have told. */
-function cleanLook(asked: TimedPlant, look: Look, pest: PestId): PopulationEvent[] {
+function cleanLook(asked: TimedPlant, { look, how }: TimedLook, pest: PestId): PopulationEvent[] {
   const clean = (see: readonly PerSite[]): PopulationEvent => ({
     kind: "inspection",
     atDays: 0,
@@ -342,14 +352,23 @@ function cleanLook(asked: TimedPlant, look: Look, pest: PestId): PopulationEvent
     removed: false,
     see,
   });
-  const own = clean(seenBy(asked, pest, look, look.turned ? 1 : ONE_SIDE));
+  const own = clean(seenBy(asked, pest, how, look, look.turned ? 1 : ONE_SIDE));
   if (look.newLeaves === null || !marksNewLeaves(pest)) return [own];
   return [clean(unmarked(pestOf(pest), look.newLeaves)), own];
 }
 
-/** For each stage the chance that one is seen, of a plant of which so much was turned into view. */
-function seenBy({ plant, seen }: TimedPlant, pest: PestId, { tool, spots }: Search, sides: number): readonly PerSite[] {
-  const key = `${pest} ${tool} ${sides} ${spots.join()}`;
+/** What is looked with, where and from how many sides, as a key. */
+const keyOf = ({ tool, spots }: Search, sides: number) => `${tool} ${sides} ${spots.join()}`;
+
+/** For each stage the chance that one is seen, of a plant of which so much was turned into view. Reckoned once for each `how`. */
+function seenBy(
+  { plant, seen }: TimedPlant,
+  pest: PestId,
+  how: string,
+  { tool, spots }: Search,
+  sides: number,
+): readonly PerSite[] {
+  const key = `${pest} ${how}`;
   const known = seen.get(key);
   if (known) return known;
   const there = spotsOf(plant.growthForm);

@@ -57,6 +57,13 @@ function torn(whole: Contact, touching: readonly SideBySide[]): Contact[] {
   return at < whole.until ? [...parts, { ...whole, from: at }] : parts;
 }
 
+/** How many mobile animals a source has on a day, and from which day on and until which there are any. */
+export interface Animals {
+  readonly animalsOn: (day: number) => number;
+  readonly from: number;
+  readonly until: number;
+}
+
 /**
  * Founders a day that a source gives a plant, day by day from day `begin` to day `end` (excluded): its mobile animals of each day,
  * times what one of them gives at this nearness, times how much of the day they stood so. In a tray animals that touch also share
@@ -65,19 +72,20 @@ function torn(whole: Contact, touching: readonly SideBySide[]): Contact[] {
 export function foundersByDay(
   pest: PestId,
   contacts: readonly Contact[],
-  animalsOn: (day: number) => number,
+  { animalsOn, from: born, until: gone }: Animals,
   begin: number,
   end: number,
   inTray: boolean,
-): { readonly perDay: readonly number[]; readonly nearest: NearnessId | null; readonly total: number } {
-  const perDay = Array.from({ length: Math.max(0, end - begin) }, () => 0);
+): { readonly perDay: Float64Array; readonly nearest: NearnessId | null; readonly total: number } {
+  const perDay = new Float64Array(Math.max(0, end - begin));
   const byNearness = new Map<NearnessId, number>();
   let total = 0;
   for (const { nearness, passes, from, until } of contacts) {
     const rate =
       passes * Math.max(perAnimalAt(pest, nearness), inTray && nearness === "touching" ? perAnimalAt(pest, "tray") : 0);
     if (rate === 0) continue;
-    for (let day = Math.max(begin, Math.floor(from)); day < Math.min(end, until); day++) {
+    const last = Math.min(end, until, gone);
+    for (let day = Math.max(begin, Math.floor(from), born); day < last; day++) {
       const founders = rate * animalsOn(day) * (Math.min(until, day + 1) - Math.max(from, day));
       if (!(founders > 0)) continue;
       perDay[day - begin]! += founders;

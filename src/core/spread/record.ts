@@ -61,18 +61,15 @@ export interface Spread {
 export interface TimedSource extends Omit<SourceCase, "openedAt" | "endedAt" | "numbers"> {
   readonly openedAt: number;
   readonly stood: readonly StoodAt[];
+  /** The first day on which it is believed to have had any, and the day after the last. */
+  readonly from: number;
+  readonly until: number;
   /** Expected mobile animals on a day, before the first find too. */
   readonly animalsOn: (day: number) => number;
 }
 
 /** Days since 1970 on the clock on the wall where the collection stands, with fractions. */
 export type Clock = (at: Date) => number;
-
-/** Reads `YYYY-MM-DDTHH:mm` as such days. @example clockDays("1970-01-02T12:00") // 1.5 */
-export function clockDays(wallTime: string): number {
-  const [hours, minutes] = wallTime.slice(11).split(":").map(Number) as [number, number];
-  return dayNumber(wallTime.slice(0, 10) as Day) + (60 * hours + minutes) / 1440;
-}
 
 /** So many mobile animals count where a case could not be reckoned (HOUSE): a light infestation. */
 const UNRECKONED = 5;
@@ -92,6 +89,8 @@ export function spreadOf(collection: Collection, clock: Clock, today: Day): Spre
         openedAt: opened,
         ended,
         stood: stoodAt(stands.get(source.plantId) ?? [], clock),
+        from: first - Math.ceil(numbers?.generationDays ?? 0),
+        until: numbers ? Math.min(ended + 1, first + numbers.daily.length) : ended + 1,
         animalsOn: (day) =>
           day > ended ? 0 : numbers ? mobileOn(numbers, day - first) : day >= first ? UNRECKONED : 0,
       };

@@ -106,7 +106,9 @@ export async function up({ context }: { context: QueryInterface }) {
 
     create table carriage_turns (
       collection_id uuid primary key references collections (id),
-      turn bigint not null
+      turn bigint not null,
+      -- Goes up with every deed that touches a plant: what was read of the collection before it is old.
+      touches bigint not null default 0
     );
     insert into carriage (collection_id, plant_id) select collection_id, plant_id from plant_states;
     insert into carriage_turns select id, 1 from collections;

@@ -7,13 +7,18 @@ import { any, idList, rows, run } from "../query";
 /** What plants may carry unseen: reckoned, kept as a cache. */
 
 /** Has what these plants may carry reckoned anew before the rest. Must run in the turn in which states are derived. */
-export function want(scope: Scope, plantIds: readonly string[]): Promise<void> {
-  return run(
+export async function want(scope: Scope, plantIds: readonly string[]): Promise<void> {
+  await run(
     scope,
     `insert into carriage (collection_id, plant_id, soon)
      select :c, id, true from unnest(cast(:ids as uuid[])) id order by id
      on conflict (collection_id, plant_id) do update set wanted = carriage.wanted + 1, soon = true`,
     { ids: idList(plantIds) },
+  );
+  await run(
+    scope,
+    `insert into carriage_turns (collection_id, turn, touches) values (:c, 0, 1)
+     on conflict (collection_id) do update set touches = carriage_turns.touches + 1`,
   );
 }
 
@@ -21,28 +26,43 @@ export function want(scope: Scope, plantIds: readonly string[]): Promise<void> {
 export function wantAll(scope: Scope): Promise<void> {
   return run(
     scope,
-    `insert into carriage_turns (collection_id, turn) values (:c, 1)
-     on conflict (collection_id) do update set turn = carriage_turns.turn + 1`,
+    `insert into carriage_turns (collection_id, turn, touches) values (:c, 1, 1)
+     on conflict (collection_id) do update set turn = carriage_turns.turn + 1, touches = carriage_turns.touches + 1`,
   );
 }
 
-const stale = z.object({ plantId: z.string(), wanted: z.number(), turn: z.number() });
+const stale = z.object({
+  plantId: z.string(),
+  wanted: z.number(),
+  turn: z.number(),
+  /** How many deeds have touched the collection so far. */
+  touches: z.number(),
+  /** Whether a deed has touched it. */
+  soon: z.boolean(),
+  /** The chance by which it was at risk so far, and whether that was of the facts as they were. */
+  risk: z.number().nullable(),
+  current: z.boolean(),
+});
 export type Wanted = z.output<typeof stale>;
 
-/** Up to `limit` plants in use whose row is not of the facts, the turn, the model or the day; what was touched first. */
+/** Up to `limit` plants in use whose row is not of the facts, the turn, the model or the day, or is not there; what was touched first. */
 export function toReckon(
   scope: Scope,
   now: { readonly modelVersion: number; readonly asOf: string },
   limit: number,
+  except: readonly string[],
 ): Promise<Wanted[]> {
-  const sql = `select g.plant_id as "plantId", g.wanted::float8 as wanted, coalesce(t.turn, 0)::float8 as turn
-    from carriage g
-    join plants p on p.collection_id = g.collection_id and p.id = g.plant_id and p.archived_at is null
-    left join carriage_turns t on t.collection_id = g.collection_id
-    where g.collection_id = :c and (g.reckoned <> g.wanted or g.turn <> coalesce(t.turn, 0)
+  const sql = `select p.id as "plantId", coalesce(g.wanted, 0)::float8 as wanted, coalesce(t.turn, 0)::float8 as turn,
+      coalesce(t.touches, 0)::float8 as touches, coalesce(g.soon, false) as soon, (g.result ->> 'risk')::float8 as risk, coalesce(g.reckoned = g.wanted, false) as current
+    from plants p
+    join plant_states s on s.collection_id = p.collection_id and s.plant_id = p.id
+    left join carriage g on g.collection_id = p.collection_id and g.plant_id = p.id
+    left join carriage_turns t on t.collection_id = p.collection_id
+    where p.collection_id = :c and p.archived_at is null and not p.id = any (cast(:except as uuid[])) and (g.plant_id is null
+      or g.reckoned <> g.wanted or g.turn <> coalesce(t.turn, 0)
       or g.as_of is distinct from cast(:asOf as date) or g.model_version is distinct from cast(:modelVersion as integer))
-    order by g.soon desc, g.as_of nulls first, g.plant_id limit :limit`;
-  return rows(scope, stale, sql, { ...now, limit });
+    order by coalesce(g.soon, false) desc, g.as_of nulls first, p.id limit :limit`;
+  return rows(scope, stale, sql, { ...now, limit, except: idList(except) });
 }
 
 /** Whether something that a deed has touched waits. */
@@ -57,16 +77,22 @@ export async function somethingSoon(scope: Scope): Promise<boolean> {
 export function keep(
   scope: Scope,
   now: { readonly modelVersion: number; readonly asOf: string },
-  kept: readonly (Wanted & { readonly result: PlantCarries })[],
+  kept: readonly (Pick<Wanted, "plantId" | "wanted" | "turn"> & { readonly result: PlantCarries })[],
 ): Promise<void> {
   return run(
     scope,
-    `update carriage g set reckoned = r.wanted, turn = r.turn, soon = g.soon and g.wanted <> r.wanted,
-       model_version = :modelVersion, as_of = :asOf, p = (r.result ->> 'p')::float8, result = r.result
-     from (select * from jsonb_to_recordset(cast(:kept as jsonb))
-         as r("plantId" uuid, wanted bigint, turn bigint, result jsonb) order by "plantId") r
-     where g.collection_id = :c and g.plant_id = r."plantId"`,
-    { ...now, kept: JSON.stringify(kept) },
+    `insert into carriage as g (collection_id, plant_id, wanted, reckoned, turn, soon, model_version, as_of, p, result)
+     select :c, r."plantId", r.wanted, r.wanted, r.turn, false, :modelVersion, cast(:asOf as date),
+       (r.result ->> 'p')::float8, r.result
+     from jsonb_to_recordset(cast(:kept as jsonb)) as r("plantId" uuid, wanted bigint, turn bigint, result jsonb)
+     order by r."plantId"
+     on conflict (collection_id, plant_id) do update set reckoned = excluded.reckoned, turn = excluded.turn,
+       soon = g.soon and g.wanted <> excluded.reckoned, model_version = excluded.model_version, as_of = excluded.as_of,
+       p = excluded.p, result = excluded.result`,
+    {
+      ...now,
+      kept: JSON.stringify(kept.map(({ plantId, wanted, turn, result }) => ({ plantId, wanted, turn, result }))),
+    },
   );
 }
 

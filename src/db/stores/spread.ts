@@ -77,25 +77,26 @@ export async function cameFrom(scope: Scope): Promise<CameFrom[]> {
 const handling = z.object({ plantId: z.string().nullable(), keeper: z.string(), at: z.date() });
 
 /**
- * What was handled since a moment: plants that were ever in a case, those handled by the same keeper within `minutes` after
- * one of them, and every cleaning; as it happened.
+ * What was handled since a moment: plants while they were in a case, those handled by the same keeper within `minutes` after one
+ * of them, and every cleaning; as it happened.
  */
 export function handlings(scope: Scope, since: Date, minutes: number): Promise<Handling[]> {
+  const columns = (of: string) => `${of}.plant_id, ${of}.recorded_by, ${of}.happened_at, ${of}.recorded_at, ${of}.id`;
+  const dirty = (table: string) => `select ${columns("h")} from cases s join ${table} h
+      on h.collection_id = s.collection_id and h.plant_id = s.plant_id and h.voided_at is null
+      and h.happened_at >= greatest(s.opened_at, :since) and h.happened_at <= coalesce(s.closed_at, 'infinity')
+    where s.collection_id = :c`;
+  // From the few dirty ones the index by moment leads to what came soon after; "offset 0" keeps the planner to that.
+  const after = (table: string) => `select ${columns("h")} from dirty d cross join lateral (
+      select ${columns("h")} from ${table} h where h.collection_id = :c
+        and h.voided_at is null and h.plant_id is not null and h.recorded_by = d.recorded_by
+        and h.happened_at between d.happened_at and d.happened_at + :minutes * interval '1 minute' offset 0) h`;
   const sql = `
-    with handled as (
-      select k.plant_id, k.recorded_by, k.happened_at, k.recorded_at, k.id from looks k
-        where k.collection_id = :c and k.voided_at is null and k.happened_at >= :since
-      union all
-      select a.plant_id, a.recorded_by, a.happened_at, a.recorded_at, a.id from acts a
-        where a.collection_id = :c and a.voided_at is null and a.happened_at >= :since and a.plant_id is not null
-    ), dirty as (
-      select h.* from handled h where h.plant_id in (select plant_id from cases where collection_id = :c)
-    )
+    with dirty as (${dirty("looks")} union ${dirty("acts")})
     select plant_id as "plantId", recorded_by as keeper, happened_at as at, recorded_at, id from (
       select * from dirty
-      union
-      select h.* from dirty d join handled h on h.recorded_by = d.recorded_by and h.happened_at >= d.happened_at
-        and h.happened_at <= d.happened_at + :minutes * interval '1 minute'
+      union ${after("looks")}
+      union ${after("acts")}
       union all
       select null, c.recorded_by, c.happened_at, c.recorded_at, c.id from cleanings c
         where c.collection_id = :c and c.voided_at is null and c.happened_at >= :since

@@ -7,7 +7,7 @@ import { byMoment, type ActDone, type Look, type Placement } from "@/core/facts/
 import type { Place } from "@/core/facts/descriptions";
 import { groupBy } from "@/core/groupBy";
 import type { AskedPlant } from "@/core/spread/ask";
-import { clockDays, spreadOf, type Clock, type Spread } from "@/core/spread/record";
+import { spreadOf, type Clock, type Spread } from "@/core/spread/record";
 import type { Scope } from "@/db/connection";
 import { together } from "@/db/query";
 import * as caseNumbers from "@/db/stores/caseNumbers";
@@ -16,7 +16,7 @@ import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import * as plants from "@/db/stores/plants";
 import * as spreads from "@/db/stores/spread";
-import { wallTimeIn } from "@/zones";
+import { clockDaysIn } from "@/zones";
 import { today, type Context } from "../context";
 
 /** How pests spread in a collection, read once for all that is asked of it. */
@@ -36,7 +36,7 @@ const MARGIN_DAYS = 60;
 export const clockOf =
   (timeZone: string): Clock =>
   (at) =>
-    clockDays(wallTimeIn(at, timeZone));
+    clockDaysIn(at, timeZone);
 
 export async function readSpread(context: Context, scope: Scope): Promise<SpreadOnRecord> {
   const since = new Date(context.now.getTime() - (LOOK_BACK_DAYS + MARGIN_DAYS) * DAY_MS);

@@ -13,13 +13,14 @@ import type { PestId } from "../../pests/pests";
 import { dayNumber } from "../../climate/days";
 import { askAll, type AskedPlant } from "../ask";
 import { carriesOf, reckonOne } from "../carries";
-import { clockDays, spreadOf, type CameFrom, type Collection, type SourceCase } from "../record";
+import { reckonAsked } from "../reckonAsked";
+import { spreadOf, type CameFrom, type Collection, type SourceCase } from "../record";
 
 const spots = [...spotsOf("trailingVine")].filter((spot) => spot !== "roots");
 const clean = (offset: number, over: Partial<Look> = {}) => look(offset, [], { tool: "lamp", spots, ...over });
 const weekly = (until: number, over: Partial<Look> = {}) =>
   Array.from({ length: Math.floor(until / 7) }, (_, i) => clean(7 * (i + 1), over));
-const clock = (date: Date) => clockDays(date.toISOString().slice(0, 16));
+const clock = (date: Date) => date.getTime() / 86_400_000;
 
 const plant: Plant = {
   ...{
@@ -222,6 +223,34 @@ describe("what a plant may carry, from the record", () => {
     const near = [source(28, 56), source(35, 56, { plantId: "r", pest: "thrips" }, "desk")];
     const told = carries({ looks, acts }, near);
     expect(carries({ looks: looks.toReversed(), acts: acts.toReversed() }, near.toReversed())).toEqual(told);
+  });
+});
+
+describe("what looks would find", () => {
+  it("is nearly the same for what is hardly there as if each had been asked by itself", async () => {
+    const near = source(40, 56, { pest: "thrips" }, "sill");
+    const one = asked({ looks: weekly(56) });
+    const stands = new Map([
+      ["p", one.stands],
+      ["q", standsOf([near.stood], null)],
+    ] as const);
+    const spread = spreadOf({ places, sources: [near.source], stands, cameFrom: [], handlings: [] }, clock, on(56));
+    const ways = [
+      { tool: "lamp", spots: ["axil", "underside", "newLeaf"] },
+      { tool: "loupe", spots },
+    ] as const;
+    const questions = askAll(one, spread, dayNumber(on(56)) + 1, "north", ways);
+    const all = questions.map(({ question }) => question);
+    const exact = carriesOf(questions, all.map(reckonOne));
+    const quick = carriesOf(questions, await reckonAsked(all, async (some) => some.map(reckonOne)));
+    expect(Math.abs(quick.p - exact.p)).toBeLessThan(0.003);
+    for (const [i, look] of exact.looks.entries()) {
+      expect(Math.abs(quick.looks[i]!.pFind - look.pFind)).toBeLessThan(0.004);
+      // Whoever carries something is found, or stays unfound.
+      const { pFind, pAfterClean } = quick.looks[i]!;
+      expect(pFind).toBeLessThan(quick.p);
+      expect(pAfterClean).toBeLessThan(quick.p);
+    }
   });
 });
 

@@ -14,8 +14,14 @@ main(async () => {
   const tsx = ["--expose-gc", "--import", "tsx"];
   const engine = await run(process.execPath, [...tsx, "scripts/benchmarks/engine.ts"], { cwd: root, show: true });
   const truth = await run(process.execPath, [...tsx, "scripts/benchmarks/calibration.ts"], { cwd: root, show: true });
+  const carriage = await run(process.execPath, [...tsx, "scripts/benchmarks/carriage.ts"], {
+    cwd: root,
+    env,
+    show: true,
+  });
   const pages = await run(process.execPath, [...tsx, "scripts/benchmarks/pages.ts"], { cwd: root, env, show: true });
   await ensureBrowser();
   const walk = await run(process.execPath, [...tsx, "scripts/benchmarks/walk.ts"], { cwd: root, env, show: true });
-  await finish(engine.code || truth.code || pages.code || walk.code);
+  const drag = await run(process.execPath, [...tsx, "scripts/benchmarks/drag.ts"], { cwd: root, env, show: true });
+  await finish(engine.code || truth.code || carriage.code || pages.code || walk.code || drag.code);
 });

@@ -27,7 +27,7 @@ export async function buildLargeCollection(
   sequelize: Sequelize,
   now: Date,
   size: LargeSize,
-): Promise<{ context: Context; caseId: string }> {
+): Promise<{ context: Context; caseId: string; plantId: string }> {
   const collection = {
     id: uuidv7(),
     ...usualSettings,
@@ -61,7 +61,7 @@ export async function buildLargeCollection(
   }
   await judgeStale(context);
   await sequelize.query("analyze");
-  return { context, caseId: caseIds[0]! };
+  return { context, caseId: caseIds[0]!, plantId: ids[1]! };
 }
 
 async function fill(sequelize: Sequelize, collectionId: string, now: Date, size: LargeSize): Promise<void> {

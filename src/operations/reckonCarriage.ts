@@ -95,8 +95,10 @@ export async function reckonCarriage(
       );
       return null;
     }
-    const soon = waiting[0]!.soon;
-    const wanted = soon ? waiting.filter((one) => one.soon).slice(0, SOON_BATCH) : waiting;
+    // A few that a deed has touched are put down before anything else; where everything was touched nothing comes before the rest.
+    const touched = waiting.filter((one) => one.soon);
+    const soon = touched.length > 0 && touched.length <= SOON_BATCH;
+    const wanted = soon ? touched : waiting;
     const { touches } = wanted[0]!;
     // A case that was found meanwhile, or one more day of it, is reckoned before its neighbours.
     const cases = await reckonNumbers(context, scope);

@@ -3,6 +3,7 @@ import { temperaturesBy, warmthAt } from "@/core/case/warmth";
 import type { Day } from "@/core/climate/days";
 import type { Place } from "@/core/facts/descriptions";
 import { groupBy } from "@/core/groupBy";
+import { apartPlaces, type Against, type ApartPlace } from "@/core/spread/apartPlaces";
 import type { Scope } from "@/db/connection";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
@@ -17,6 +18,8 @@ export interface WarmPlace extends Place {
 export interface StandingPlace extends Pick<WarmPlace, "id" | "name" | "kind" | "meanC"> {
   /** Codes of every plant that stands there now. */
   readonly codes: readonly string[];
+  /** For an isolation place its rank for a plant with a find, the best first, and what speaks against it; null for others. */
+  readonly apart: { readonly rank: number; readonly against: readonly Against[] } | null;
 }
 
 /** Every place in the order it was added, with its warmth on a day. */
@@ -30,6 +33,11 @@ export function warmed(all: readonly Place[], temperaturesOf: TemperaturesOf, da
   return all.map((place) => ({ ...place, meanC: warmthAt(temperaturesOf, place.id, day) }));
 }
 
+function rankOf(ranked: readonly ApartPlace[], id: string): StandingPlace["apart"] {
+  const rank = ranked.findIndex(({ placeId }) => placeId === id);
+  return rank < 0 ? null : { rank, against: ranked[rank]!.against };
+}
+
 /** Rooms in their order, in each its shelves and isolation places. */
 function roomByRoom<P extends Place>(all: readonly P[]): P[] {
   const children = groupBy(all, (place) => place.parentId);
@@ -41,12 +49,21 @@ function roomByRoom<P extends Place>(all: readonly P[]): P[] {
 /** Rooms in their order, in each its shelves and isolation places, with the plants that stand there. */
 export async function placesAsTheyStand(scope: Scope, day: Day): Promise<StandingPlace[]> {
   const all = await warmPlaces(scope, day);
-  const standing = groupBy(await plantStates.list(scope), (plant) => plant.placeId);
+  const listed = await plantStates.list(scope);
+  const standing = groupBy(listed, (plant) => plant.placeId);
+  const occupants = listed.map(({ id, placeId, state }) => ({
+    plantId: id,
+    placeId,
+    inCase: state === "infested" || state === "surer",
+    arriving: state === "new",
+  }));
+  const ranked = apartPlaces(all, occupants, { plantId: "", inCase: true });
   return roomByRoom(all).map(({ id, name, kind, meanC }) => ({
     id,
     name,
     kind,
     meanC,
     codes: (standing.get(id) ?? []).map((plant) => plant.code),
+    apart: rankOf(ranked, id),
   }));
 }

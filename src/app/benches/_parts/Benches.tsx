@@ -98,7 +98,7 @@ function nextShelf(spot: Spot | null, step: number, x: number) {
 
 /**
  * The shelves as they stand. Plants are pressed for their cards and carried within and between shelves, by mouse, by finger and by
- * keyboard. Only the shelves in sight are on the page, so that thousands of plants stay quick.
+ * keyboard. Of thousands only the shelves in sight are on the page, so that they stay quick.
  */
 export function Benches({ rows: given, limit }: { rows: readonly Row[]; limit: number }) {
   const router = useRouter();
@@ -130,6 +130,11 @@ export function Benches({ rows: given, limit }: { rows: readonly Row[]; limit: n
   }, []);
   const forms = useMemo(
     () => [...new Set(given.flatMap((row) => (row.kind === "shelf" ? row.shelf.plants.map(({ form }) => form) : [])))],
+    [given],
+  );
+  // A few stand on the page all together, as whoever searches the page expects; of many those in sight.
+  const many = useMemo(
+    () => given.reduce((sum, row) => sum + (row.kind === "shelf" ? row.shelf.plants.length : 0), 0) > AT_ONCE,
     [given],
   );
   const virtual = useWindowVirtualizer({
@@ -251,7 +256,7 @@ export function Benches({ rows: given, limit }: { rows: readonly Row[]; limit: n
         autoScroll={{ layoutShiftCompensation: false }}
       >
         <div ref={list} className="shelves">
-          {live ? (
+          {live && many ? (
             <div style={{ height: virtual.getTotalSize(), position: "relative" }}>
               {virtual.getVirtualItems().map(({ key, index, start: offset }) => (
                 <div
@@ -266,7 +271,7 @@ export function Benches({ rows: given, limit }: { rows: readonly Row[]; limit: n
               ))}
             </div>
           ) : (
-            firstOf(rows).map((row) => <div key={row.id}>{draw(row)}</div>)
+            (live ? rows : firstOf(rows)).map((row) => <div key={row.id}>{draw(row)}</div>)
           )}
         </div>
         <DragOverlay dropAnimation={null}>

@@ -9,6 +9,7 @@ import { PhotoField } from "@/app/_parts/PhotoField";
 import type { RecordLook } from "@/core/facts/kinds/look";
 import type { Stop, WalkView } from "@/operations/readWalk";
 import { pestNames } from "@/wording/names";
+import { againstNames } from "@/wording/places";
 import { ScreenHeading } from "./ScreenHeading";
 
 /** What a find ends in: set apart where, who stood near, a plan. */
@@ -34,7 +35,9 @@ export function AfterFind({
   const [apart, setApart] = useState<string | null>(stop.apart ? "It stands apart already." : null);
   const here = places.find((place) => place.id === stop.placeId);
   const near = (here?.codes ?? []).filter((code) => code !== stop.code);
-  const isolation = places.filter((place) => place.kind === "isolation");
+  const isolation = places
+    .flatMap((place) => (place.apart ? [{ ...place, ...place.apart }] : []))
+    .toSorted((a, b) => a.rank - b.rank);
   const saved = !kept.held.some(({ deed }) => deed.kind === "look" && deed.input.id === lookId);
   const put = (placeId: string | null, name: string) => {
     onApart(placeId);
@@ -55,6 +58,11 @@ export function AfterFind({
             {isolation.map((place) => (
               <Button key={place.id} className="big" onClick={() => put(place.id, place.name)}>
                 {place.name}
+                {place.against.map((one) => (
+                  <span key={one} className="d-block small">
+                    {againstNames[one]}
+                  </span>
+                ))}
               </Button>
             ))}
             <Button variant="outline-primary" className="big" onClick={() => put(null, "under a bag, where it stands")}>

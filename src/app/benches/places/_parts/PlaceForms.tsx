@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import Alert from "react-bootstrap/Alert";
 import { useWatch } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
@@ -41,6 +41,12 @@ export function AddPlaceForm({ places }: { places: readonly { id: string; name: 
     done: () => router.push("/benches"),
   });
   const kind = useWatch({ control: form.control, name: "kind" });
+  const { setValue, formState } = form;
+  const said = formState.dirtyFields.doorShut === true;
+  // An isolation place is one because its door is shut, unless its keeper says otherwise.
+  useEffect(() => {
+    if (!said) setValue("doorShut", kind === "isolation");
+  }, [kind, said, setValue]);
   const around = places.filter((place) => standsIn[kind].includes(place.kind));
   return (
     <form onSubmit={submit} noValidate>

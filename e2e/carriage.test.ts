@@ -1,4 +1,4 @@
-import { By, Key, Origin, until, type WebElement } from "selenium-webdriver";
+import { By, Key, until, type WebElement } from "selenium-webdriver";
 import { v7 as uuidv7 } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Day } from "../src/core/climate/days";

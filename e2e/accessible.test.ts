@@ -22,6 +22,7 @@ const addresses = [
   `/plants/${idOf("plant", "L04")}/apart`,
   "/cases",
   aCase,
+  `${aCase}/around`,
   `${aCase}/plan`,
   `${aCase}/treat`,
   `${aCase}/close`,
@@ -33,7 +34,11 @@ const addresses = [
   `${plant}/reaction`,
   "/almanac/hiding-places",
   "/walk",
+  "/walk/tonight",
+  "/arrivals",
   "/ledger",
+  "/ledger?by=month",
+  "/ledger/plants?by=seller&key=Cactus%20club%20swap&what=plants",
   "/settings",
 ];
 

@@ -25,12 +25,13 @@ const views: readonly (readonly [
   ["today", "/today", laptop, "light"],
   ["today-phone", "/today", phone, "light"],
   ["benches", "/benches", laptop, "light"],
-  ["plant", `/plants/${idOf("plant", "L01")}`, laptop, "light"],
+  ["plant", `/plants/${idOf("plant", "L03")}`, laptop, "light"],
   ["look", `/plants/${idOf("plant", "R02")}/look`, laptop, "light"],
   ["case", `/cases/${idOf("case", "R01", "mealybug")}`, laptop, "light"],
   ["plan", `/cases/${idOf("case", "L04", "softScale")}/plan`, laptop, "light"],
   ["walk-phone", "/walk", phone, "light", onWalk],
-  ["walk-night", "/walk", laptop, "dark", onWalk],
+  ["around", `/cases/${idOf("case", "L04", "softScale")}/around`, laptop, "light"],
+  ["tonight-night", "/walk/tonight", laptop, "dark"],
   ["naming-phone", "/walk", phone, "light", naming],
   ["find-phone", "/walk", phone, "dark", [...naming, "Mealybugs", "Light: 3–10", "Leaf axils, stem joints"]],
   [
@@ -44,7 +45,6 @@ const views: readonly (readonly [
   ["ledger", "/ledger", laptop, "light"],
   ["mixing", "/mixing", laptop, "light"],
   ["life-cycles", "/almanac/life-cycle", laptop, "light"],
-  ["begin-phone", "/begin", phone, "light"],
   ["place", `/benches/places/${idOf("place", "pantry")}`, laptop, "light"],
 ];
 /** Pasted into the table of several plants. */

@@ -34,7 +34,8 @@ function bossOf(url: string, role: Role): Promise<PgBoss> {
 
 /** A keeper waits for nothing that is asked; a job that is to end has so long to put its work down, ms. */
 const PATIENCE_MS = 5000;
-const POLL_SECONDS = 1;
+/** What a deed has touched is to be known within a second. */
+const POLL_SECONDS = 0.5;
 
 /**
  * Takes part in jobs, each a queue of its own: any number of processes may, and of two jobs that wait for the same thing one is

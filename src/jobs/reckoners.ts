@@ -24,9 +24,9 @@ export function reckoners(threads = Math.min(MOST_THREADS, availableParallelism(
   let workers: Worker[] | null = null;
   const waiting = new Map<number, { resolve: (answers: Answers) => void; reject: (error: unknown) => void }>();
   let last = 0;
-  const start = () => {
+  const start = (): Worker[] => {
     const file = new URL("reckonWorker.mjs", import.meta.url);
-    return Array.from({ length: threads }, () => {
+    const pool = Array.from({ length: threads }, () => {
       const worker = new Worker(file);
       worker.on("message", ({ id, answers }: { id: number; answers: Answers }) => {
         waiting.get(id)?.resolve(answers);
@@ -35,12 +35,14 @@ export function reckoners(threads = Math.min(MOST_THREADS, availableParallelism(
       // One that fails takes what waits with it: the job says so and begins again with others.
       worker.on("error", (error) => {
         workers = null;
+        for (const one of pool) void one.terminate();
         for (const { reject } of waiting.values()) reject(error);
         waiting.clear();
       });
       worker.unref();
       return worker;
     });
+    return pool;
   };
   return {
     async reckonAll(questions) {

@@ -1,6 +1,6 @@
 import type { Plant, Place } from "@/core/facts/descriptions";
-import { isApart } from "@/core/facts/descriptions";
 import { idIn } from "@/core/fields";
+import { placesInRecord } from "@/core/case/record";
 import { USUAL_C } from "@/core/diagnosis/priors";
 import { apartPlaces, awayFromIsland, type ApartPlace, type Leaves, type Occupant } from "@/core/spread/apartPlaces";
 import { plantsThatCatch } from "@/core/spread/broughtBack";
@@ -93,10 +93,11 @@ export async function readMove(context: Context, asked: string): Promise<MoveVie
   const { occupants } = await occupantsOf(context);
   const all = await warmPlaces(scope, today(context));
   const tree = placeTree(all);
+  const { apartAt } = placesInRecord(all);
   // An open case carries for certain.
   const pests = [...(carried?.pests ?? []), ...view.open.map(({ found }) => ({ pest: found.pest, p: 1 }))];
   const targets = all
-    .filter(({ kind, id: other }) => !isApart(kind) && other !== place.id)
+    .filter(({ id: other }) => !apartAt(other) && other !== place.id)
     .map(({ id: other, name, meanC }) => {
       const others = occupants.filter((one) => one.plantId !== plant.id);
       const near: Partial<Record<"touching" | "place" | "room", number>> = {};
@@ -119,7 +120,7 @@ export async function readMove(context: Context, asked: string): Promise<MoveVie
       );
       return { id: other, name, plants: there, wouldCatch };
     });
-  const back = isApart(place.kind);
+  const back = card.apart;
   return {
     ...{ plant, place, card, targets, back },
     carries: carried,

@@ -19,7 +19,7 @@ const shown = ({ id, code, name, state, petals, apart, growthForm, carries }: On
 
 function told({ place, plants }: Bench): string {
   const count = plants.length === 1 ? "1 plant" : `${plants.length} plants`;
-  const room = place.roomFor === null ? "" : `, room for ${place.roomFor}`;
+  const room = place.roomFor === null || place.kind === "bag" ? "" : `, room for ${place.roomFor}`;
   return `${warmthInWords(place.meanC)}, ${count}${room}${place.doorShut ? ", door shut" : ""}`;
 }
 

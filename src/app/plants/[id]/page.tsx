@@ -3,7 +3,6 @@ import Link from "next/link";
 import { genusMeant } from "@/core/plants/genera";
 import { Strike } from "@/app/_parts/Strike";
 import { atRiskSince } from "@/core/programmes/watch";
-import { isApart } from "@/core/facts/descriptions";
 import { standing } from "@/core/facts/facts";
 import { AsOf } from "@/ui/AsOf";
 import { Flower } from "@/ui/mark/Flower";
@@ -28,7 +27,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
   const { context, view, asOf, today } = await plantOf(params);
   const { plant, card, place, record, verdicts } = view;
   const archived = plant.archivedAt !== null;
-  const apart = isApart(place.kind);
+  const { apart } = card;
   const lastLook = standing(record.looks).at(-1);
   const atRisk = card.state === "atRisk";
   const beside = record.exposures.at(-1);

@@ -28,8 +28,13 @@ function reasons({ why }: AroundView["first"][number]): string {
   return [...new Set(all)].join(", ");
 }
 
-function Origin({ origin, pest }: { origin: AroundView["origin"]; pest: string }) {
-  if (!origin) return <p className="mb-0">It is being reckoned; come back in a moment.</p>;
+function Origin({ origin, pest, open }: { origin: AroundView["origin"]; pest: string; open: boolean }) {
+  if (!origin)
+    return (
+      <p className="mb-0">
+        {open ? "It is being reckoned; come back in a moment." : "It was not reckoned while the case was open."}
+      </p>
+    );
   const { told, routes } = origin;
   return (
     <>
@@ -119,7 +124,7 @@ export default async function AroundPage({ params }: { params: Promise<{ id: str
         </div>
         <div className="col-lg-5">
           <Panel title="Where it came from">
-            <Origin origin={view.origin} pest={pest} />
+            <Origin origin={view.origin} pest={pest} open={found.open} />
           </Panel>
           <Panel title="The neighbours: two schools">
             <BothSchools caseId={found.id} />

@@ -35,7 +35,7 @@ export function BothSchools({ caseId }: { caseId: string }) {
         <table className="table table-sm align-middle mb-2">
           <thead>
             <tr>
-              <th scope="col"></th>
+              <td />
               <th scope="col">Treat all once</th>
               <th scope="col">Only look at all</th>
             </tr>

@@ -7,11 +7,13 @@ import { plantsThatCatch } from "@/core/spread/broughtBack";
 import type { PlantCarries } from "@/core/spread/carries";
 import { placeTree } from "@/core/spread/places";
 import type { PlantCard } from "@/core/state/plantCard";
+import * as assessments from "@/db/stores/assessments";
 import * as carriage from "@/db/stores/carriage";
 import * as cases from "@/db/stores/cases";
 import * as plantStates from "@/db/stores/plantStates";
 import { scopeOf, today, type Context } from "./context";
 import { warmPlaces } from "./parts/placesAsTheyStand";
+import { keptJudgement } from "./parts/judgements";
 import { cardOf } from "./parts/plantCard";
 import { readPlant, type PlantView } from "./readPlant";
 
@@ -94,8 +96,14 @@ export async function readMove(context: Context, asked: string): Promise<MoveVie
   const all = await warmPlaces(scope, today(context));
   const tree = placeTree(all);
   const { apartAt } = placesInRecord(all);
-  // An open case carries for certain.
-  const pests = [...(carried?.pests ?? []), ...view.open.map(({ found }) => ({ pest: found.pest, p: 1 }))];
+  // An open case carries what is left of it; while that is not known, for certain.
+  const caseIds = view.open.map(({ found }) => found.id);
+  const judged = new Map((await assessments.ofCases(scope, caseIds)).map((row) => [row.caseId, keptJudgement(row)]));
+  const open = view.open.map(({ found }) => {
+    const known = judged.get(found.id);
+    return { pest: found.pest, p: known?.ok ? 1 - known.judgement.assessment.pClear : 1 };
+  });
+  const pests = [...(carried?.pests ?? []), ...open];
   const targets = all
     .filter(({ id: other }) => !apartAt(other) && other !== place.id)
     .map(({ id: other, name, meanC }) => {

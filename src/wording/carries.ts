@@ -24,13 +24,13 @@ const nearby: Record<NearnessId, string> = {
   open: "from another room",
 };
 
-/** Where something may have come from: "L04 touching it". */
+/** Where something may have come from, as it follows "from": "L04 touching it". */
 export function routeInWords({ kind, code, nearness }: Pick<Blamed, "kind" | "code" | "nearness">): string {
   switch (kind) {
     case "arrival":
-      return "it may have brought it along";
+      return "what it may have brought along";
     case "resident":
-      return "from before the record";
+      return "what was there before the record";
     case "remained":
       return "what may have been left of its last case";
     case "background":

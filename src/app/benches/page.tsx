@@ -55,7 +55,7 @@ export default async function BenchesPage() {
           Add a place
         </Link>
       </div>
-      <Benches rows={rows} limit={context.collection.riskPercent / 100} />
+      <Benches rows={JSON.stringify(rows)} limit={context.collection.riskPercent / 100} />
     </>
   );
 }

@@ -97,6 +97,8 @@ export async function up({ context }: { context: QueryInterface }) {
       model_version integer,
       as_of date,
       p double precision check (p between 0 and 1),
+      -- What the ways to look would find, in their order: lists read it without the rest.
+      p_finds double precision[],
       result jsonb,
       primary key (collection_id, plant_id),
       foreign key (collection_id, plant_id) references plants (collection_id, id) on delete cascade

@@ -81,14 +81,15 @@ export function keep(
 ): Promise<void> {
   return run(
     scope,
-    `insert into carriage as g (collection_id, plant_id, wanted, reckoned, turn, soon, model_version, as_of, p, result)
+    `insert into carriage as g (collection_id, plant_id, wanted, reckoned, turn, soon, model_version, as_of, p, p_finds, result)
      select :c, r."plantId", r.wanted, r.wanted, r.turn, false, :modelVersion, cast(:asOf as date),
-       (r.result ->> 'p')::float8, r.result
+       (r.result ->> 'p')::float8,
+       array(select (look ->> 'pFind')::float8 from jsonb_array_elements(r.result -> 'looks') look), r.result
      from jsonb_to_recordset(cast(:kept as jsonb)) as r("plantId" uuid, wanted bigint, turn bigint, result jsonb)
      order by r."plantId"
      on conflict (collection_id, plant_id) do update set reckoned = excluded.reckoned, turn = excluded.turn,
        soon = g.soon and g.wanted <> excluded.reckoned, model_version = excluded.model_version, as_of = excluded.as_of,
-       p = excluded.p, result = excluded.result`,
+       p = excluded.p, p_finds = excluded.p_finds, result = excluded.result`,
     {
       ...now,
       kept: JSON.stringify(kept.map(({ plantId, wanted, turn, result }) => ({ plantId, wanted, turn, result }))),
@@ -119,7 +120,7 @@ export function risks(scope: Scope, plantIds: readonly string[]): Promise<RiskRo
 const lookable = z.object({
   plantId: z.string(),
   p: z.number(),
-  pFinds: z.array(z.coerce.number()),
+  pFinds: z.array(z.number()),
   growthForm: z.enum(growthFormIds),
   genus: z.string(),
   potCm: z.number(),
@@ -128,7 +129,7 @@ const lookable = z.object({
 /** Every plant in use that is in no case, with the chance that it carries something and that each look would find it. */
 export function lookables(scope: Scope): Promise<z.output<typeof lookable>[]> {
   const sql = `select g.plant_id as "plantId", g.p, p.growth_form as "growthForm", p.genus, p.pot_cm::float8 as "potCm",
-      array[g.result #>> '{looks,0,pFind}', g.result #>> '{looks,1,pFind}'] as "pFinds"
+      g.p_finds as "pFinds"
     from carriage g
     join plants p on p.collection_id = g.collection_id and p.id = g.plant_id and p.archived_at is null
     join plant_states s on s.collection_id = g.collection_id and s.plant_id = g.plant_id

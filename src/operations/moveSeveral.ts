@@ -3,7 +3,10 @@ import type { Context } from "./context";
 import { movePlant } from "./movePlant";
 import type { Outcome } from "./outcome";
 
-/** Moves several plants, each to its own place. One that stands there already needs no move; what was moved before one that is refused stays so. */
+/**
+ * Moves several plants, each to its own place. One that stands there already needs no move; what was moved before one that is
+ * refused stays so.
+ */
 export async function moveSeveral(context: Context, { moves, at }: MoveSeveral): Promise<Outcome<{ moved: number }>> {
   let moved = 0;
   for (const move of moves) {

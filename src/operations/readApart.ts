@@ -2,17 +2,16 @@ import type { Plant, Place } from "@/core/facts/descriptions";
 import { idIn } from "@/core/fields";
 import { placesInRecord } from "@/core/case/record";
 import { USUAL_C } from "@/core/diagnosis/priors";
-import { apartPlaces, awayFromIsland, type ApartPlace, type Leaves, type Occupant } from "@/core/spread/apartPlaces";
+import { apartPlaces, awayFromIsland, type ApartPlace, type Leaves } from "@/core/spread/apartPlaces";
 import { plantsThatCatch } from "@/core/spread/broughtBack";
 import type { PlantCarries } from "@/core/spread/carries";
 import { placeTree } from "@/core/spread/places";
 import type { PlantCard } from "@/core/state/plantCard";
 import * as assessments from "@/db/stores/assessments";
 import * as carriage from "@/db/stores/carriage";
-import * as cases from "@/db/stores/cases";
 import * as plantStates from "@/db/stores/plantStates";
 import { scopeOf, today, type Context } from "./context";
-import { warmPlaces } from "./parts/placesAsTheyStand";
+import { occupantsOf, warmPlaces } from "./parts/placesAsTheyStand";
 import { keptJudgement } from "./parts/judgements";
 import { cardOf } from "./parts/plantCard";
 import { readPlant, type PlantView } from "./readPlant";
@@ -25,25 +24,13 @@ export interface ApartView extends Pick<PlantView, "plant" | "place" | "places" 
   readonly island: readonly (Leaves & { readonly card: PlantCard; readonly placeName: string | null })[];
 }
 
-async function occupantsOf(context: Context): Promise<{ occupants: Occupant[]; listed: plantStates.ListedPlant[] }> {
-  const scope = scopeOf(context);
-  const listed = await plantStates.list(scope);
-  const open = new Set((await cases.open(scope)).map(({ plantId }) => plantId));
-  const occupants = listed.map(({ id, placeId, state }) => ({
-    plantId: id,
-    placeId,
-    inCase: open.has(id),
-    arriving: state === "new",
-  }));
-  return { occupants, listed };
-}
-
 /** Where a plant may be set apart, and who moves where it is too big to; null when there is no such plant. */
 export async function readApart(context: Context, asked: string): Promise<ApartView | null> {
   const view = await readPlant(context, asked);
   if (!view) return null;
   const { plant, place, places, card, before } = view;
-  const { occupants, listed } = await occupantsOf(context);
+  const listed = await plantStates.list(scopeOf(context));
+  const occupants = occupantsOf(listed);
   const day = today(context);
   const own = { plantId: plant.id, inCase: view.open.length > 0 };
   const name = new Map(places.map((one) => [one.id, one.name]));
@@ -92,7 +79,7 @@ export async function readMove(context: Context, asked: string): Promise<MoveVie
   const scope = scopeOf(context);
   const { plant, place, card, before } = view;
   const carried = (await carriage.of(scope, [plant.id]))[0]?.result ?? null;
-  const { occupants } = await occupantsOf(context);
+  const occupants = occupantsOf(await plantStates.list(scope));
   const all = await warmPlaces(scope, today(context));
   const tree = placeTree(all);
   const { apartAt } = placesInRecord(all);

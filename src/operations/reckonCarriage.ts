@@ -1,17 +1,14 @@
-import { LOOK_BACK_DAYS } from "@/core/carriage/rates";
-import { numbersOf } from "@/core/case/numbers";
-import { MODEL_VERSION } from "@/core/case/model";
-import type { PlacesInRecord } from "@/core/case/record";
-import { standing } from "@/core/facts/facts";
-import type { Search } from "@/core/inspection/see";
-import { everyDays } from "@/core/programmes/round";
-import { WATCHED_EVERY_DAYS } from "@/core/programmes/programme";
-import { addDays, dayNumber } from "@/core/climate/days";
-import { checkCaseFile } from "@/core/format/read";
-import { pestOf, type PestId } from "@/core/pests/pests";
-import { reckonAsked } from "@/core/spread/reckonAsked";
 import type { Carriage } from "@/core/carriage/carriage";
-import { ask, askAll, type Asked, type AskedPlant } from "@/core/spread/ask";
+import type { PlacesInRecord } from "@/core/case/record";
+import { MODEL_VERSION } from "@/core/case/model";
+import { addDays, dayNumber } from "@/core/climate/days";
+import { standing } from "@/core/facts/facts";
+import { CLEAN_LOOKS_NEEDED, countedCleanLooks } from "@/core/inspection/cleanLooks";
+import type { Search } from "@/core/inspection/see";
+import { pestOf, type PestId } from "@/core/pests/pests";
+import { WATCHED_EVERY_DAYS } from "@/core/programmes/programme";
+import { everyDays } from "@/core/programmes/round";
+import { askAll, type Asked, type AskedPlant } from "@/core/spread/ask";
 import {
   carriesOf,
   CARRIES_VERSION,
@@ -20,20 +17,16 @@ import {
   type ReckonAll,
   type WayBack,
 } from "@/core/spread/carries";
+import { reckonAsked } from "@/core/spread/reckonAsked";
 import { waysBack } from "@/core/spread/wayBack";
-import type { Scope } from "@/db/connection";
 import * as carriage from "@/db/stores/carriage";
-import * as caseNumbers from "@/db/stores/caseNumbers";
 import * as facts from "@/db/stores/facts";
-import { instantOf } from "@/zones";
 import { scopeOf, today, type Context } from "./context";
-import { fileOfCase } from "./parts/judgements";
-import { recordsOf } from "./parts/plantRecords";
 import { restate } from "./parts/refreshPlants";
-import { waysFor } from "./parts/waysFor";
-import { CLEAN_LOOKS_NEEDED, countedCleanLooks } from "@/core/inspection/cleanLooks";
 import { riskOf } from "./parts/risk";
+import { reckonNumbers, traceOrigins } from "./parts/sourceCases";
 import { askedPlants, readSpread, type SpreadOnRecord } from "./parts/spreadOnRecord";
+import { waysFor } from "./parts/waysFor";
 
 /** Plants that are reckoned from one set of queries. */
 const BATCH = 100;
@@ -88,11 +81,7 @@ export async function reckonCarriage(
     // What is wanted is read before the facts it stands for: whatever changes after this is wanted again.
     const waiting = await carriage.toReckon(scope, now, BATCH, [...taken]);
     if (waiting.length === 0) {
-      await traceOrigins(
-        context,
-        scope,
-        async () => (held ??= { touches: NaN, onRecord: await readSpread(context, scope) }).onRecord,
-      );
+      await traceOrigins(context, scope);
       return null;
     }
     // A few that a deed has touched are put down before anything else; where everything was touched nothing comes before the rest.
@@ -104,7 +93,7 @@ export async function reckonCarriage(
     const cases = await reckonNumbers(context, scope);
     if (!held || cases > 0 || held.touches !== touches) held = { touches, onRecord: await readSpread(context, scope) };
     const { onRecord } = held;
-    if (!soon) await traceOrigins(context, scope, async () => onRecord);
+    if (!soon) await traceOrigins(context, scope);
     const plantIds = wanted.map(({ plantId }) => plantId);
     for (const id of plantIds) taken.add(id);
     const plants = await askedPlants(context, scope, onRecord, plantIds);
@@ -172,22 +161,6 @@ function bandOf({ collection }: Context, risk: number | null): string {
   return `${everyDays(collection.lookEveryDays, of)} ${of.p !== null && of.p >= of.from}`;
 }
 
-/** Where open cases probably came from: the ways that a look just before the find would have had to blame. */
-async function traceOrigins(context: Context, scope: Scope, read: () => Promise<SpreadOnRecord>): Promise<void> {
-  const cases = await caseNumbers.toTrace(scope);
-  if (cases.length === 0) return;
-  const onRecord = await read();
-  const plants = await askedPlants(context, scope, onRecord, [...new Set(cases.map(({ plantId }) => plantId))]);
-  for (const { caseId, plantId, turn } of cases) {
-    const plant = plants.find((one) => one.plant.id === plantId);
-    const found = plant?.cases.find(({ id }) => id === caseId);
-    if (!plant || !found) continue;
-    const { spread } = onRecord;
-    const before = ask(plant, found.pest, spread, spread.clock(found.openedAt), context.collection.hemisphere);
-    await caseNumbers.keepOrigin(scope, caseId, turn, carriesOf([before], [reckonOne(before.question)]).routes);
-  }
-}
-
 /** Whether a plant stands apart without a case: an arrival, or one that is to go back. */
 function standsApart({ stands, cases }: AskedPlant, { apartAt }: PlacesInRecord): boolean {
   const now = stands.at(-1);
@@ -213,24 +186,4 @@ function wayBackOf(
   const least = Math.max(1, CLEAN_LOOKS_NEEDED - countedCleanLooks(clean.map((look) => look.day)));
   const first = next < day ? day : next;
   return waysBack(asked, plant.growthForm, waysFor(context, plant), first, until, limit, least, reckonAll);
-}
-
-/** Reckons how many animals the cases have whose numbers are out of date. Gives how many. */
-async function reckonNumbers(context: Context, scope: Scope): Promise<number> {
-  const { timeZone } = context.collection;
-  const asOf = today(context);
-  const since = instantOf(`${addDays(asOf, -LOOK_BACK_DAYS)}T00:00`, timeZone);
-  const stale = await caseNumbers.toReckon(scope, { modelVersion: MODEL_VERSION, asOf, since });
-  for (const { caseId, plantId } of stale) {
-    const record = (await recordsOf(scope, [plantId])).records[0];
-    const found = record?.cases.find(({ id }) => id === caseId);
-    if (!record || !found) continue;
-    const input = fileOfCase(record, found, asOf, timeZone);
-    const read = input && checkCaseFile(input);
-    const numbers = read?.ok ? numbersOf(read.file) : null;
-    const { factsVersion } = record;
-    await caseNumbers.keep(scope, { caseId, plantId, factsVersion, modelVersion: MODEL_VERSION, asOf, numbers });
-  }
-  if (stale.length > 0) await caseNumbers.forget(scope);
-  return stale.length;
 }

@@ -104,17 +104,16 @@ interface TimedPlant extends AskedPlant {
 function timedPlant(asked: AskedPlant, clock: Clock, until: number): TimedPlant {
   const counts = (fact: Look | ActDone) => !isBeside(fact);
   const before = <T extends { readonly at: number }>(all: readonly T[]) => all.filter(({ at }) => at < until);
+  const looked = standing(asked.looks)
+    .filter(counts)
+    .map((look) => ({ at: clock(look.at), look, how: keyOf(look, look.turned ? 1 : ONE_SIDE) }));
   const warmFrom = Math.floor(until - LOOK_BACK_DAYS);
   const warmth = asked.warmth(dayAt(warmFrom), dayAt(Math.max(warmFrom, Math.ceil(until) - 1)));
   return {
     ...asked,
     stood: stoodAt(asked.stands, clock),
-    written: asked.looks.reduce((first, { at }) => Math.min(first, clock(at)), dayNumber(asked.plant.addedOn)),
-    timedLooks: before(
-      standing(asked.looks)
-        .filter(counts)
-        .map((look) => ({ at: clock(look.at), look, how: keyOf(look, look.turned ? 1 : ONE_SIDE) })),
-    ),
+    written: looked.reduce((first, { at }) => Math.min(first, at), dayNumber(asked.plant.addedOn)),
+    timedLooks: before(looked),
     timedActs: before(
       standing(asked.acts)
         .filter(counts)
@@ -301,7 +300,8 @@ function handled(
   const sources = spread.sourcesOf(pest);
   return spread.handledAfter(plant.id).flatMap(({ sourceId, at }) => {
     const when = spread.clock(at);
-    const source = sources.find(({ plantId, openedAt }) => plantId === sourceId && openedAt <= when);
+    // Of several cases of the pest on it the one that ran then: sources stand in the order in which they began.
+    const source = sources.findLast(({ plantId, openedAt }) => plantId === sourceId && openedAt <= when);
     if (!source || when < begin || when >= until) return [];
     const founders = HANDLED_FOUNDERS * Math.min(1, source.animalsOn(Math.floor(when)));
     const route = { kind: "handled", plantId: sourceId, code: source.code, nearness: null } as const;

@@ -50,6 +50,7 @@ export interface Collection {
 export interface Spread {
   readonly tree: PlaceTree;
   readonly clock: Clock;
+  /** In the order in which they began. */
   readonly sourcesOf: (pest: PestId) => readonly TimedSource[];
   readonly touching: (a: string, b: string) => readonly SideBySide[];
   readonly handledAfter: (plantId: string) => readonly HandledAfter[];
@@ -95,7 +96,8 @@ export function spreadOf(collection: Collection, clock: Clock, today: Day): Spre
           day > ended ? 0 : numbers ? mobileOn(numbers, day - first) : day >= first ? UNRECKONED : 0,
       };
     })
-    .filter(({ ended }) => ended >= oldest);
+    .filter(({ ended }) => ended >= oldest)
+    .toSorted((a, b) => a.openedAt - b.openedAt || (a.caseId < b.caseId ? -1 : 1));
   const byPest = groupBy(timed, ({ pest }) => pest);
   const touched = touchesBySource(new Set(timed.map(({ plantId }) => plantId)), stands, clock);
   const casesOf = groupBy(sources, ({ plantId }) => plantId);

@@ -15,8 +15,8 @@ const SCHOOL_WEEKS = [1, 4] as const;
 
 /**
  * For each way to look how many weekly clean looks from `first` on bring the chance that a plant carries something below `limit`,
- * and when that is; never fewer than `least`. A way that does not within ten looks is left out. `until` is the time up to which `asked` reaches; what came
- * to the plant on its last day goes on coming.
+ * and when that is; never fewer than `least`. A way that does not within ten looks is left out. `until` is the time up to which
+ * `asked` reaches; what came to the plant on its last day goes on coming.
  * @example // "may join on 18 Dec if the looks of 27 Nov, 4, 11 and 18 Dec are clean"
  */
 export async function waysBack(

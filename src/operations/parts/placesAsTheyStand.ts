@@ -3,7 +3,7 @@ import { temperaturesBy, warmthAt } from "@/core/case/warmth";
 import type { Day } from "@/core/climate/days";
 import type { Place } from "@/core/facts/descriptions";
 import { groupBy } from "@/core/groupBy";
-import { apartPlaces, type Against, type ApartPlace } from "@/core/spread/apartPlaces";
+import { apartPlaces, type Against, type ApartPlace, type Occupant } from "@/core/spread/apartPlaces";
 import type { Scope } from "@/db/connection";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
@@ -33,6 +33,16 @@ export function warmed(all: readonly Place[], temperaturesOf: TemperaturesOf, da
   return all.map((place) => ({ ...place, meanC: warmthAt(temperaturesOf, place.id, day) }));
 }
 
+/** Who stands where, as far as it bears on who may stand beside them. */
+export function occupantsOf(listed: readonly plantStates.ListedPlant[]): Occupant[] {
+  return listed.map(({ id, placeId, state }) => ({
+    plantId: id,
+    placeId,
+    inCase: state === "infested" || state === "surer",
+    arriving: state === "new",
+  }));
+}
+
 function rankOf(ranked: readonly ApartPlace[], id: string): StandingPlace["apart"] {
   const rank = ranked.findIndex(({ placeId }) => placeId === id);
   return rank < 0 ? null : { rank, against: ranked[rank]!.against };
@@ -51,13 +61,7 @@ export async function placesAsTheyStand(scope: Scope, day: Day): Promise<Standin
   const all = await warmPlaces(scope, day);
   const listed = await plantStates.list(scope);
   const standing = groupBy(listed, (plant) => plant.placeId);
-  const occupants = listed.map(({ id, placeId, state }) => ({
-    plantId: id,
-    placeId,
-    inCase: state === "infested" || state === "surer",
-    arriving: state === "new",
-  }));
-  const ranked = apartPlaces(all, occupants, { plantId: "", inCase: true });
+  const ranked = apartPlaces(all, occupantsOf(listed), { plantId: "", inCase: true });
   return roomByRoom(all).map(({ id, name, kind, meanC }) => ({
     id,
     name,

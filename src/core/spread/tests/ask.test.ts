@@ -199,6 +199,23 @@ describe("what a plant may carry, from the record", () => {
     expect(told.routes[0]).toMatchObject({ kind: "handled", code: "Q", pest: "mealybug" });
   });
 
+  it("of two cases on the plant that was handled before it the one that ran then counts", () => {
+    const handlings = [
+      { plantId: "q", keeper: "", at: at(50, "18:00") },
+      { plantId: "p", keeper: "", at: at(50, "18:10") },
+    ];
+    const ended = source(5, 12, { endedAt: at(12) }, "attic");
+    const running = source(45, 56, {}, "attic");
+    const told = carries({ looks: weekly(56) }, [ended, running], 56, { handlings });
+    expect(told.routes.some(({ kind }) => kind === "handled")).toBe(true);
+  });
+
+  it("a look that was struck out, or lies years back, begins no record", () => {
+    const struckOut = { ...clean(-90), voidReason: "not so" };
+    const longAgo = { ...clean(-900), recordedAt: at(1) };
+    expect(carries({ looks: [struckOut, longAgo, ...weekly(56)] })).toEqual(carries({ looks: weekly(56) }));
+  });
+
   it("a clean look never raises it, and more exposure never lowers it", () => {
     const days = fc.uniqueArray(fc.integer({ min: 1, max: 55 }), { maxLength: 6 });
     fc.assert(

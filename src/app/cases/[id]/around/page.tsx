@@ -8,6 +8,7 @@ import { usualTool } from "@/core/facts/settings";
 import { readAround, type AroundView } from "@/operations/readAround";
 import { AsOf } from "@/ui/AsOf";
 import { Panel } from "@/ui/Panel";
+import { RouteShares } from "@/ui/RouteShares";
 import { PlantLine } from "@/ui/PlantLine";
 import { nearnessNames, routeInWords } from "@/wording/carries";
 import { percent } from "@/wording/chances";
@@ -47,25 +48,7 @@ function Origin({ origin, pest, open }: { origin: AroundView["origin"]; pest: st
           <strong>It cannot be told: no way stands out.</strong>
         )}
       </p>
-      <ul className="carries-routes mb-2">
-        {routes.slice(0, 5).map((route) => (
-          <li key={`${route.kind} ${route.plantId} ${route.nearness} ${route.share}`}>
-            <span
-              className="carries-share"
-              style={{ "--share": route.share } as React.CSSProperties}
-              aria-hidden="true"
-            />
-            <span>
-              {percent(route.share)}{" "}
-              {route.plantId ? (
-                <Link href={`/plants/${route.plantId}`}>{routeInWords(route)}</Link>
-              ) : (
-                routeInWords(route)
-              )}
-            </span>
-          </li>
-        ))}
-      </ul>
+      <RouteShares routes={routes.slice(0, 5)} told={() => ""} />
       <p className="small mb-0">
         Supposing that {pest} were there just before the find: how much each way that the record knows is to blame. What
         it does not know it cannot blame.

@@ -1,8 +1,8 @@
-import Link from "next/link";
 import type { Day } from "@/core/climate/days";
 import type { PlantView } from "@/operations/readPlant";
 import { Panel } from "@/ui/Panel";
-import { carriesSentence, routeInWords, wayBackSentence } from "@/wording/carries";
+import { RouteShares } from "@/ui/RouteShares";
+import { carriesSentence, wayBackSentence } from "@/wording/carries";
 import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
 import { pestNames } from "@/wording/names";
@@ -42,25 +42,7 @@ export function Carries({
         {!carries.current && " (As it was before the last change; it is being reckoned anew.)"}
       </p>
       {routes.length > 0 && (
-        <ul className="carries-routes">
-          {routes.map((route) => (
-            <li key={`${route.pest} ${route.kind} ${route.plantId} ${route.nearness}`}>
-              <span
-                className="carries-share"
-                style={{ "--share": route.share } as React.CSSProperties}
-                aria-hidden="true"
-              />
-              <span>
-                {percent(route.share)} of it: {pestNames[route.pest].toLowerCase()},{" "}
-                {route.plantId ? (
-                  <Link href={`/plants/${route.plantId}`}>{routeInWords(route)}</Link>
-                ) : (
-                  routeInWords(route)
-                )}
-              </span>
-            </li>
-          ))}
-        </ul>
+        <RouteShares routes={routes} told={(route) => `of it: ${pestNames[route.pest].toLowerCase()}, `} />
       )}
       {apart && carries.waysBack && <p>{wayBackSentence(carries.waysBack)}</p>}
       <CarriedPicture plantId={plantId} limit={limit} />

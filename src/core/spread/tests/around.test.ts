@@ -1,0 +1,58 @@
+import { describe, expect, it } from "vitest";
+import type { Blamed } from "../carries";
+import { originOf, whoFirst, type AroundPlant } from "../around";
+
+const route = (over: Partial<Blamed>): Blamed => ({
+  ...{ kind: "neighbour", plantId: "sick", code: "S", nearness: "place", pest: "thrips", share: 0.5 },
+  ...over,
+});
+const plant = (
+  plantId: string,
+  p: number,
+  routes: readonly Blamed[],
+  over: Partial<AroundPlant> = {},
+): AroundPlant => ({
+  ...{ plantId, sameSeller: false, sameTray: false, carries: { p, pests: [{ pest: "thrips", p }], routes } },
+  ...over,
+});
+
+describe("who first after a find", () => {
+  it("the likeliest, each with why; ways from other plants and other pests are none of it", () => {
+    const told = whoFirst(
+      "thrips",
+      "sick",
+      [
+        plant("far", 0.02, [route({ nearness: "room" })]),
+        plant("near", 0.4, [route({ nearness: "touching" }), route({ kind: "handled", nearness: null })]),
+        plant("other", 0.9, [route({ plantId: "else" }), route({ pest: "aphid" })]),
+      ],
+      0.01,
+    );
+    expect(told.map(({ plantId, why }) => [plantId, why.map(({ kind }) => kind)])).toEqual([
+      ["near", ["near", "handled"]],
+      ["far", ["near"]],
+    ]);
+  });
+
+  it("who hardly carries it is left out, unless it came from the same hands or was handled after", () => {
+    const hardly = [
+      plant("room", 0.001, [route({ nearness: "room" })]),
+      plant("mate", 0.001, [], { sameSeller: true, sameTray: true }),
+      plant("seller", 0.0005, [], { sameSeller: true }),
+      plant("unknown", 0, [], { carries: null, sameSeller: true }),
+    ];
+    expect(whoFirst("thrips", "sick", hardly, 0.003).map(({ plantId, why }) => [plantId, why[0]!.kind])).toEqual([
+      ["mate", "tray"],
+      ["seller", "seller"],
+      ["unknown", "seller"],
+    ]);
+  });
+});
+
+describe("where a find came from", () => {
+  it("is told where one way has half of it, and else cannot be", () => {
+    expect(originOf([route({ share: 0.6 }), route({ share: 0.4 })]).told).toMatchObject({ share: 0.6 });
+    expect(originOf([route({ share: 0.45 }), route({ share: 0.4 })]).told).toBeNull();
+    expect(originOf([])).toEqual({ routes: [], told: null });
+  });
+});

@@ -1,0 +1,51 @@
+import { LOOK_BACK_DAYS } from "@/core/carriage/rates";
+import { MODEL_VERSION } from "@/core/case/model";
+import { numbersOf } from "@/core/case/numbers";
+import { addDays } from "@/core/climate/days";
+import { checkCaseFile } from "@/core/format/read";
+import { ask } from "@/core/spread/ask";
+import { carriesOf, reckonOne } from "@/core/spread/carries";
+import type { Scope } from "@/db/connection";
+import * as caseNumbers from "@/db/stores/caseNumbers";
+import { instantOf } from "@/zones";
+import { today, type Context } from "../context";
+import { fileOfCase } from "./judgements";
+import { recordsOf } from "./plantRecords";
+import { askedPlants, readSpread } from "./spreadOnRecord";
+
+/** Reckons how many animals the cases have whose numbers are out of date. Gives how many. */
+export async function reckonNumbers(context: Context, scope: Scope): Promise<number> {
+  const { timeZone } = context.collection;
+  const asOf = today(context);
+  const since = instantOf(`${addDays(asOf, -LOOK_BACK_DAYS)}T00:00`, timeZone);
+  const stale = await caseNumbers.toReckon(scope, { modelVersion: MODEL_VERSION, asOf, since });
+  for (const { caseId, plantId } of stale) {
+    const record = (await recordsOf(scope, [plantId])).records[0];
+    const found = record?.cases.find(({ id }) => id === caseId);
+    if (!record || !found) continue;
+    const input = fileOfCase(record, found, asOf, timeZone);
+    const read = input && checkCaseFile(input);
+    const numbers = read?.ok ? numbersOf(read.file) : null;
+    const { factsVersion } = record;
+    await caseNumbers.keep(scope, { caseId, plantId, factsVersion, modelVersion: MODEL_VERSION, asOf, numbers });
+  }
+  if (stale.length > 0) await caseNumbers.forget(scope);
+  return stale.length;
+}
+
+/** Where open cases probably came from: the ways that a look just before the find would have had to blame. */
+export async function traceOrigins(context: Context, scope: Scope): Promise<void> {
+  // The turn is read before the record: what changes after it has the origin traced once more.
+  const cases = await caseNumbers.toTrace(scope);
+  if (cases.length === 0) return;
+  const onRecord = await readSpread(context, scope);
+  const plants = await askedPlants(context, scope, onRecord, [...new Set(cases.map(({ plantId }) => plantId))]);
+  for (const { caseId, plantId, turn } of cases) {
+    const plant = plants.find((one) => one.plant.id === plantId);
+    const found = plant?.cases.find(({ id }) => id === caseId);
+    if (!plant || !found) continue;
+    const { spread } = onRecord;
+    const before = ask(plant, found.pest, spread, spread.clock(found.openedAt), context.collection.hemisphere);
+    await caseNumbers.keepOrigin(scope, caseId, turn, carriesOf([before], [reckonOne(before.question)]).routes);
+  }
+}

@@ -27,7 +27,14 @@ export type Happening = { readonly ago: number; readonly plant: string } & (
       readonly tool?: ToolId;
       readonly signs?: SignsSeen;
     }
-  | { readonly deed: "look"; readonly note: string; readonly tool: ToolId; readonly signs?: SignsSeen }
+  | {
+      readonly deed: "look";
+      readonly note: string;
+      readonly tool: ToolId;
+      readonly signs?: SignsSeen;
+      /** Every place above the roots, and not only those of a round. */
+      readonly everywhere?: true;
+    }
   | { readonly deed: "apart" | "bag" | "back" }
   | {
       readonly deed: "plan";
@@ -218,5 +225,12 @@ export const happenings: readonly Happening[] = [
   },
 
   { ago: 5, plant: "N01", deed: "arrive" },
-  { ago: 5, plant: "N01", deed: "look", tool: "lamp", note: "Inspected on arrival, pot and label too." },
+  {
+    ago: 5,
+    plant: "N01",
+    deed: "look",
+    tool: "lamp",
+    note: "Inspected on arrival, pot and label too.",
+    everywhere: true,
+  },
 ];

@@ -172,7 +172,10 @@ async function look(
   context: Context,
   code: string,
   key: readonly (string | number)[],
-  what: Pick<LookDeed, "tool" | "note" | "naming"> & { find?: Omit<LookDeed["finds"][number], "id" | "caseId"> },
+  what: Pick<LookDeed, "tool" | "note" | "naming"> & {
+    find?: Omit<LookDeed["finds"][number], "id" | "caseId">;
+    everywhere?: true;
+  },
 ): Promise<void> {
   const genus = plants.find(([c]) => c === code)?.[2] ?? arrival.genus;
   const there = spotsOf(formOf(genus));
@@ -183,7 +186,9 @@ async function look(
       plantId: idOf("plant", code),
       at: context.now,
       tool: what.tool,
-      spots: roundSpots.filter((spot) => there.includes(spot)),
+      spots: what.everywhere
+        ? there.filter((spot) => spot !== "roots")
+        : roundSpots.filter((spot) => there.includes(spot)),
       note: what.note,
       naming: what.naming,
       finds: find ? [find] : [],

@@ -22,7 +22,9 @@ function next({ steps, carries, placeName }: ArrivalLine): string {
     washedOn === null ? "not washed" : `washed on ${dayInWords(washedOn)}`,
     `${Math.min(cleanLooks, needed)} of ${needed} clean looks`,
     carries ? `${percent(carries.p)} that it carries something` : "",
-    back ? `may join on ${dayInWords(back.looks.at(-1)!)}` : "",
+    back
+      ? `may join on ${dayInWords(back.looks.at(-1)!)}, if it is ${washedOn === null ? "washed and " : ""}clean at each look until then`
+      : "",
   ];
   return parts.filter((part) => part !== "").join("; ");
 }
@@ -55,8 +57,12 @@ export default async function ArrivalsPage() {
           <Panel key={seller} title={seller || "No seller written down"}>
             <p>
               {unwashed === 0
-                ? "All of them are washed."
-                : `${unwashed} of ${lines.length} from there ${unwashed === 1 ? "is" : "are"} still unwashed. What one brought the others may have too.`}
+                ? lines.length === 1
+                  ? "It is washed."
+                  : "All of them are washed."
+                : lines.length === 1
+                  ? "It is still unwashed."
+                  : `${unwashed} of ${lines.length} from there ${unwashed === 1 ? "is" : "are"} still unwashed. What one brought the others may have too.`}
             </p>
             <ul className="list-group list-group-flush">
               {lines.map((line) => (

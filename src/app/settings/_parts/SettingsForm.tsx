@@ -83,7 +83,7 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
         form={form}
         name="stretchLooks"
         label="Look less often at plants that are unlikely to carry anything"
-        hint="Twice your rhythm where the chance is under a fifth of that limit. Off, every plant keeps your rhythm."
+        hint="Twice your rhythm where the chance is under a fifth of that limit. Off, no plant waits longer than your rhythm."
       />
       <ChecksField form={form} name="workDays" label="Days on which you treat" options={weekdays} />
       <ChecksField

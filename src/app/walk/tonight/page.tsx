@@ -51,7 +51,7 @@ export default async function TonightPage({ searchParams }: { searchParams: Prom
         <div className="col-lg-5 order-lg-2">
           <Panel title="What it comes to">
             <p>
-              Of {view.plants} plants without a case {plantsInWords(view.carry)} are expected to carry something unseen.
+              {expectedCount(view.carry)} of {view.plants} plants without a case are expected to carry something unseen.
             </p>
             <p>
               <strong>

@@ -1,4 +1,5 @@
 import type { Carriage } from "@/core/carriage/carriage";
+import { Courses } from "@/core/carriage/courses";
 import type { PlacesInRecord } from "@/core/case/record";
 import { MODEL_VERSION } from "@/core/case/model";
 import { addDays, dayNumber } from "@/core/climate/days";
@@ -36,9 +37,12 @@ const SOON_BATCH = 60;
 export type { ReckonAll };
 export type Questions = Parameters<ReckonAll>[0];
 
+/** What plants share need not be followed again for each of them, in this helping or the next. */
+const courses = new Courses();
+
 /** Reckons questions one after the other; they may come from another thread. */
 export function reckonQuestions(questions: Questions): Awaited<ReturnType<ReckonAll>> {
-  return questions.map((question) => reckonOne({ ...question, pest: pestOf(question.pest.id as PestId) }));
+  return questions.map((question) => reckonOne({ ...question, pest: pestOf(question.pest.id as PestId) }, courses));
 }
 
 const reckonHere: ReckonAll = async (questions) => reckonQuestions(questions);

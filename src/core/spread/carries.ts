@@ -1,4 +1,5 @@
 import { reckonCarriage, type Carriage, type CarriageQuestion } from "../carriage/carriage";
+import type { Courses } from "../carriage/courses";
 import { CaseProblem } from "../clearance/caseProblem";
 import type { Day } from "../climate/days";
 import type { PestId } from "../pests/pests";
@@ -46,10 +47,10 @@ export interface PlantCarries {
 /** Reckons questions; may be done elsewhere, and for many plants at once. */
 export type ReckonAll = (questions: readonly CarriageQuestion[]) => Promise<readonly (Carriage | null)[]>;
 
-/** One question; null where what is on record cannot be: a pest that could not have stayed unseen. */
-export function reckonOne(question: CarriageQuestion): Carriage | null {
+/** One question; null where what is on record cannot be: a pest that could not have stayed unseen. `courses` remembers what is shared. */
+export function reckonOne(question: CarriageQuestion, courses?: Courses): Carriage | null {
   try {
-    return reckonCarriage(question);
+    return reckonCarriage(question, courses?.of(question));
   } catch (error) {
     if (error instanceof CaseProblem) return null;
     throw error;

@@ -20,13 +20,14 @@ import {
 } from "@/core/spread/carries";
 import { reckonAsked } from "@/core/spread/reckonAsked";
 import { waysBack } from "@/core/spread/wayBack";
+import { together } from "@/db/query";
 import * as carriage from "@/db/stores/carriage";
 import * as facts from "@/db/stores/facts";
 import { scopeOf, today, type Context } from "./context";
 import { restate } from "./parts/refreshPlants";
 import { riskOf } from "./parts/risk";
 import { reckonNumbers, traceOrigins } from "./parts/sourceCases";
-import { askedPlants, readSpread, type SpreadOnRecord } from "./parts/spreadOnRecord";
+import { asAsked, readAsked, readSpread, type SpreadOnRecord } from "./parts/spreadOnRecord";
 import { waysFor } from "./parts/waysFor";
 
 /** Plants that are reckoned from one set of queries. */
@@ -95,12 +96,17 @@ export async function reckonCarriage(
     const { touches } = wanted[0]!;
     // A case that was found meanwhile, or one more day of it, is reckoned before its neighbours.
     const cases = await reckonNumbers(context, scope);
-    if (!held || cases > 0 || held.touches !== touches) held = { touches, onRecord: await readSpread(context, scope) };
-    const { onRecord } = held;
-    if (!soon) await traceOrigins(context, scope);
+    const known = held && cases === 0 && held.touches === touches ? held.onRecord : null;
     const plantIds = wanted.map(({ plantId }) => plantId);
     for (const id of plantIds) taken.add(id);
-    const plants = await askedPlants(context, scope, onRecord, plantIds);
+    const [onRecord, ofPlants] = await together(
+      scope,
+      async () => known ?? readSpread(context, scope),
+      () => readAsked(context, scope, plantIds),
+    );
+    held = { touches, onRecord };
+    if (!soon) await traceOrigins(context, scope);
+    const plants = asAsked(ofPlants, onRecord);
     const until = dayNumber(now.asOf) + 1;
     const asked = plants.map((plant) => {
       // Plants of a kind are looked at in the same ways.

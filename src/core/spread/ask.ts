@@ -1,3 +1,4 @@
+import { LRUCache } from "lru-cache";
 import { eventsOfAct } from "../acts/acts";
 import type { CarriageQuestion, FounderStream } from "../carriage/carriage";
 import { arrivalShare } from "../carriage/arrivalShare";
@@ -97,8 +98,6 @@ interface TimedPlant extends AskedPlant {
   /** Mean temperatures from day `warmFrom` on. */
   readonly warmFrom: number;
   readonly dailyMeanC: readonly number[];
-  /** What looks show, for each pest, tool and set of spots once. */
-  readonly seen: Map<string, readonly PerSite[]>;
 }
 
 function timedPlant(asked: AskedPlant, clock: Clock, until: number): TimedPlant {
@@ -121,7 +120,6 @@ function timedPlant(asked: AskedPlant, clock: Clock, until: number): TimedPlant 
     ),
     warmFrom,
     dailyMeanC: warmth.length > 0 ? warmth : [USUAL_C],
-    seen: new Map(),
   };
 }
 
@@ -360,20 +358,24 @@ function cleanLook(asked: TimedPlant, { look, how }: TimedLook, pest: PestId): P
 /** What is looked with, where and from how many sides, as a key. */
 const keyOf = ({ tool, spots }: Search, sides: number) => `${tool} ${sides} ${spots.join()}`;
 
+/** Kinds of plants times ways to look at them: more than most collections have. */
+const MOST_KEPT = 5000;
+const seen = new LRUCache<string, readonly PerSite[]>({ max: MOST_KEPT });
+
 /** For each stage the chance that one is seen, of a plant of which so much was turned into view. Reckoned once for each `how`. */
 function seenBy(
-  { plant, seen }: TimedPlant,
+  { plant: { growthForm } }: AskedPlant,
   pest: PestId,
   how: string,
   { tool, spots }: Search,
   sides: number,
 ): readonly PerSite[] {
-  const key = `${pest} ${how}`;
+  const key = `${pest} ${growthForm} ${how}`;
   const known = seen.get(key);
   if (known) return known;
-  const there = spotsOf(plant.growthForm);
+  const there = spotsOf(growthForm);
   const search = { tool, spots: spots.filter((spot) => there.includes(spot)) };
-  const made = seeChances(pestOf(pest), pest, plant.growthForm, search).map(
+  const made = seeChances(pestOf(pest), pest, growthForm, search).map(
     ([open, sheltered, deep]) => [open * sides, sheltered * sides, deep * sides] as const,
   );
   seen.set(key, made);

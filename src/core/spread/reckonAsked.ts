@@ -1,3 +1,4 @@
+import { LRUCache } from "lru-cache";
 import { reckonCarriage, type Carriage, type CarriageQuestion } from "../carriage/carriage";
 import { backgroundPerDay } from "../carriage/rates";
 import { isKnownPest } from "../pests/pests";
@@ -31,9 +32,9 @@ export async function reckonAsked(
   });
 }
 
-const found = new Map<string, readonly number[]>();
-/** Kinds of plants times ways to look times degrees: more than any collection has. */
+/** Kinds of plants times ways to look times degrees: more than most collections have. */
 const MOST_KEPT = 5000;
+const found = new LRUCache<string, readonly number[]>({ max: MOST_KEPT });
 
 /** Of what has come from the background within four weeks the share that each look finds, to the degree. */
 function sharesFound({ pest, sites, dailyMeanC, timeStepDays, looks }: CarriageQuestion): readonly number[] {
@@ -46,7 +47,6 @@ function sharesFound({ pest, sites, dailyMeanC, timeStepDays, looks }: CarriageQ
   const month = { pest, sites, dailyMeanC: [meanC], timeStepDays, fromDays: 0, arrival: { share: 0, mean: 1 } };
   const answer = reckonCarriage({ ...month, streams: [stream], events: [], looks, asOfDays: 28 });
   const shares = answer.looks.map(({ pFind }) => (answer.pCarries > 0 ? pFind / answer.pCarries : 0));
-  if (found.size >= MOST_KEPT) found.clear();
   found.set(key, shares);
   return shares;
 }

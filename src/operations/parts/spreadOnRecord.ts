@@ -71,9 +71,17 @@ export async function readSpread(context: Context, scope: Scope): Promise<Spread
 export async function askedPlants(
   context: Context,
   scope: Scope,
-  { temperaturesOf, stands, around }: SpreadOnRecord,
+  onRecord: SpreadOnRecord,
   plantIds: readonly string[],
 ): Promise<AskedPlant[]> {
+  return asAsked(await readAsked(context, scope, plantIds), onRecord);
+}
+
+/** What is on record of plants alone. */
+export type AskedOnRecord = Awaited<ReturnType<typeof readAsked>>;
+
+/** Reads what is on record of plants alone: it needs nothing of the rest of the collection. */
+export async function readAsked(context: Context, scope: Scope, plantIds: readonly string[]) {
   const since = new Date(context.now.getTime() - (LOOK_BACK_DAYS + MARGIN_DAYS) * DAY_MS);
   const ever = await cases.everIn(scope, plantIds);
   // Of plants that were never in a case only the looks and acts that are reckoned with are read.
@@ -87,6 +95,14 @@ export async function askedPlants(
     () => facts.of(scope, "closing", "plantId", [...ever]),
     () => facts.onPlaces(scope, since),
   );
+  return { plantIds, described, placements, looked, done, closed, onPlaces };
+}
+
+/** Plants on record with what of the collection bears on them; those that are not there are left out. */
+export function asAsked(
+  { plantIds, described, placements, looked, done, closed, onPlaces }: AskedOnRecord,
+  { temperaturesOf, stands, around }: SpreadOnRecord,
+): AskedPlant[] {
   const byId = new Map(described.map((plant) => [plant.id, plant]));
   const looks = groupBy(looked, ({ plantId }) => plantId);
   const acts = groupBy(done, ({ plantId }) => plantId);

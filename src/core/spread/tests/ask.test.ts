@@ -258,7 +258,10 @@ describe("what looks would find", () => {
     ] as const;
     const questions = askAll(one, spread, dayNumber(on(56)) + 1, "north", ways);
     const all = questions.map(({ question }) => question);
-    const exact = carriesOf(questions, all.map((one) => reckonOne(one)));
+    const exact = carriesOf(
+      questions,
+      all.map((one) => reckonOne(one)),
+    );
     const quick = carriesOf(questions, await reckonAsked(all, async (some) => some.map((one) => reckonOne(one))));
     expect(Math.abs(quick.p - exact.p)).toBeLessThan(0.003);
     for (const [i, look] of exact.looks.entries()) {

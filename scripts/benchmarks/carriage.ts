@@ -6,6 +6,7 @@ import { now } from "../../src/clock";
 import { recordLook as recordLookShape } from "../../src/core/facts/kinds/look";
 import { connect } from "../../src/db/connection";
 import * as carriage from "../../src/db/stores/carriage";
+import * as plantStates from "../../src/db/stores/plantStates";
 import { reckoners } from "../../src/jobs/reckoners";
 import { scopeOf, type Context } from "../../src/operations/context";
 import { expectOk } from "../../src/operations/outcome";
@@ -56,9 +57,9 @@ await withDatabase("wary_benchmark_carriage", async (url) => {
     console.log(
       `everything: ${plants} plants, eight pests, two threads   ${seconds(whole)} s   limit ${WHOLE_LIMIT_S} s   ${verdict(whole < 1000 * WHOLE_LIMIT_S)}`,
     );
-    const listed = await carriage.lookables(scopeOf(context));
+    const listed = await plantStates.list(scopeOf(context));
     const times: number[] = [];
-    for (let i = 0; i < FINDS; i++) times.push(await afterFind(context, listed[i * 700 + 13]!.plantId, reckonAll));
+    for (let i = 0; i < FINDS; i++) times.push(await afterFind(context, listed[i * 700 + 13]!.id, reckonAll));
     const [first, ...later] = times as [number, ...number[]];
     const slowest = Math.max(...later);
     console.log(`the first find, of a process that has just begun   ${first.toFixed(0)} ms`);

@@ -21,6 +21,27 @@ export async function rows<S extends z.ZodType>(
   return found.map((row) => shape.parse(row));
 }
 
+/**
+ * The same for thousands of rows, in the order of the query: they travel as one text, which is read many times faster than as many
+ * rows. Dates and numbers come as JSON has them.
+ */
+export async function manyRows<S extends z.ZodType>(
+  scope: Scope,
+  shape: S,
+  sql: string,
+  replacements: Record<string, unknown> = {},
+): Promise<z.output<S>[]> {
+  const found = await scope.sequelize.query<{ all: string | null }>(
+    `select json_agg(one)::text as "all" from (${sql}) one`,
+    {
+      type: QueryTypes.SELECT,
+      replacements: { c: scope.collectionId, ...replacements },
+      transaction: scope.transaction,
+    },
+  );
+  return (JSON.parse(found[0]?.all ?? "[]") as unknown[]).map((row) => shape.parse(row));
+}
+
 /** The first row of a query, or null when there is none. */
 export async function first<S extends z.ZodType>(
   scope: Scope,

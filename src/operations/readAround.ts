@@ -4,7 +4,8 @@ import type { Plant } from "@/core/facts/descriptions";
 import { idIn } from "@/core/fields";
 import { originOf, whoFirst, type AroundLine, type Origin } from "@/core/spread/around";
 import type { PlantCard } from "@/core/state/plantCard";
-import { minutesToLook } from "@/core/spread/tonight";
+import { minutesToLook, waysWith } from "@/core/spread/tonight";
+import { together } from "@/db/query";
 import * as arounds from "@/db/stores/around";
 import * as carriage from "@/db/stores/carriage";
 import * as caseNumbers from "@/db/stores/caseNumbers";
@@ -13,7 +14,6 @@ import * as plantStates from "@/db/stores/plantStates";
 import { scopeOf, today, type Context } from "./context";
 import { caseOnRecord } from "./parts/caseOnRecord";
 import { cardOf } from "./parts/plantCard";
-import { waysFor } from "./parts/waysFor";
 
 export interface AroundView {
   readonly found: Case;
@@ -46,14 +46,21 @@ export async function readAround(context: Context, asked: string): Promise<Aroun
   const near = await arounds.ofSource(scope, record.plant.id, found.pest, MOST);
   const lines = whoFirst(found.pest, record.plant.id, near, LEAST).slice(0, SHOWN);
   const ids = lines.map(({ plantId }) => plantId);
-  const cards = new Map((await plantStates.of(scope, ids)).map((row) => [row.id, cardOf(row, day)]));
-  const described = new Map((await plants.many(scope, ids)).map((plant) => [plant.id, plant]));
+  const [listed, known, routes, soon] = await together(
+    scope,
+    () => plantStates.of(scope, ids),
+    () => plants.many(scope, ids),
+    () => caseNumbers.originOf(scope, found.id),
+    () => carriage.somethingSoon(scope),
+  );
+  const cards = new Map(listed.map((row) => [row.id, cardOf(row, day)]));
+  const described = new Map(known.map((plant) => [plant.id, plant]));
+  const usual = waysWith(context.collection.owns)[0]!;
   const first = lines.flatMap((line) => {
     const [card, plant] = [cards.get(line.plantId), described.get(line.plantId)];
     if (!card || !plant || card.state === "infested" || card.state === "surer") return [];
-    return [{ ...line, card, minutes: minutesToLook(waysFor(context, plant)[0]!, plant.potCm) }];
+    return [{ ...line, card, minutes: minutesToLook(usual, plant.potCm) }];
   });
-  const routes = await caseNumbers.originOf(scope, found.id);
   return {
     found,
     plant: record.plant,
@@ -61,6 +68,6 @@ export async function readAround(context: Context, asked: string): Promise<Aroun
     day,
     first,
     origin: routes && originOf(routes),
-    current: !(await carriage.somethingSoon(scope)),
+    current: !soon,
   };
 }

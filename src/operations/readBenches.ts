@@ -1,18 +1,14 @@
 import { groupBy } from "@/core/groupBy";
-import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { PlantCard } from "@/core/state/plantCard";
 import { together } from "@/db/query";
 import * as placePhotos from "@/db/stores/placePhotos";
 import * as plantStates from "@/db/stores/plantStates";
 import { scopeOf, today, type Context } from "./context";
+import { stateShown } from "./parts/plantCard";
 import { warmPlaces, type WarmPlace } from "./parts/placesAsTheyStand";
-import { cardOf } from "./parts/plantCard";
 
-export interface OnBench extends PlantCard {
-  readonly growthForm: GrowthFormId;
-  /** The chance that it carries something unseen; null while that is not known. */
-  readonly carries: number | null;
-}
+/** A plant as it stands on its shelf. */
+type OnBench = Omit<plantStates.BenchRow, "state"> & Pick<PlantCard, "state">;
 
 export interface Bench {
   readonly place: WarmPlace;
@@ -44,10 +40,7 @@ export async function readBenches(context: Context): Promise<readonly RoomOfBenc
   const bench = (place: WarmPlace): Bench => ({
     place,
     photoId: photos.get(place.id) ?? null,
-    plants: (standing.get(place.id) ?? []).map((row) => {
-      const { growthForm, carries } = row;
-      return { ...cardOf(row, day), growthForm, carries };
-    }),
+    plants: (standing.get(place.id) ?? []).map((row) => ({ ...row, state: stateShown(row, day) })),
   });
   const within = (id: string): Bench[] =>
     (children.get(id) ?? []).flatMap((place) => [bench(place), ...within(place.id)]);

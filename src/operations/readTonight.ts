@@ -1,6 +1,8 @@
 import type { Day } from "@/core/climate/days";
 import type { PlantCard } from "@/core/state/plantCard";
-import { minutesToLook, planLooks, type LookCandidate, type WayToLook } from "@/core/spread/tonight";
+import { lookPlanner, minutesToLook, waysWith, type LookCandidate, type WayToLook } from "@/core/spread/tonight";
+import { potFactor } from "@/core/walk/timeLeft";
+import { together } from "@/db/query";
 import * as carriage from "@/db/stores/carriage";
 import * as plantStates from "@/db/stores/plantStates";
 import { scopeOf, today, type Context } from "./context";
@@ -36,22 +38,29 @@ const MORE_MINUTES = 10;
 export async function readTonight(context: Context, minutes: number): Promise<TonightView> {
   const scope = scopeOf(context);
   const day = today(context);
-  const known = await carriage.lookables(scope);
+  // A way takes every plant the same time, its pot apart.
+  const usual = waysWith(context.collection.owns).map((way) => minutesToLook(way, potFactor.usualCm));
+  const shortest = Math.min(...usual) * potFactor.least;
+  const [totals, known] = await together(
+    scope,
+    () => carriage.lookableTotals(scope),
+    () => carriage.lookables(scope, usual, Math.ceil((minutes + MORE_MINUTES) / shortest)),
+  );
   const ways = new Map<string, readonly WayToLook[]>();
   const candidates = known.map((plant): LookCandidate<WayToLook> => {
     // Plants of a kind are looked at in the same ways.
     const kind = `${plant.growthForm} ${plant.genus}`;
     const own = ways.get(kind) ?? waysFor(context, plant);
     ways.set(kind, own);
-    const { plantId, p, potCm, pFinds } = plant;
+    const { plantId, potCm, pFinds } = plant;
     return {
       plantId,
-      p,
       ways: own.map((way, i) => ({ way, minutes: minutesToLook(way, potCm), pFind: pFinds[i] ?? 0 })),
     };
   });
-  const { chosen, minutes: spent, finds, leaves } = planLooks(candidates, minutes);
-  const more = planLooks(candidates, minutes + MORE_MINUTES);
+  const plan = lookPlanner(candidates, totals.carry);
+  const { chosen, minutes: spent, finds, leaves } = plan(minutes);
+  const more = plan(minutes + MORE_MINUTES);
   const ids = chosen.map(({ plantId }) => plantId);
   const cards = new Map((await plantStates.of(scope, ids)).map((row) => [row.id, cardOf(row, day)]));
   const looks = chosen.flatMap(({ plantId, ...look }): TonightLook[] => {
@@ -66,7 +75,6 @@ export async function readTonight(context: Context, minutes: number): Promise<To
     finds,
     leaves,
     leavesWithMore: more.leaves,
-    carry: candidates.reduce((sum, { p }) => sum + p, 0),
-    plants: candidates.length,
+    ...totals,
   };
 }

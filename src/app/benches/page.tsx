@@ -1,16 +1,16 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { readBenches, type Bench, type OnBench } from "@/operations/readBenches";
+import { readBenches, type Bench } from "@/operations/readBenches";
 import { AsOf } from "@/ui/AsOf";
 import { warmthInWords } from "@/wording/warmth";
 import { currentContext } from "../_parts/context";
 import { kept } from "../_parts/kept";
 import { Benches } from "./_parts/Benches";
-import type { Row, ShelfPlant } from "./_parts/shelves";
+import { packPlants, type PackedRow, type ShelfPlant } from "./_parts/shelves";
 
 export const metadata: Metadata = { title: "Benches" };
 
-const shown = ({ id, code, name, state, petals, apart, growthForm, carries }: OnBench): ShelfPlant => ({
+const shown = ({ id, code, name, state, petals, apart, growthForm, carries }: Bench["plants"][number]): ShelfPlant => ({
   ...{ id, code, name, state, petals, apart },
   form: growthForm,
   // Four digits are more than anyone sees, and thousands of plants travel.
@@ -26,17 +26,20 @@ function told({ place, plants }: Bench): string {
 export default async function BenchesPage() {
   const context = await currentContext();
   const { view: rooms, asOf } = await kept(`${context.collection.id} benches`, () => readBenches(context));
-  const rows = rooms.flatMap(({ place: room, benches }): Row[] => [
+  const rows = rooms.flatMap(({ place: room, benches }): PackedRow[] => [
     { kind: "room", id: `room ${room.id}`, name: room.name },
     ...benches
       .filter(({ place, plants }) => place.id !== room.id || plants.length > 0 || benches.length === 1)
-      .map((bench): Row => {
+      .map((bench): PackedRow => {
         const { place, photoId, plants } = bench;
         const { id, name, kind } = place;
         return {
           kind: "shelf",
           id,
-          shelf: { id, name, kind, photoId, told: told(bench), plants: plants.map(shown) },
+          shelf: {
+            ...{ id, name, kind, photoId, told: told(bench) },
+            ...{ count: plants.length, plants: packPlants(plants.map(shown)) },
+          },
         };
       }),
   ]);
@@ -55,7 +58,7 @@ export default async function BenchesPage() {
           Add a place
         </Link>
       </div>
-      <Benches rows={JSON.stringify(rows)} limit={context.collection.riskPercent / 100} />
+      <Benches rows={rows} limit={context.collection.riskPercent / 100} />
     </>
   );
 }

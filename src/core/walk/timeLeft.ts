@@ -8,13 +8,17 @@ const usualSeconds: Record<ToolId, number> = { eye: 20, lamp: 40, loupe: 90, pap
 /** Every place takes so much longer than the likeliest (HOUSE). */
 const ALL_PLACES = 1.6;
 
+/** On a pot of the usual width a look takes the usual time; on others in proportion, within these bounds (HOUSE). */
+export const potFactor = { usualCm: 12, least: 0.5, most: 3 } as const;
+
 /**
  * Seconds a look takes with this tool on a plant in a pot `potCm` wide: in proportion to the pot, from half to three times of what a
  * 12 cm pot takes (HOUSE). Throws RangeError unless the pot is wider than 0 cm. @example secondsFor("lamp", "likely", 12) // 40
  */
 export function secondsFor(tool: ToolId, round: Round, potCm: number): number {
   if (!(potCm > 0)) throw new RangeError(`a pot is wider than 0 cm, got ${potCm}`);
-  return usualSeconds[tool] * Math.min(3, Math.max(0.5, potCm / 12)) * (round === "all" ? ALL_PLACES : 1);
+  const { usualCm, least, most } = potFactor;
+  return usualSeconds[tool] * Math.min(most, Math.max(least, potCm / usualCm)) * (round === "all" ? ALL_PLACES : 1);
 }
 
 /** A longer gap is a pause, not a look. */

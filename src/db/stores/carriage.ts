@@ -1,8 +1,10 @@
 import { z } from "zod";
+import type { PestId } from "@/core/pests/pests";
 import { growthFormIds } from "@/core/plants/growthForms";
 import type { PlantCarries } from "@/core/spread/carries";
+import { potFactor } from "@/core/walk/timeLeft";
 import type { Scope } from "../connection";
-import { any, idList, rows, run } from "../query";
+import { any, first, idList, rows, run } from "../query";
 
 /** What plants may carry unseen: reckoned, kept as a cache. */
 
@@ -81,21 +83,30 @@ export function keep(
 ): Promise<void> {
   return run(
     scope,
-    `insert into carriage as g (collection_id, plant_id, wanted, reckoned, turn, soon, model_version, as_of, p, p_finds, result)
+    `insert into carriage as g (collection_id, plant_id, wanted, reckoned, turn, soon, model_version, as_of, p, p_finds, sources, result)
      select :c, r."plantId", r.wanted, r.wanted, r.turn, false, :modelVersion, cast(:asOf as date),
        (r.result ->> 'p')::float8,
-       array(select (look ->> 'pFind')::float8 from jsonb_array_elements(r.result -> 'looks') look), r.result
-     from jsonb_to_recordset(cast(:kept as jsonb)) as r("plantId" uuid, wanted bigint, turn bigint, result jsonb)
+       array(select (look ->> 'pFind')::float8 from jsonb_array_elements(r.result -> 'looks') look),
+       array(select jsonb_array_elements_text(r.sources)), r.result
+     from jsonb_to_recordset(cast(:kept as jsonb)) as r("plantId" uuid, wanted bigint, turn bigint, sources jsonb, result jsonb)
      order by r."plantId"
      on conflict (collection_id, plant_id) do update set reckoned = excluded.reckoned, turn = excluded.turn,
        soon = g.soon and g.wanted <> excluded.reckoned, model_version = excluded.model_version, as_of = excluded.as_of,
-       p = excluded.p, p_finds = excluded.p_finds, result = excluded.result`,
+       p = excluded.p, p_finds = excluded.p_finds, sources = excluded.sources, result = excluded.result`,
     {
       ...now,
-      kept: JSON.stringify(kept.map(({ plantId, wanted, turn, result }) => ({ plantId, wanted, turn, result }))),
+      kept: JSON.stringify(
+        kept.map(({ plantId, wanted, turn, result }) => {
+          const sources = result.routes.flatMap((way) => (way.plantId ? [sourceKey(way.pest, way.plantId)] : []));
+          return { plantId, wanted, turn, sources, result };
+        }),
+      ),
     },
   );
 }
+
+/** A pest and the plant that it may have come from, as they are kept beside what was reckoned. */
+export const sourceKey = (pest: PestId, plantId: string) => `${pest} ${plantId}`;
 
 const row = z.object({ plantId: z.string(), p: z.number(), asOf: z.string(), result: z.custom<PlantCarries>() });
 export type CarriageRow = z.output<typeof row>;
@@ -119,20 +130,35 @@ export function risks(scope: Scope, plantIds: readonly string[]): Promise<RiskRo
 
 const lookable = z.object({
   plantId: z.string(),
-  p: z.number(),
   pFinds: z.array(z.number()),
   growthForm: z.enum(growthFormIds),
   genus: z.string(),
   potCm: z.number(),
 });
+const totals = z.object({ plants: z.number(), carry: z.number() });
 
-/** Every plant in use that is in no case, with the chance that it carries something and that each look would find it. */
-export function lookables(scope: Scope): Promise<z.output<typeof lookable>[]> {
-  const sql = `select g.plant_id as "plantId", g.p, p.growth_form as "growthForm", p.genus, p.pot_cm::float8 as "potCm",
-      g.p_finds as "pFinds"
-    from carriage g
+const inNoCase = `from carriage g
     join plants p on p.collection_id = g.collection_id and p.id = g.plant_id and p.archived_at is null
     join plant_states s on s.collection_id = g.collection_id and s.plant_id = g.plant_id
     where g.collection_id = :c and g.p is not null and s.state not in ('infested', 'surer')`;
-  return rows(scope, lookable, sql);
+
+/** How many plants in use are in no case, and how many of them are expected to carry something. */
+export async function lookableTotals(scope: Scope): Promise<z.output<typeof totals>> {
+  return (await first(scope, totals, `select count(*)::int as plants, coalesce(sum(g.p), 0) as carry ${inNoCase}`))!;
+}
+
+/**
+ * The `limit` plants in use and in no case of which one way to look finds most per minute, with the chance that each way would find
+ * something. `minutes` is what each way takes on a pot of the usual width.
+ */
+export function lookables(
+  scope: Scope,
+  minutes: readonly number[],
+  limit: number,
+): Promise<z.output<typeof lookable>[]> {
+  const sql = `select g.plant_id as "plantId", p.growth_form as "growthForm", p.genus, p.pot_cm::float8 as "potCm",
+      g.p_finds as "pFinds" ${inNoCase}
+    order by (select max(f / m) from unnest(g.p_finds, cast(:minutes as float8[])) way(f, m))
+      / least(:most, greatest(:least, p.pot_cm / :usualCm)) desc nulls last, g.plant_id limit :limit`;
+  return rows(scope, lookable, sql, { ...potFactor, minutes: `{${minutes.join()}}`, limit });
 }

@@ -4,7 +4,7 @@ import type { PlantState } from "@/core/plants/states";
 import { programmeKindIds } from "@/core/programmes/programme";
 import type { DerivedState } from "@/core/state/plantState";
 import type { Scope } from "../connection";
-import { first, idList, rows, run } from "../query";
+import { first, idList, manyRows, rows, run } from "../query";
 
 export interface StateRow extends DerivedState {
   readonly plantId: string;
@@ -157,19 +157,20 @@ export function row(scope: Scope, placeId: string): Promise<z.output<typeof slot
   return rows(scope, slotted, sql, { placeId });
 }
 
-const onBench = listed.extend({
-  growthForm: z.enum(growthFormIds),
-  carries: z.number().nullable(),
-});
+const onBench = listed
+  .pick({ id: true, code: true, name: true, placeId: true, state: true, petals: true, apart: true, lookDueOn: true })
+  .extend({
+    growthForm: z.enum(growthFormIds),
+    carries: z.number().nullable(),
+  });
 export type BenchRow = z.output<typeof onBench>;
 
 /** All plants in use as they stand: of a place by slot, those without one behind, by code. */
 export function asTheyStand(scope: Scope): Promise<BenchRow[]> {
-  const sql = `select p.id, p.code, p.name, c.state, c.petals, c.apart, c.place_id as "placeId",
-      c.look_due_on::text as "lookDueOn", c.look_due_for as "lookDueFor", c.last_look_on::text as "lastLookOn",
-      c.facts_version::float8 as "factsVersion", p.growth_form as "growthForm", g.p as carries
+  const sql = `select p.id, p.code, p.name, c.place_id as "placeId", c.state, c.petals, c.apart,
+      c.look_due_on::text as "lookDueOn", p.growth_form as "growthForm", g.p as carries
     from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
     left join carriage g on g.collection_id = c.collection_id and g.plant_id = c.plant_id
     where c.collection_id = :c and p.archived_at is null order by c.slot nulls last, p.code`;
-  return rows(scope, onBench, sql);
+  return manyRows(scope, onBench, sql);
 }

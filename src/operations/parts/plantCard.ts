@@ -1,4 +1,5 @@
 import type { Day } from "@/core/climate/days";
+import type { PlantState } from "@/core/plants/states";
 import type { PlantCard } from "@/core/state/plantCard";
 import { shownState } from "@/core/state/plantState";
 import type { ListedPlant } from "@/db/stores/plantStates";
@@ -7,6 +8,10 @@ import type { ListedPlant } from "@/db/stores/plantStates";
 export function cardOf(plant: ListedPlant, today: Day): PlantCard {
   const { id, code, name, placeId, petals, apart, lookDueFor } = plant;
   const lookDueOn = plant.lookDueOn as Day;
-  const state = shownState({ state: plant.state, lookDueOn }, today);
-  return { id, code, name, placeId, petals, apart, lookDueOn, lookDueFor, state };
+  return { id, code, name, placeId, petals, apart, lookDueOn, lookDueFor, state: stateShown(plant, today) };
+}
+
+/** How a plant stands, as of a day. */
+export function stateShown({ state, lookDueOn }: Pick<ListedPlant, "state" | "lookDueOn">, today: Day): PlantState {
+  return shownState({ state, lookDueOn: lookDueOn as Day }, today);
 }

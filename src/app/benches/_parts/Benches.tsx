@@ -27,11 +27,13 @@ import { withOffset } from "@/zones";
 import { BenchCard } from "./BenchCard";
 import { PotPicture } from "./Pot";
 import { ShelfRow } from "./ShelfRow";
-import { moved, spotAt, type Row, type ShelfPlant, type Spot } from "./shelves";
+import { moved, spotAt, unpackRows, type PackedRow, type Row, type ShelfPlant, type Spot } from "./shelves";
 
 const never = () => () => {};
-/** So many plants stand on the page when it arrives; more than any screen shows. */
+/** Up to so many plants stand on the page all together. */
 const AT_ONCE = 300;
+/** Of more than that so many stand there when it arrives, until it is known what is in sight. */
+const AT_FIRST = 60;
 const POT_WIDTH_PX = 92;
 const POT_HEIGHT_PX = 132;
 const HEADING_PX = 56;
@@ -98,10 +100,9 @@ function nextShelf(spot: Spot | null, step: number, x: number) {
 
 /**
  * The shelves as they stand. Plants are pressed for their cards and carried within and between shelves, by mouse, by finger and by
- * keyboard. The rows come written as JSON: thousands travel faster so. Of thousands only the shelves in sight are on the page, so that they stay quick.
+ * keyboard. Of thousands only the shelves in sight are on the page, so that they stay quick.
  */
-export function Benches({ rows: written, limit }: { rows: string; limit: number }) {
-  const given = useMemo(() => JSON.parse(written) as readonly Row[], [written]);
+export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; limit: number }) {
   const router = useRouter();
   const { id: collectionId, timeZone } = useCollection();
   const live = useSyncExternalStore(
@@ -109,6 +110,9 @@ export function Benches({ rows: written, limit }: { rows: string; limit: number 
     () => true,
     () => false,
   );
+  // A few stand on the page all together, as whoever searches the page expects; of many those in sight.
+  const many = packed.reduce((sum, row) => sum + (row.kind === "shelf" ? row.shelf.count : 0), 0) > AT_ONCE;
+  const given = useMemo(() => unpackRows(live || !many ? packed : firstOf(packed)), [packed, live, many]);
   // What was moved here stands until the page has been read anew.
   const [shifted, setShifted] = useState<{ readonly of: readonly Row[]; readonly rows: readonly Row[] } | null>(null);
   const rows = shifted?.of === given ? shifted.rows : given;
@@ -131,11 +135,6 @@ export function Benches({ rows: written, limit }: { rows: string; limit: number 
   }, []);
   const forms = useMemo(
     () => [...new Set(given.flatMap((row) => (row.kind === "shelf" ? row.shelf.plants.map(({ form }) => form) : [])))],
-    [given],
-  );
-  // A few stand on the page all together, as whoever searches the page expects; of many those in sight.
-  const many = useMemo(
-    () => given.reduce((sum, row) => sum + (row.kind === "shelf" ? row.shelf.plants.length : 0), 0) > AT_ONCE,
     [given],
   );
   const virtual = useWindowVirtualizer({
@@ -272,7 +271,7 @@ export function Benches({ rows: written, limit }: { rows: string; limit: number 
               ))}
             </div>
           ) : (
-            (live ? rows : firstOf(rows)).map((row) => <div key={row.id}>{draw(row)}</div>)
+            rows.map((row) => <div key={row.id}>{draw(row)}</div>)
           )}
         </div>
         <DragOverlay dropAnimation={null}>
@@ -288,12 +287,12 @@ export function Benches({ rows: written, limit }: { rows: string; limit: number 
   );
 }
 
-/** As many rows as hold what is on the page when it arrives. */
-function firstOf(rows: readonly Row[]): readonly Row[] {
+/** As many rows as hold what is in sight when a long page arrives. */
+function firstOf(rows: readonly PackedRow[]): readonly PackedRow[] {
   let plants = 0;
   return rows.filter((row) => {
-    const shown = plants < AT_ONCE;
-    if (row.kind === "shelf") plants += row.shelf.plants.length;
+    const shown = plants < AT_FIRST;
+    if (row.kind === "shelf") plants += row.shelf.count;
     return shown;
   });
 }

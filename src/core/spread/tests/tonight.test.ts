@@ -1,11 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { priorsFor } from "../../diagnosis/priors";
-import { planLooks, waysToLook, type LookCandidate } from "../tonight";
+import { lookPlanner, waysToLook, type LookCandidate } from "../tonight";
 
-const candidate = (plantId: string, p: number, ...ways: [minutes: number, pFind: number][]): LookCandidate<number> => ({
+const candidate = (plantId: string, ...ways: [minutes: number, pFind: number][]): LookCandidate<number> => ({
   plantId,
-  p,
   ways: ways.map(([minutes, pFind], way) => ({ way, minutes, pFind })),
 });
 
@@ -21,20 +20,16 @@ function best(all: readonly LookCandidate<number>[], minutes: number): number {
 
 describe("the looks that find most", () => {
   it("are those that find most per minute, and the better way where it pays", () => {
-    const all = [
-      candidate("a", 0.5, [1, 0.2], [3, 0.4]),
-      candidate("b", 0.1, [1, 0.08]),
-      candidate("c", 0.01, [1, 0.01]),
-    ];
-    const plan = planLooks(all, 4);
+    const all = [candidate("a", [1, 0.2], [3, 0.4]), candidate("b", [1, 0.08]), candidate("c", [1, 0.01])];
+    const plan = lookPlanner(all, 0.61)(4);
     expect(plan.chosen.map(({ plantId, way }) => [plantId, way])).toEqual([
       ["a", 1],
       ["b", 0],
     ]);
     expect(plan.finds).toBeCloseTo(0.48, 12);
     expect(plan.leaves).toBeCloseTo(0.13, 12);
-    expect(planLooks(all, 0)).toMatchObject({ chosen: [], minutes: 0, finds: 0 });
-    expect(() => planLooks(all, -1)).toThrow(RangeError);
+    expect(lookPlanner(all, 0.61)(0)).toMatchObject({ chosen: [], minutes: 0, finds: 0 });
+    expect(() => lookPlanner(all, 0.61)(-1)).toThrow(RangeError);
   });
 
   it("never take longer than there is, never choose a plant twice, and are within one look of the best", () => {
@@ -49,15 +44,16 @@ describe("the looks that find most", () => {
     fc.assert(
       fc.property(some, fc.integer({ min: 0, max: 25 }), (all, minutes) => {
         const candidates = all.map(({ p, ways }, i) =>
-          candidate(`p${i}`, p, ...ways.map(({ minutes: m, share }): [number, number] => [m, p * share])),
+          candidate(`p${i}`, ...ways.map(({ minutes: m, share }): [number, number] => [m, p * share])),
         );
-        const plan = planLooks(candidates, minutes);
+        const carry = all.reduce((sum, { p }) => sum + p, 0);
+        const plan = lookPlanner(candidates, carry)(minutes);
         expect(plan.minutes).toBeLessThanOrEqual(minutes + 1e-9);
         expect(new Set(plan.chosen.map(({ plantId }) => plantId)).size).toBe(plan.chosen.length);
         const largest = Math.max(0, ...candidates.flatMap(({ ways }) => ways.map(({ pFind }) => pFind)));
         expect(plan.finds).toBeGreaterThanOrEqual(best(candidates, minutes) - largest - 1e-9);
         // More time never leaves more.
-        expect(planLooks(candidates, minutes + 40).leaves).toBeLessThanOrEqual(plan.leaves + 1e-9);
+        expect(lookPlanner(candidates, carry)(minutes + 40).leaves).toBeLessThanOrEqual(plan.leaves + 1e-9);
       }),
     );
   });

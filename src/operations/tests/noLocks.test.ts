@@ -67,10 +67,11 @@ describe("reading a page", () => {
   });
   afterAll(() => watcher.end());
 
-  /** What this database's sessions hold at a moment: advisory locks, rows, and tables locked against writing. */
+  /** What this database's sessions hold at a moment: advisory locks, rows, and tables locked against writing. Its own upkeep apart. */
   const held = async () => {
     const { rows } = await watcher.query<{ locktype: string; mode: string; relation: string | null }>(
       `select l.locktype, l.mode, l.relation::regclass::text as relation from pg_locks l
+       join pg_stat_activity a on a.pid = l.pid and a.backend_type = 'client backend'
        where l.pid <> pg_backend_pid() and l.database = (select oid from pg_database where datname = current_database())
          and (l.locktype in ('advisory', 'tuple') or l.mode not in ('AccessShareLock'))`,
     );

@@ -18,6 +18,7 @@ const levels = [
     "fields\\.ts",
     "assertNever\\.ts",
     "groupBy\\.ts",
+    "remember\\.ts",
     "units/",
     "climate/",
     "numerics/",

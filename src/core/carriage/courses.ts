@@ -1,8 +1,8 @@
-import { LRUCache } from "lru-cache";
 import { stepAt } from "../clearance/timeline";
 import { layoutOf } from "../population/layout";
 import { stepFor } from "../population/step";
 import type { Pest } from "../pests/pests";
+import { remember } from "../remember";
 import { Course, type CourseQuestion } from "./course";
 
 /** A course takes some fifty kilobytes: those of a large round are kept, and no more. */
@@ -10,18 +10,13 @@ const MOST_KEPT = 600;
 
 /** Courses that were followed lately, each once for all plants that share it. */
 export class Courses {
-  private readonly kept = new LRUCache<string, Course>({ max: MOST_KEPT });
+  private readonly kept = new Map<string, Course>();
   private readonly written = new WeakMap<object, string>();
   private readonly pests = new Map<Pest, number>();
 
   /** The course of a question; throws as {@link Course} does. */
   of(question: CourseQuestion): Course {
-    const key = this.keyOf(question);
-    const known = this.kept.get(key);
-    if (known) return known;
-    const made = new Course(question);
-    this.kept.set(key, made);
-    return made;
+    return remember(this.kept, MOST_KEPT, this.keyOf(question), () => new Course(question));
   }
 
   /** The same for questions that have the same course: times count by the steps on which they fall. */

@@ -1,4 +1,3 @@
-import { LRUCache } from "lru-cache";
 import { eventsOfAct } from "../acts/acts";
 import type { CarriageQuestion, FounderStream } from "../carriage/carriage";
 import { arrivalShare } from "../carriage/arrivalShare";
@@ -26,6 +25,7 @@ import { proneTo } from "../plants/care";
 import { spotsOf } from "../plants/growthForms";
 import type { PopulationEvent } from "../population/events";
 import type { PerSite } from "../population/sites";
+import { remember } from "../remember";
 import { contactsOf, foundersByDay, type StoodAt } from "./contacts";
 import { stoodAt, type CameFrom, type Clock, type Spread, type TimedSource } from "./record";
 
@@ -360,7 +360,7 @@ const keyOf = ({ tool, spots }: Search, sides: number) => `${tool} ${sides} ${sp
 
 /** Kinds of plants times ways to look at them: more than most collections have. */
 const MOST_KEPT = 5000;
-const seen = new LRUCache<string, readonly PerSite[]>({ max: MOST_KEPT });
+const seen = new Map<string, readonly PerSite[]>();
 
 /** For each stage the chance that one is seen, of a plant of which so much was turned into view. Reckoned once for each `how`. */
 function seenBy(
@@ -370,14 +370,11 @@ function seenBy(
   { tool, spots }: Search,
   sides: number,
 ): readonly PerSite[] {
-  const key = `${pest} ${growthForm} ${how}`;
-  const known = seen.get(key);
-  if (known) return known;
-  const there = spotsOf(growthForm);
-  const search = { tool, spots: spots.filter((spot) => there.includes(spot)) };
-  const made = seeChances(pestOf(pest), pest, growthForm, search).map(
-    ([open, sheltered, deep]) => [open * sides, sheltered * sides, deep * sides] as const,
-  );
-  seen.set(key, made);
-  return made;
+  return remember(seen, MOST_KEPT, `${pest} ${growthForm} ${how}`, () => {
+    const there = spotsOf(growthForm);
+    const search = { tool, spots: spots.filter((spot) => there.includes(spot)) };
+    return seeChances(pestOf(pest), pest, growthForm, search).map(
+      ([open, sheltered, deep]) => [open * sides, sheltered * sides, deep * sides] as const,
+    );
+  });
 }

@@ -1,7 +1,7 @@
-import { LRUCache } from "lru-cache";
 import { reckonCarriage, type Carriage, type CarriageQuestion } from "../carriage/carriage";
 import { backgroundPerDay } from "../carriage/rates";
 import { isKnownPest } from "../pests/pests";
+import { remember } from "../remember";
 import type { ReckonAll } from "./carries";
 
 /** From this chance on it is reckoned as exactly as it can be: most plants carry most pests with less. */
@@ -34,19 +34,17 @@ export async function reckonAsked(
 
 /** Kinds of plants times ways to look times degrees: more than most collections have. */
 const MOST_KEPT = 5000;
-const found = new LRUCache<string, readonly number[]>({ max: MOST_KEPT });
+const found = new Map<string, readonly number[]>();
 
 /** Of what has come from the background within four weeks the share that each look finds, to the degree. */
 function sharesFound({ pest, sites, dailyMeanC, timeStepDays, looks }: CarriageQuestion): readonly number[] {
   const meanC = Math.round(dailyMeanC.at(-1)!);
   const key = `${pest.id} ${meanC} ${JSON.stringify([sites, looks])}`;
-  const known = found.get(key);
-  if (known) return known;
-  const perDay = isKnownPest(pest.id) ? backgroundPerDay[pest.id] : 1e-4;
-  const stream = { route: "background", fromDays: 0, untilDays: 28, perDay };
-  const month = { pest, sites, dailyMeanC: [meanC], timeStepDays, fromDays: 0, arrival: { share: 0, mean: 1 } };
-  const answer = reckonCarriage({ ...month, streams: [stream], events: [], looks, asOfDays: 28 });
-  const shares = answer.looks.map(({ pFind }) => (answer.pCarries > 0 ? pFind / answer.pCarries : 0));
-  found.set(key, shares);
-  return shares;
+  return remember(found, MOST_KEPT, key, () => {
+    const perDay = isKnownPest(pest.id) ? backgroundPerDay[pest.id] : 1e-4;
+    const stream = { route: "background", fromDays: 0, untilDays: 28, perDay };
+    const month = { pest, sites, dailyMeanC: [meanC], timeStepDays, fromDays: 0, arrival: { share: 0, mean: 1 } };
+    const answer = reckonCarriage({ ...month, streams: [stream], events: [], looks, asOfDays: 28 });
+    return answer.looks.map(({ pFind }) => (answer.pCarries > 0 ? pFind / answer.pCarries : 0));
+  });
 }

@@ -18,6 +18,7 @@ const levels = [
     "fields\\.ts",
     "assertNever\\.ts",
     "groupBy\\.ts",
+    "access/",
     "remember\\.ts",
     "units/",
     "climate/",

@@ -73,7 +73,7 @@ function inTurn<T>(
 
 async function load(sequelize: Sequelize, now: Date, transaction: Transaction) {
   const collection = { id: DEMO_ID, ...settings, isDemo: true };
-  const context: Context = { sequelize, collection, actor: ACTOR, now };
+  const context: Context = { sequelize, collection, actor: ACTOR, role: "owner", now };
   const first = at(context, WEEKS * 7 + 1, "10:00");
   await collections.add(sequelize, collection, first.now, transaction);
   return inBatch(context, transaction, live);

@@ -20,7 +20,7 @@ async function prepare(): Promise<void> {
     }
     // What a newer version derives otherwise is derived before anybody looks.
     for (const collection of await openCollections(url)) {
-      const context = contextOf(url, collection, { actor: "start", now: now() });
+      const context = contextOf(url, collection, { actor: "start", role: "owner", now: now() });
       await deriveStale(context);
       if (applied.length > 0) await judgeStale(context);
     }

@@ -40,7 +40,7 @@ export async function openApplication(
     databaseUrl,
     context: async () => {
       const demo = (await openCollections(databaseUrl)).find(({ isDemo }) => isDemo)!;
-      return contextOf(databaseUrl, demo, { actor: "test", now: new Date() });
+      return contextOf(databaseUrl, demo, { actor: "test", role: "owner", now: new Date() });
     },
     close: async () => {
       await disconnect(databaseUrl);

@@ -35,7 +35,7 @@ async function afterFind(context: Context, plantId: string, reckonAll: Parameter
   const deed = { id: uuidv7(), plantId, at, tool: "lamp", spots: ["axil"], note: "", finds: [find] };
   const begin = performance.now();
   expectOk(await recordLook(context, recordLookShape.parse(deed)));
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "record");
   let ended = false;
   const all = reckonCarriage(context, () => !ended, reckonAll);
   // The clock stops as soon as what it touched is known; the rest follows.
@@ -57,7 +57,7 @@ await withDatabase("wary_benchmark_carriage", async (url) => {
     console.log(
       `everything: ${plants} plants, eight pests, two threads   ${seconds(whole)} s   limit ${WHOLE_LIMIT_S} s   ${verdict(whole < 1000 * WHOLE_LIMIT_S)}`,
     );
-    const listed = await plantStates.list(scopeOf(context));
+    const listed = await plantStates.list(scopeOf(context, "record"));
     const times: number[] = [];
     for (let i = 0; i < FINDS; i++) times.push(await afterFind(context, listed[i * 700 + 13]!.id, reckonAll));
     const [first, ...later] = times as [number, ...number[]];

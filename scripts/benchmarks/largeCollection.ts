@@ -36,7 +36,7 @@ export async function buildLargeCollection(
     alcoholPercent: 96,
     isDemo: false,
   } satisfies Collection;
-  const context: Context = { sequelize, collection, actor: "benchmark", now };
+  const context: Context = { sequelize, collection, actor: "benchmark", role: "owner", now };
   await collections.add(sequelize, collection, new Date(now.getTime() - size.weeks * 7 * 86_400_000));
   const room = uuidv7();
   const first = { ...context, now: new Date(now.getTime() - size.weeks * 7 * 86_400_000) };

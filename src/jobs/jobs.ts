@@ -18,7 +18,7 @@ function jobsOf(url: string, now: () => Date) {
     async (more) => {
       for (const collection of await openCollections(url)) {
         if (!more()) return;
-        await work(contextOf(url, collection, { actor: ACTOR, now: now() }), more);
+        await work(contextOf(url, collection, { actor: ACTOR, role: "owner", now: now() }), more);
       }
     };
   const { reckonAll } = reckoners();

@@ -17,7 +17,7 @@ export async function addPhoto(
     return { ok: false, problems: [{ path: "photo", code: "photo_too_large" }] };
   const picture = await keptPicture(deed.bytes);
   if (!picture) return { ok: false, problems: [{ path: "photo", code: "no_photo" }] };
-  return perform(context, deed.id, async (scope) => {
+  return perform(context, "tend", deed.id, async (scope) => {
     // Photos of one look go one after the other: each counts those before it.
     await facts.takeTurn(scope, `${deed.lookId} photos`);
     if (await facts.isRecorded(scope, "photo", deed.id)) return { id: deed.id };

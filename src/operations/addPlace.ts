@@ -7,7 +7,7 @@ import { pastMoment } from "./parts/checks";
 
 /** Adds a place. One that stands in another is as warm as that, unless it is said how warm. */
 export function addPlace(context: Context, deed: AddPlace): Promise<Outcome<{ id: string }>> {
-  return perform(context, deed.id, async (scope) => {
+  return perform(context, "record", deed.id, async (scope) => {
     const { celsius, readingId, roomFor = null, dripsOn = null, ...place } = deed;
     // An isolation place that stands in no room is a room of its own.
     const { doorShut = deed.kind === "isolation" && deed.parentId === null } = deed;

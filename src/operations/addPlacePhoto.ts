@@ -14,7 +14,7 @@ export async function addPlacePhoto(
   if (bytes.length > PHOTO_LIMIT_BYTES) return { ok: false, problems: [{ path: "photo", code: "photo_too_large" }] };
   const picture = await keptPicture(bytes);
   if (!picture) return { ok: false, problems: [{ path: "photo", code: "no_photo" }] };
-  return perform(context, deed.id, async (scope) => {
+  return perform(context, "record", deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "placePhoto", deed.id)) return { id: deed.id };
     await knownPlace(scope, deed.placeId);
     await facts.add(scope, "placePhoto", [{ ...deed, at: pastMoment(context, context.now), ...picture }]);

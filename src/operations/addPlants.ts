@@ -16,7 +16,7 @@ export async function addPlant(context: Context, deed: AddPlant): Promise<Outcom
 
 /** Adds plants where they stand: all of them or, where something is wrong with one, none. */
 export function addPlants(context: Context, { plants: added }: AddPlants): Promise<Outcome<{ ids: string[] }>> {
-  return perform(context, added[0]!.id, async (scope) => {
+  return perform(context, "record", added[0]!.id, async (scope) => {
     const ids = added.map(({ id }) => id);
     const fresh: AddPlant[] = [];
     for (const plant of added) if (!(await facts.isThere(scope, "plants", plant.id))) fresh.push(plant);

@@ -28,7 +28,7 @@ const LOOKS_AFTER_DAYS = [7, 14] as const;
  */
 export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outcome<{ id: string }>> {
   const pOver = await promise(context, deed);
-  return perform(context, deed.id, async (scope) => {
+  return perform(context, "record", deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "programme", deed.id)) return { id: deed.id };
     const { found, record } = await lockOpenCase(scope, deed.caseId);
     if (deed.dates[0]! < found.openedOn) refuse("dates", "before_case");
@@ -64,7 +64,7 @@ function treatmentsOf({ dates, mix, technique, knockDown, doses = [] }: AdoptPla
 
 /** The probability that the plan ends the case; null for a case that cannot be reckoned, and for what is refused anyway. */
 async function promise(context: Context, deed: AdoptPlan): Promise<number | null> {
-  const open = await caseOnRecord(scopeOf(context), deed.caseId);
+  const open = await caseOnRecord(scopeOf(context, "record"), deed.caseId);
   return open && promiseFor(context, deed, open.found, open.record);
 }
 

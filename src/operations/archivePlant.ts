@@ -6,7 +6,7 @@ import { checkCode } from "./parts/checks";
 
 /** Puts a plant out of sight with its whole record, or back again. Nothing is deleted. */
 export function archivePlant(context: Context, deed: ArchivePlant): Promise<Outcome<{ id: string }>> {
-  return perform(context, deed.plantId, async (scope) => {
+  return perform(context, "record", deed.plantId, async (scope) => {
     const plant = await plants.lock(scope, deed.plantId);
     if (!plant) return refuse("plantId", "unknown");
     if (!deed.archived) await checkCode(scope, "plantId", plant.code, plant.id);

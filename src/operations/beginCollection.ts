@@ -24,7 +24,7 @@ export async function beginCollection(
     if (await collections.find(sequelize, id, transaction)) return { ok: true, value: { id } };
     const collection = { ...usualSettings, ...chosen, id, isDemo: false };
     await collections.add(sequelize, collection, who.now, transaction);
-    await inBatch(contextOf(databaseUrl, collection, who), transaction, async (context) => {
+    await inBatch(contextOf(databaseUrl, collection, { ...who, role: "owner" }), transaction, async (context) => {
       const first = { id: roomId, name: room, kind: "room" as const, parentId: null, celsius, readingId };
       expectOk(await addPlace(context, first));
       if (shelf === "") return;

@@ -14,7 +14,7 @@ export async function changeSettings(context: Context, deed: Settings): Promise<
   const moving = ["lookEveryDays", "timeZone", "riskPercent", "stretchLooks"] as const;
   const moved = moving.some((one) => deed[one] !== collection[one]);
   const looksElse = deed.owns.join() !== collection.owns.join() || deed.timeZone !== collection.timeZone;
-  const outcome = await perform(context, collection.id, async (scope) => {
+  const outcome = await perform(context, "own", collection.id, async (scope) => {
     if (deed.timeZone !== collection.timeZone && !(await collections.knowsZone(sequelize, deed.timeZone)))
       refuse("timeZone", "no_such_zone");
     await collections.change(sequelize, collection.id, deed, scope.transaction);

@@ -1,4 +1,5 @@
 import type { Sequelize, Transaction } from "sequelize";
+import { may, type Right, type RoleId } from "@/core/access/roles";
 import type { Day } from "@/core/climate/days";
 import { connect, type Scope } from "@/db/connection";
 import * as collections from "@/db/stores/collections";
@@ -12,6 +13,8 @@ export interface Context {
   readonly collection: collections.Collection;
   /** The name under which facts are written down. */
   readonly actor: string;
+  /** Who that is to this collection. */
+  readonly role: RoleId;
   readonly now: Date;
   /** Set by a caller that does many deeds as one, such as the loading of a whole collection. */
   readonly batch?: Batch;
@@ -32,13 +35,25 @@ export function openCollections(databaseUrl: string): Promise<collections.Collec
 export function contextOf(
   databaseUrl: string,
   collection: collections.Collection,
-  who: Pick<Context, "actor" | "now">,
+  who: Pick<Context, "actor" | "role" | "now">,
 ): Context {
   return { sequelize: connect(databaseUrl), collection, ...who };
 }
 
-/** The scope stores work in, within `transaction` if there is one. */
-export function scopeOf(context: Context, transaction: Transaction | undefined = context.batch?.transaction): Scope {
+/** Somebody asked for what their role does not let them do or see. */
+export class NotAllowed extends Error {
+  constructor(role: RoleId, right: Right) {
+    super(`a ${role} has no right to ${right}`);
+  }
+}
+
+/** The scope stores work in, within `transaction` if there is one. Throws {@link NotAllowed} without the right to it. */
+export function scopeOf(
+  context: Context,
+  right: Right,
+  transaction: Transaction | undefined = context.batch?.transaction,
+): Scope {
+  if (!may(context.role, right)) throw new NotAllowed(context.role, right);
   const { sequelize, now, actor, collection } = context;
   return { sequelize, transaction, collectionId: collection.id, timeZone: collection.timeZone, now, actor };
 }

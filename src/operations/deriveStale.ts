@@ -11,11 +11,11 @@ const BATCH = 100;
  * stand beside each other's, then how each stands. Gives how many it went through; `more` says whether to go on.
  */
 export async function deriveStale(context: Context, more: () => boolean = () => true): Promise<number> {
-  const stale = await plantStates.toDerive(scopeOf(context));
+  const stale = await plantStates.toDerive(scopeOf(context, "record"));
   const inBatches = async (work: (scope: Scope, plantIds: readonly string[]) => Promise<unknown>) => {
     for (let i = 0; i < stale.length && more(); i += BATCH)
       await context.sequelize.transaction({ transaction: context.batch?.transaction ?? null }, (transaction) =>
-        work(scopeOf(context, transaction), stale.slice(i, i + BATCH)),
+        work(scopeOf(context, "record", transaction), stale.slice(i, i + BATCH)),
       );
   };
   await inBatches(refreshCases);

@@ -6,7 +6,7 @@ import { knownPlace } from "./parts/checks";
 
 /** Changes what is written of a place; what is left out stays as it is. */
 export function editPlace(context: Context, deed: EditPlace): Promise<Outcome<{ id: string }>> {
-  return perform(context, deed.placeId, async (scope) => {
+  return perform(context, "record", deed.placeId, async (scope) => {
     const { placeId, ...described } = deed;
     await knownPlace(scope, placeId);
     const { dripsOn } = described;

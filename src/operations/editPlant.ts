@@ -6,7 +6,7 @@ import { careOf, checkCode, lockPlant } from "./parts/checks";
 
 /** Changes what is written on a plant's label; its facts stay as they are, and its cases are judged as what it is now. */
 export function editPlant(context: Context, deed: EditPlant): Promise<Outcome<{ id: string }>> {
-  return perform(context, deed.plantId, async (scope) => {
+  return perform(context, "record", deed.plantId, async (scope) => {
     const { plantId, ...changed } = deed;
     const { inBud, careAdded, careWithout } = await lockPlant(scope, plantId);
     const description = {

@@ -5,7 +5,7 @@ import { perform, refuse, type Outcome } from "./outcome";
 
 /** Ends a walk, whether or not every plant was looked at. Ending it again changes nothing. */
 export function endWalk(context: Context, { walkId }: EndWalk): Promise<Outcome<{ id: string }>> {
-  return perform(context, walkId, async (scope) => {
+  return perform(context, "tend", walkId, async (scope) => {
     const walk = await walks.find(scope, walkId);
     if (!walk) return refuse("walkId", "unknown");
     if (walk.endedAt === null) await walks.end(scope, walkId);

@@ -11,7 +11,7 @@ import { recordsOf } from "./parts/plantRecords";
  * `more` says whether to go on to the next; a job that is to end stops between two.
  */
 export async function judgeStale(context: Context, more: () => boolean = () => true): Promise<number> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "record");
   const now = judgedNow(context);
   const open = await assessments.toJudge(scope, now);
   const plantIds = [...new Set(open.map(({ plantId }) => plantId))];

@@ -11,7 +11,7 @@ import { knownPlace, lockPlant, momentOn } from "./parts/checks";
 
 /** Moves a plant to another place, or along the row of its own; bringing one back among the others is such a move. */
 export function movePlant(context: Context, deed: MovePlant): Promise<Outcome<{ id: string }>> {
-  return perform(context, deed.id, async (scope) => {
+  return perform(context, "record", deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "placement", deed.id)) return { id: deed.id };
     const { id, plantId, placeId, after = null } = deed;
     const plant = await lockPlant(scope, plantId);

@@ -1,3 +1,4 @@
+import { may, type Right } from "@/core/access/roles";
 import type { Day } from "@/core/climate/days";
 import type { LabelObjection } from "@/core/planning/course";
 import type { Objection } from "@/core/suitability/suitability";
@@ -38,6 +39,8 @@ export const problemCodes = [
   "too_many_photos",
   "no_such_zone",
   "id_taken",
+  "not_allowed",
+  "not_yours",
 ] as const;
 
 /** Something the keeper can mend; `path` names the field, or is empty when no single field is to blame. */
@@ -81,21 +84,23 @@ export interface DeedScope extends Scope {
 }
 
 /**
- * Runs one deed in one transaction and turns a refusal into its outcome. Deeds with the same `key`, usually the deed's
+ * Runs one deed in one transaction, if whoever asks has the right to it, and turns a refusal into its outcome. Deeds with the same `key`, usually the deed's
  * own id, run one after the other: one that is sent twice at once finds itself recorded the second time. What the deed
  * touched is derived anew before the transaction ends; nothing is reckoned in it. In a batch the deed runs in a savepoint, so that
  * a refused deed leaves the rest standing.
  */
 export async function perform<T>(
   context: Context,
+  right: Right,
   key: string,
   work: (scope: DeedScope) => Promise<T>,
 ): Promise<Outcome<T>> {
+  if (!may(context.role, right)) return { ok: false, problems: [{ path: "", code: "not_allowed" }] };
   try {
     const value = await context.sequelize.transaction(
       { transaction: context.batch?.transaction ?? null },
       async (transaction) => {
-        const scope = scopeOf(context, transaction);
+        const scope = scopeOf(context, right, transaction);
         const touched: Touched = { alone: context.batch?.touched ?? new Set(), beside: new Set() };
         await takeTurn(scope, key);
         const done = await work({
@@ -133,7 +138,7 @@ export function inBatch<T>(
 ): Promise<T> {
   const batch = { transaction, touched: new Set<string>() };
   return work({ ...context, batch }).then(async (done) => {
-    await refreshPlants(context, scopeOf(context, transaction), { alone: batch.touched, beside: new Set() });
+    await refreshPlants(context, scopeOf(context, "record", transaction), { alone: batch.touched, beside: new Set() });
     return done;
   });
 }

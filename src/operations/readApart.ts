@@ -29,7 +29,7 @@ export async function readApart(context: Context, asked: string): Promise<ApartV
   const view = await readPlant(context, asked);
   if (!view) return null;
   const { plant, place, places, card, before } = view;
-  const listed = await plantStates.list(scopeOf(context));
+  const listed = await plantStates.list(scopeOf(context, "read"));
   const occupants = occupantsOf(listed);
   const day = today(context);
   const own = { plantId: plant.id, inCase: view.open.length > 0 };
@@ -76,7 +76,7 @@ export async function readMove(context: Context, asked: string): Promise<MoveVie
   const id = idIn(asked);
   const view = id && (await readPlant(context, id));
   if (!view) return null;
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const { plant, place, card, before } = view;
   const carried = (await carriage.of(scope, [plant.id]))[0]?.result ?? null;
   const occupants = occupantsOf(await plantStates.list(scope));

@@ -38,7 +38,7 @@ const LEAST = 0.003;
 export async function readAround(context: Context, asked: string): Promise<AroundView | null> {
   const id = idIn(asked);
   if (!id) return null;
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const day = today(context);
   const onRecord = await caseOnRecord(scope, id);
   if (!onRecord) return null;

@@ -21,7 +21,7 @@ const SHOWN = 100;
 
 /** The plants that have come and not joined the others yet, by seller, those that still need something first. */
 export async function readArrivals(context: Context): Promise<readonly ArrivalLine[]> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const day = today(context);
   const listed = (await plantStates.arriving(scope)).slice(0, SHOWN);
   const ids = listed.map(({ id }) => id);

@@ -26,7 +26,7 @@ export interface RoomOfBenches {
 
 /** Every place with its plants, as they stand. Bags without a plant are left out. */
 export async function readBenches(context: Context): Promise<readonly RoomOfBenches[]> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const day = today(context);
   const [all, rows, newest] = await together(
     scope,

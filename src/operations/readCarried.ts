@@ -32,7 +32,7 @@ const AFTER = 0.01;
 export async function readCarried(context: Context, asked: string): Promise<Carried | null> {
   const id = idIn(asked);
   if (!id) return null;
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const onRecord = await readSpread(context, scope);
   const [plant] = await askedPlants(context, scope, onRecord, [id]);
   if (!plant) return null;

@@ -56,7 +56,7 @@ export interface CaseView {
 export async function readCase(context: Context, asked: string): Promise<CaseView | null> {
   const id = idIn(asked);
   if (!id) return null;
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const day = today(context);
   const onRecord = await caseOnRecord(scope, id);
   if (!onRecord) return null;

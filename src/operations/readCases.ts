@@ -37,7 +37,7 @@ const CLOSED_SHOWN = 20;
 
 /** Open cases, those without a plan first, then by the next treatment; and the cases closed last. */
 export async function readCases(context: Context): Promise<CasesView> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const day = today(context);
   const { lookEveryDays } = context.collection;
   const lines = (await plantsInCase(scope)).flatMap(({ listed, record }): OpenCaseLine[] => {

@@ -11,7 +11,7 @@ export interface AddingView {
 
 /** What bears on adding plants. */
 export async function readForAdding(context: Context): Promise<AddingView> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const places = (await warmPlaces(scope, today(context))).filter(({ kind }) => kind !== "bag");
   return { places, codes: await plants.codes(scope) };
 }

@@ -21,7 +21,7 @@ export interface LedgerView {
 
 /** What was found, counted by seller, by the way it came in, by place or by month, with what it has cost. */
 export async function readLedger(context: Context, by: TallyBy): Promise<LedgerView> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const [cases, looks, plants, all] = await together(
     scope,
     () => ledger.cases(scope),
@@ -79,6 +79,6 @@ export async function readLedgerPlants(
   const finds = groupBy(line.finds, ({ plantId }) => plantId);
   const ids = found ? [...finds.keys()] : line.plantIds;
   const day = today(context);
-  const rows = await plantStates.of(scopeOf(context), ids);
+  const rows = await plantStates.of(scopeOf(context, "read"), ids);
   return { line, plants: rows.map((row) => ({ card: cardOf(row, day), finds: finds.get(row.id) ?? [] })) };
 }

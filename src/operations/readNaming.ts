@@ -17,7 +17,7 @@ export async function readNaming(
   context: Context,
   { plant, place }: Pick<PlantView, "plant" | "place">,
 ): Promise<NamingView> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "see");
   const near = await nearbyPests(scope, [plant.id]);
   return {
     circumstances: {

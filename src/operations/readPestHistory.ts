@@ -20,7 +20,7 @@ export interface PestHistory {
 
 /** How cases of a pest have ended in this collection, and with what. */
 export async function readPestHistory(context: Context, pest: PestId): Promise<PestHistory> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const [closed, places] = await together(
     scope,
     () => facts.all(scope, "closing"),

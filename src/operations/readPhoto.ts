@@ -5,5 +5,5 @@ import { scopeOf, type Context } from "./context";
 /** A picture that was kept; null where there is none. */
 export async function readPhoto(context: Context, asked: string): Promise<{ mediaType: string; bytes: Buffer } | null> {
   const id = idIn(asked);
-  return id ? photos.bytesOf(scopeOf(context), id) : null;
+  return id ? photos.bytesOf(scopeOf(context, "read"), id) : null;
 }

@@ -17,7 +17,7 @@ export interface PlaceView {
 /** A place with what is on record of it; null when there is no such place. */
 export async function readPlace(context: Context, asked: string): Promise<PlaceView | null> {
   const id = idIn(asked);
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const all = id ? await warmPlaces(scope, today(context)) : [];
   const place = all.find((one) => one.id === id);
   if (!place) return null;

@@ -3,5 +3,5 @@ import { warmPlaces, type WarmPlace } from "./parts/placesAsTheyStand";
 
 /** Every place, in the order it was added, with how warm it is there now. */
 export function readPlaces(context: Context): Promise<WarmPlace[]> {
-  return warmPlaces(scopeOf(context), today(context));
+  return warmPlaces(scopeOf(context, "read"), today(context));
 }

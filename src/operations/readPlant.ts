@@ -53,7 +53,7 @@ export interface PlantView {
 export async function readPlant(context: Context, asked: string): Promise<PlantView | null> {
   const id = idIn(asked);
   if (!id) return null;
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const day = today(context);
   const { records, places: all, temperaturesOf } = await recordsOf(scope, [id]);
   const record = records[0];

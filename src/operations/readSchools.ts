@@ -23,7 +23,7 @@ const MOST = 60;
 export async function readSchools(context: Context, asked: string): Promise<Schools | null> {
   const id = idIn(asked);
   if (!id) return null;
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const onRecord = await caseOnRecord(scope, id);
   if (!onRecord) return null;
   const { found, record } = onRecord;

@@ -17,7 +17,7 @@ const NEWEST = 5000;
 
 /** What the keeper's own finds say about the table of signs. */
 export async function readSigns(context: Context): Promise<SignsView> {
-  const all = await looks.withNaming(scopeOf(context), NEWEST);
+  const all = await looks.withNaming(scopeOf(context, "read"), NEWEST);
   const named = all.filter(({ naming }) => naming.present.length + naming.absent.length > 0);
   return {
     records: recordOfSigns(named),

@@ -56,7 +56,7 @@ const LOOKS_SHOWN = 30;
 
 /** What needs the keeper on this day. */
 export async function readToday(context: Context): Promise<TodayView> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "see");
   const day = today(context);
   const { lookEveryDays } = context.collection;
   const [looksDue, counts, special, nextLook, allPlaces, inCase] = await together(

@@ -36,7 +36,7 @@ const MORE_MINUTES = 10;
 
 /** The looks of so many minutes that find most; what is left undone is said in plants. */
 export async function readTonight(context: Context, minutes: number): Promise<TonightView> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "read");
   const day = today(context);
   // A way takes every plant the same time, its pot apart.
   const usual = waysWith(context.collection.owns).map((way) => minutesToLook(way, potFactor.usualCm));

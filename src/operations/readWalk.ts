@@ -51,7 +51,7 @@ export interface WalkView {
 export async function readWalk(context: Context, asked: string): Promise<WalkView | null> {
   const id = idIn(asked);
   if (!id) return null;
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "see");
   const walk = await walks.find(scope, id);
   if (!walk) return null;
   const members = await walks.members(scope, id);

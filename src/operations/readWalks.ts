@@ -21,7 +21,7 @@ const SHOWN = 12;
 
 /** What can be walked now, and the walks begun before. */
 export async function readWalks(context: Context): Promise<WalksView> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "see");
   const lately = await walks.lately(scope, SHOWN);
   const all = await places.all(scope);
   const counts = new Map<string, number>();

@@ -73,7 +73,7 @@ export async function reckonCarriage(
   more: () => boolean = () => true,
   reckonAll: ReckonAll = reckonHere,
 ): Promise<number> {
-  const scope = scopeOf(context);
+  const scope = scopeOf(context, "record");
   const now = { modelVersion: VERSION, asOf: today(context) };
   // What is under way, and what could not be reckoned, is not taken up again in this run.
   const taken = new Set<string>();
@@ -139,7 +139,7 @@ export async function reckonCarriage(
     });
     const turned = kept.filter((one) => !one.current || bandOf(context, one.risk) !== bandOf(context, one.result.risk));
     await context.sequelize.transaction({ transaction: context.batch?.transaction ?? null }, async (transaction) => {
-      const within = scopeOf(context, transaction);
+      const within = scopeOf(context, "record", transaction);
       await facts.takeTurn(within, `${within.collectionId} states`);
       await carriage.keep(within, now, kept);
       await restate(

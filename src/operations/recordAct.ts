@@ -28,7 +28,8 @@ export interface ActRecorded {
  * happened already: then it belongs on the record. What goes against a label is told.
  */
 export function recordAct(context: Context, deed: RecordAct): Promise<Outcome<ActRecorded>> {
-  return perform(context, deed.id, async (scope) => {
+  // Whoever only tends carries out what is due.
+  return perform(context, deed.stepId === null ? "record" : "tend", deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "act", deed.id)) return { id: deed.id, warnings: [] };
     const subject = deed.placeId === null ? "plant" : "place";
     if (!subjectsOf(deed.act.kind).includes(subject)) refuse("act", "not_on_place");

@@ -23,7 +23,7 @@ export interface LookRecorded {
  * none of that pest was open then.
  */
 export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<LookRecorded>> {
-  return perform(context, deed.id, async (scope) => {
+  return perform(context, "tend", deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "look", deed.id)) return told(scope, deed, null);
     const plant = await lockPlant(scope, deed.plantId);
     const at = momentOn(context, plant, deed.at, deed.longAgo);

@@ -6,7 +6,7 @@ import { lockPlant, momentOn } from "./parts/checks";
 
 /** Writes down that a plant has borne a treatment badly: what is proposed for it next becomes milder, or is refused. */
 export function recordReaction(context: Context, deed: RecordReaction): Promise<Outcome<{ id: string }>> {
-  return perform(context, deed.id, async (scope) => {
+  return perform(context, "record", deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "reaction", deed.id)) return { id: deed.id };
     const plant = await lockPlant(scope, deed.plantId);
     const { longAgo, ...reaction } = deed;

@@ -10,7 +10,7 @@ import { knownPlace, lockPlant, momentOn } from "./parts/checks";
 
 /** Sets a plant apart: in an isolation place, or under a bag of its own where it stands. */
 export function setApart(context: Context, deed: SetApart): Promise<Outcome<{ placeId: string }>> {
-  return perform(context, deed.id, async (scope) => {
+  return perform(context, "tend", deed.id, async (scope) => {
     const recorded = await facts.find(scope, "placement", deed.id);
     if (recorded) return { placeId: recorded.placeId };
     const plant = await lockPlant(scope, deed.plantId);

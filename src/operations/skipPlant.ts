@@ -8,7 +8,7 @@ import { lockPlant, pastMoment } from "./parts/checks";
 
 /** Leaves a plant out on a walk, with the reason. One that was looked at or left out meanwhile stays as it is. */
 export function skipPlant(context: Context, deed: SkipPlant): Promise<Outcome<{ id: string }>> {
-  return perform(context, deed.id, async (scope) => {
+  return perform(context, "tend", deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "skip", deed.id)) return { id: deed.id };
     const { id, walkId, plantId } = deed;
     await lockPlant(scope, plantId);

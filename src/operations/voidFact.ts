@@ -1,3 +1,4 @@
+import { may } from "@/core/access/roles";
 import type { VoidFact } from "@/core/facts/deeds";
 import { factKindOf } from "@/core/facts/facts";
 import * as facts from "@/db/stores/facts";
@@ -14,7 +15,7 @@ export function voidFact(
   context: Context,
   deed: VoidFact,
 ): Promise<Outcome<{ plantId: string | null; placeId: string | null }>> {
-  return perform(context, deed.factId, async (scope) => {
+  return perform(context, "tend", deed.factId, async (scope) => {
     const found = (await facts.find(scope, deed.kind, deed.factId)) as Subject | null;
     if (!found) return refuse("factId", "unknown");
     const { plantId = null, placeId = null } = found;
@@ -23,6 +24,8 @@ export function voidFact(
     // Another deed may have struck it out while this one waited.
     const fact = (await facts.find(scope, deed.kind, deed.factId)) as Subject;
     if (fact.voidReason !== null) refuse("factId", "already_voided");
+    // Whoever only tends takes back what they wrote down themselves.
+    if (!may(context.role, "record") && fact.recordedBy !== context.actor) refuse("factId", "not_yours");
     const { lastStaysOf } = factKindOf(deed.kind);
     if (lastStaysOf) {
       const of = fact[lastStaysOf as "plantId" | "placeId"]!;
@@ -42,4 +45,5 @@ interface Subject {
   readonly plantId?: string | null;
   readonly placeId?: string | null;
   readonly voidReason: string | null;
+  readonly recordedBy: string;
 }

@@ -39,6 +39,8 @@ const problemSentences = {
   no_photo: "This is not a photo that can be read. Choose a JPEG, PNG or WebP file.",
   too_many_photos: "This look has 12 photos already. Strike one out first.",
   still_in_use: "This cannot be struck out: it is the last of its kind, and something must stand there.",
+  not_allowed: "Your role in this collection does not let you do this. Ask whoever owns it.",
+  not_yours: "Somebody else wrote this down. Ask one of the keepers to strike it out.",
 } as const;
 
 interface Told {

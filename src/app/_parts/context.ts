@@ -41,7 +41,7 @@ function shownOf(all: readonly Collection[], chosen: string | null): Collection 
 /** The context of a request: the collection it is about and who asks; null where no collection is chosen or there. */
 export async function contextFor({ collectionId, device }: Asked): Promise<Context | null> {
   const collection = shownOf(await collectionsNow(), collectionId);
-  return collection && contextOf(databaseUrl(), collection, { actor: device, now: now() });
+  return collection && contextOf(databaseUrl(), collection, { actor: device, role: "owner", now: now() });
 }
 
 /** What the cookies of this request say. */

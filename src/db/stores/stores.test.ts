@@ -15,7 +15,7 @@ let shelf: string;
 let other: string;
 beforeEach(async () => {
   ({ context, shelf, other } = await freshCollection());
-  scope = scopeOf(context);
+  scope = scopeOf(context, "record");
 });
 
 const look = (plantId: string, at: Date) => ({

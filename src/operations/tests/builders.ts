@@ -50,7 +50,7 @@ export async function freshCollection(over: Partial<collections.Collection> = {}
     isDemo: false,
     ...over,
   };
-  const context: Context = { sequelize, collection, actor: "Tester", now };
+  const context: Context = { sequelize, collection, actor: "Tester", role: "owner", now };
   await collections.add(sequelize, collection, daysAgo(context, 100).now);
   const place = async (name: string, kind: "room" | "shelf" | "isolation", celsius: number) => {
     const id = uuidv7();

@@ -35,7 +35,7 @@ let other: string;
 let pantry: string;
 beforeEach(async () => ({ context, shelf, other, pantry } = await freshCollection({ owns: ["lamp", "loupe"] })));
 
-const known = async (plantId: string) => (await carriage.of(scopeOf(context), [plantId]))[0]?.result;
+const known = async (plantId: string) => (await carriage.of(scopeOf(context, "record"), [plantId]))[0]?.result;
 const chance = async (plantId: string) => (await known(plantId))?.p ?? NaN;
 const stateOf = async (plantId: string) => (await readPlant(context, plantId))!.card.state;
 /** A look that takes in every place above the roots, with a loupe. */
@@ -130,7 +130,7 @@ describe("what plants may carry", () => {
     const plant = await plantOn(context, shelf);
     expectOk(await archivePlant(context, { plantId: plant, archived: true }));
     expect(await reckonCarriage(context)).toBe(0);
-    expect(await carriage.somethingSoon(scopeOf(context))).toBe(false);
+    expect(await carriage.somethingSoon(scopeOf(context, "record"))).toBe(false);
   });
 
   it("a cleaning between two plants takes away what the hands carried", async () => {

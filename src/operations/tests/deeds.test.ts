@@ -190,7 +190,7 @@ describe("a look", () => {
   ])("refuses %s and writes nothing", async (_why, over, code) => {
     const id = await plantOn(context, shelf);
     expect(codes(await recordLook(context, aLook(id, 1, over as Partial<ReturnType<typeof aLook>>)))).toEqual([code]);
-    expect(await facts.of(scopeOf(context), "look", "plantId", [id])).toEqual([]);
+    expect(await facts.of(scopeOf(context, "record"), "look", "plantId", [id])).toEqual([]);
   });
 });
 

@@ -49,7 +49,7 @@ describe("derived states", () => {
           const last = view.record.looks.findLast((look) => look.voidReason === null);
           if (deed === "strike" && last) await voidFact(context, { kind: "look", factId: last.id, reason: "test" });
         }
-        const scope = scopeOf(context);
+        const scope = scopeOf(context, "record");
         const known = async () => ({
           states: (await plantStates.list(scope)).map(({ factsVersion: _changes, ...state }) => state),
           cases: await cases.asSources(scope, plants),
@@ -71,7 +71,7 @@ describe("derived states", () => {
     const finders = plants.slice(0, 4);
     const outcomes = await Promise.all(finders.map((id) => recordLook(context, aLook(id, 3, { finds: [aFind()] }))));
     expect(outcomes.every((outcome) => outcome.ok)).toBe(true);
-    const states = (await plantStates.list(scopeOf(context))).map((plant) => [plant.id, plant.state]);
+    const states = (await plantStates.list(scopeOf(context, "record"))).map((plant) => [plant.id, plant.state]);
     expect(Object.fromEntries(states)).toEqual(
       Object.fromEntries(plants.map((id) => [id, finders.includes(id) ? "infested" : "atRisk"])),
     );

@@ -38,9 +38,9 @@ async function judgement(caseId: string, at = context): Promise<Judgement> {
   return judged.judgement;
 }
 const pClear = async (caseId: string, at = context) => (await judgement(caseId, at)).assessment.pClear;
-const kept = async (caseId: string) => (await assessments.ofCases(scopeOf(context), [caseId]))[0];
+const kept = async (caseId: string) => (await assessments.ofCases(scopeOf(context, "record"), [caseId]))[0];
 const toJudge = async (at = context) =>
-  (await assessments.toJudge(scopeOf(at), judgedNow(at))).map((one) => one.caseId);
+  (await assessments.toJudge(scopeOf(at, "record"), judgedNow(at))).map((one) => one.caseId);
 
 async function treatedCase(ago = 30) {
   const id = await plantOn(context, shelf);
@@ -73,7 +73,7 @@ describe("the judgement of a case", () => {
     const { factsVersion } = (await readPlant(context, id))!.record as unknown as { factsVersion: number };
     await recordLook(context, aLook(id, 1, { spots }));
     const late = { caseId, plantId: id, factsVersion, ...judgedNow(context), result: { ok: false, problems: [] } };
-    await assessments.keep(scopeOf(context), late);
+    await assessments.keep(scopeOf(context, "record"), late);
     expect(await kept(caseId)).toBeUndefined();
   });
 
@@ -219,7 +219,7 @@ describe("judging in the background", () => {
     const ways = { ...context, collection: { ...context.collection, clearPercent: 99 } };
     expect(await toJudge(ways)).toEqual([caseId]);
     const newer = { ...judgedNow(context), modelVersion: MODEL_VERSION + 1 };
-    expect(await assessments.toJudge(scopeOf(context), newer)).toHaveLength(1);
+    expect(await assessments.toJudge(scopeOf(context, "record"), newer)).toHaveLength(1);
   });
 
   it("the petals of a plant follow from its judgement", async () => {

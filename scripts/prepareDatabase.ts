@@ -4,7 +4,9 @@ import { now } from "../src/clock";
 import { connect, disconnect } from "../src/db/connection";
 import { migrate } from "../src/db/migrate";
 import { databaseUrl } from "../src/env";
+import { isLoopback } from "./lib/listen.mjs";
 import { contextOf, openCollections } from "../src/operations/context";
+import { atTheDoor } from "../src/operations/door/asker";
 import { deriveStale } from "../src/operations/deriveStale";
 import { judgeStale } from "../src/operations/judgeStale";
 
@@ -18,6 +20,12 @@ async function prepare(): Promise<void> {
       const counts = await loadDemo(url, now());
       console.log(`Demo collection loaded: ${counts.plants} plants, ${counts.looks} looks, ${counts.cases} cases.`);
     }
+    // Whoever is reached from outside asks who it is: without an owner it would let in the first who comes.
+    const host = process.env["HOST"];
+    if (host && !isLoopback(host) && (await atTheDoor(url, null, now())).open)
+      throw new Error(
+        `With HOST=${host} other devices reach this machine, and nobody owns it yet. Start it once without HOST, make an owner under Settings, then start it again.`,
+      );
     // What a newer version derives otherwise is derived before anybody looks.
     for (const collection of await openCollections(url)) {
       const context = contextOf(url, collection, { actor: "start", role: "owner", now: now() });

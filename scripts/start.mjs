@@ -3,6 +3,7 @@ import { checkNode, ensureNodePackages, root } from "./lib/packages.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 import { atEnd, main, must, say, Stop } from "./lib/process.mjs";
 import { ensureBuild } from "./lib/build.mjs";
+import { fingerprintOf, isLoopback, listeningFrom } from "./lib/listen.mjs";
 import { checkPort, serve } from "./lib/serve.mjs";
 
 const DEFAULT_PORT = 3180;
@@ -12,8 +13,9 @@ main(async () => {
   const port = Number(process.env["PORT"] ?? DEFAULT_PORT);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Stop(`PORT must be a number from 1 to 65535, not ${process.env["PORT"]}.`);
-  await checkPort(port);
+  await checkPort(port, process.env["HOST"] || undefined);
   await ensureNodePackages();
+  const listening = await listeningFrom(process.env);
   const databaseUrl = process.env["DATABASE_URL"] ?? (await privateDatabase());
   const env = { ...process.env, DATABASE_URL: databaseUrl };
   const prepared = await must(
@@ -24,8 +26,15 @@ main(async () => {
   );
   if (prepared.trim()) say(prepared.trim());
   await ensureBuild();
-  atEnd(await serve(port, databaseUrl));
-  say(`Wary Petal is at http://127.0.0.1:${port} — Ctrl-C stops it.`);
+  atEnd(await serve(port, databaseUrl, listening));
+  const scheme = listening.tls ? "https" : "http";
+  const names = isLoopback(listening.host) ? [listening.host] : listening.names;
+  for (const name of names) say(`Wary Petal is at ${scheme}://${name}:${port}`);
+  if (process.env["TLS"])
+    say(
+      `A phone will warn that it does not know this certificate, which was made here. Its fingerprint is ${fingerprintOf(listening)}; where the phone shows the same, going on is safe.`,
+    );
+  say("Ctrl-C stops it.");
 });
 
 async function privateDatabase() {

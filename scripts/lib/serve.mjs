@@ -1,26 +1,32 @@
-// Serves the built application on loopback, in this process.
+// Serves the built application, in this process.
 import { fork } from "node:child_process";
 import http from "node:http";
 import path from "node:path";
+import { serverFor } from "./listen.mjs";
 import { root } from "./packages.mjs";
 import { endOf, Stop } from "./process.mjs";
 
 /** Throws when the port is taken.
- * @param {number} port @returns {Promise<void>} */
-export function checkPort(port) {
+ * @param {number} port @param {string} [host] @returns {Promise<void>} */
+export function checkPort(port, host = "127.0.0.1") {
   return new Promise((resolve, reject) => {
     const probe = http.createServer();
-    probe.on("error", () =>
-      reject(new Stop(`Port ${port} is in use: stop what uses it, or choose another with PORT=4000 npm start.`)),
+    probe.on("error", (/** @type {NodeJS.ErrnoException} */ { code }) =>
+      reject(
+        code === "EADDRNOTAVAIL" || code === "ENOTFOUND"
+          ? new Stop(`HOST is an address of this machine, or 0.0.0.0 for all of them, and ${host} is none.`)
+          : new Stop(`Port ${port} is in use: stop what uses it, or choose another with PORT=4000 npm start.`),
+      ),
     );
-    probe.listen(port, "127.0.0.1", () => probe.close(() => resolve()));
+    probe.listen(port, host, () => probe.close(() => resolve()));
   });
 }
 
-/** Starts answering on 127.0.0.1, and the process that does its jobs; resolves once it answers. Who may ask is decided within
- * the application.
- * @param {number} port @param {string} databaseUrl @returns {Promise<() => Promise<void>>} closes it again */
-export async function serve(port, databaseUrl) {
+/** Starts answering where it is to listen, and the process that does its jobs; resolves once it answers. Who may ask is decided
+ * within the application.
+ * @param {number} port @param {string} databaseUrl @param {import("./listen.mjs").Listening} listening
+ * @returns {Promise<() => Promise<void>>} closes it again */
+export async function serve(port, databaseUrl, listening) {
   Object.assign(process.env, { DATABASE_URL: databaseUrl, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" });
   const { default: next } = await import("next");
   // Nothing here speaks another protocol than HTTP: Next would answer upgrades on a server it is given, and this one never
@@ -29,10 +35,10 @@ export async function serve(port, databaseUrl) {
   const app = next({ dev: false, dir: root, hostname: "127.0.0.1", port, httpServer });
   await app.prepare();
   const handle = app.getRequestHandler();
-  const server = http.createServer((request, response) => void handle(request, response));
+  const server = serverFor(listening, (request, response) => void handle(request, response));
   await new Promise((resolve, reject) => {
     server.on("error", reject);
-    server.listen(port, "127.0.0.1", () => resolve(undefined));
+    server.listen(port, listening.host, () => resolve(undefined));
   });
   const endJobs = doJobs();
   return async () => {

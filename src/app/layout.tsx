@@ -18,10 +18,10 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1 };
 
 /** The collection that is shown, for the shell; a page whose collection cannot be read says so itself. */
 async function shown() {
-  const collection = (await contextIfAny().catch(() => null))?.collection;
-  if (!collection) return null;
-  const { id, name, timeZone, isDemo } = collection;
-  return { id, name, timeZone, isDemo };
+  const context = await contextIfAny().catch(() => null);
+  if (!context) return null;
+  const { id, name, timeZone, isDemo } = context.collection;
+  return { id, name, timeZone, isDemo, role: context.role };
 }
 
 export default async function Layout({ children }: { children: ReactNode }) {

@@ -3,19 +3,22 @@ import type { z } from "zod";
 import type { Scope } from "./connection";
 import { model } from "./models";
 
+/** Where a statement is carried out; what belongs to no collection names none. */
+export type Asks = Pick<Scope, "sequelize" | "transaction"> & Partial<Pick<Scope, "collectionId">>;
+
 /**
  * Rows of a query written by hand, read through the shape that stands beside it: what the database gives is checked like
  * everything else that comes from outside. `:c` is the collection; the rest are named replacements.
  */
 export async function rows<S extends z.ZodType>(
-  scope: Scope,
+  scope: Asks,
   shape: S,
   sql: string,
   replacements: Record<string, unknown> = {},
 ): Promise<z.output<S>[]> {
   const found = await scope.sequelize.query<object>(sql, {
     type: QueryTypes.SELECT,
-    replacements: { c: scope.collectionId, ...replacements },
+    replacements: { c: scope.collectionId ?? null, ...replacements },
     transaction: scope.transaction,
   });
   return found.map((row) => shape.parse(row));
@@ -26,7 +29,7 @@ export async function rows<S extends z.ZodType>(
  * rows. Dates and numbers come as JSON has them.
  */
 export async function manyRows<S extends z.ZodType>(
-  scope: Scope,
+  scope: Asks,
   shape: S,
   sql: string,
   replacements: Record<string, unknown> = {},
@@ -35,7 +38,7 @@ export async function manyRows<S extends z.ZodType>(
     `select json_agg(one)::text as "all" from (${sql}) one`,
     {
       type: QueryTypes.SELECT,
-      replacements: { c: scope.collectionId, ...replacements },
+      replacements: { c: scope.collectionId ?? null, ...replacements },
       transaction: scope.transaction,
     },
   );
@@ -44,7 +47,7 @@ export async function manyRows<S extends z.ZodType>(
 
 /** The first row of a query, or null when there is none. */
 export async function first<S extends z.ZodType>(
-  scope: Scope,
+  scope: Asks,
   shape: S,
   sql: string,
   replacements: Record<string, unknown> = {},
@@ -53,19 +56,19 @@ export async function first<S extends z.ZodType>(
 }
 
 /** Whether a query gives any row. */
-export async function any(scope: Scope, sql: string, replacements: Record<string, unknown> = {}): Promise<boolean> {
+export async function any(scope: Asks, sql: string, replacements: Record<string, unknown> = {}): Promise<boolean> {
   const found = await scope.sequelize.query(`select exists (${sql}) as found`, {
     type: QueryTypes.SELECT,
-    replacements: { c: scope.collectionId, ...replacements },
+    replacements: { c: scope.collectionId ?? null, ...replacements },
     transaction: scope.transaction,
   });
   return (found[0] as { found: boolean }).found;
 }
 
 /** Carries out a statement written by hand. */
-export async function run(scope: Scope, sql: string, replacements: Record<string, unknown> = {}): Promise<void> {
+export async function run(scope: Asks, sql: string, replacements: Record<string, unknown> = {}): Promise<void> {
   await scope.sequelize.query(sql, {
-    replacements: { c: scope.collectionId, ...replacements },
+    replacements: { c: scope.collectionId ?? null, ...replacements },
     transaction: scope.transaction,
   });
 }

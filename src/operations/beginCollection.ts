@@ -1,15 +1,26 @@
 import { usualSettings } from "@/core/facts/settings";
 import type { BeginCollection } from "@/core/facts/deeds";
 import { connect } from "@/db/connection";
+import type { Asks } from "@/db/query";
+import * as accounts from "@/db/stores/accounts";
 import * as collections from "@/db/stores/collections";
 import { addPlace } from "./addPlace";
 import { contextOf } from "./context";
 import { expectOk, inBatch, type Outcome } from "./outcome";
 
+/** Makes somebody the owner of a collection that is there. */
+export function ownCollection(databaseUrl: string, collectionId: string, accountId: string): Promise<void> {
+  return own({ sequelize: connect(databaseUrl), transaction: undefined }, collectionId, accountId);
+}
+
+function own(asks: Asks, collectionId: string, accountId: string): Promise<void> {
+  return accounts.setMembership(asks, collectionId, accountId, { role: "owner", from: null, until: null });
+}
+
 /** Begins a collection of the keeper's own, with a first room and, if it has a name, a shelf in it. Beginning it again changes nothing. */
 export async function beginCollection(
   databaseUrl: string,
-  who: { readonly actor: string; readonly now: Date },
+  who: { readonly actor: string; readonly now: Date; readonly accountId: string | null },
   deed: BeginCollection,
 ): Promise<Outcome<{ id: string }>> {
   const sequelize = connect(databaseUrl);
@@ -24,6 +35,7 @@ export async function beginCollection(
     if (await collections.find(sequelize, id, transaction)) return { ok: true, value: { id } };
     const collection = { ...usualSettings, ...chosen, id, isDemo: false };
     await collections.add(sequelize, collection, who.now, transaction);
+    if (who.accountId) await own({ sequelize, transaction }, id, who.accountId);
     await inBatch(contextOf(databaseUrl, collection, { ...who, role: "owner" }), transaction, async (context) => {
       const first = { id: roomId, name: room, kind: "room" as const, parentId: null, celsius, readingId };
       expectOk(await addPlace(context, first));

@@ -41,6 +41,16 @@ export const problemCodes = [
   "id_taken",
   "not_allowed",
   "not_yours",
+  "passphrase_short",
+  "passphrase_common",
+  "owner_exists",
+  "too_many_tries",
+  "not_let_in",
+  "code_wrong",
+  "pairing_over",
+  "name_in_use",
+  "last_owner",
+  "wrong_passphrase",
 ] as const;
 
 /** Something the keeper can mend; `path` names the field, or is empty when no single field is to blame. */

@@ -31,3 +31,8 @@ export function dayCount(days: number): string {
   const rounded = Math.round(days * 10) / 10;
   return rounded === 1 ? "1 day" : `${rounded} days`;
 }
+
+/** A wall time as a moment in words: "Sat 12 Dec, 19:05". @example momentInWords("2026-12-12T19:05") */
+export function momentInWords(wallTime: string): string {
+  return `${dayInWords(wallTime.slice(0, 10) as Day)}, ${wallTime.slice(11, 16)}`;
+}

@@ -41,6 +41,18 @@ const problemSentences = {
   still_in_use: "This cannot be struck out: it is the last of its kind, and something must stand there.",
   not_allowed: "Your role in this collection does not let you do this. Ask whoever owns it.",
   not_yours: "Somebody else wrote this down. Ask one of the keepers to strike it out.",
+  passphrase_short:
+    "A passphrase has 12 characters or more. Three or four words that do not belong together are easy to keep.",
+  passphrase_common:
+    "This one is among the first that others would try. Take three or four words that do not belong together.",
+  owner_exists: "An owner has been made already. Come in by name and passphrase.",
+  too_many_tries: "That was tried too often. Wait a quarter of an hour, then try again.",
+  not_let_in: "Name and passphrase do not belong together.",
+  code_wrong: "Name and code do not belong together, or the code has been used.",
+  pairing_over: "This link no longer holds: it works once, within five minutes. Ask for another.",
+  name_in_use: "Somebody else is called this here. Choose another name.",
+  last_owner: "A collection keeps at least one owner. Make somebody else its owner first.",
+  wrong_passphrase: "This is not the passphrase you have now.",
 } as const;
 
 interface Told {

@@ -11,7 +11,9 @@ import * as deeds from "@/core/facts/deeds";
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
 import { askFor } from "@/jobs/ask";
-import { beginCollection } from "@/operations/beginCollection";
+import { may } from "@/core/access/roles";
+import { beginCollection, ownCollection } from "@/operations/beginCollection";
+import { mayBegin, signed } from "@/operations/door/asker";
 import { addPlace } from "@/operations/addPlace";
 import { addPlant, addPlants } from "@/operations/addPlants";
 import { adoptPlan } from "@/operations/adoptPlan";
@@ -31,44 +33,47 @@ import { takeReading } from "@/operations/takeReading";
 import { voidFact } from "@/operations/voidFact";
 import type { DeedResult } from "@/ui/fields/deedResult";
 import { DEMO_ID, loadDemo, removeDemo, resetDemo } from "../../../demo/loadDemo";
-import { asked } from "./context";
+import { asked, askerNow, door, openNow } from "./context";
 import { attempt, deed, readForm } from "./deed";
 
 /** One door per deed. Which collection it is for comes with it; whatever comes in is unknown until its schema has read it. */
 
-export const addPlaceAction = async (c: string, input: unknown) => deed(c, deeds.addPlace, addPlace, input);
-export const editPlaceAction = async (c: string, input: unknown) => deed(c, deeds.editPlace, editPlace, input);
-export const addPlantAction = async (c: string, input: unknown) => deed(c, deeds.addPlant, addPlant, input);
-export const addPlantsAction = async (c: string, input: unknown) => deed(c, deeds.addPlants, addPlants, input);
-export const startWalkAction = async (c: string, input: unknown) => deed(c, deeds.startWalk, startWalk, input);
+export const addPlaceAction = async (c: string, input: unknown) => deed(c, "addPlace", deeds.addPlace, addPlace, input);
+export const editPlaceAction = async (c: string, input: unknown) =>
+  deed(c, "editPlace", deeds.editPlace, editPlace, input);
+export const addPlantAction = async (c: string, input: unknown) => deed(c, "addPlant", deeds.addPlant, addPlant, input);
+export const addPlantsAction = async (c: string, input: unknown) =>
+  deed(c, "addPlants", deeds.addPlants, addPlants, input);
+export const startWalkAction = async (c: string, input: unknown) =>
+  deed(c, "startWalk", deeds.startWalk, startWalk, input);
 
 /** What follows bears on how cases are judged: jobs do that, and nobody waits for them. */
 export const takeReadingAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, takeReadingShape, takeReading, input));
+  thenJudge(await deed(c, "takeReading", takeReadingShape, takeReading, input));
 export const editPlantAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, deeds.editPlant, editPlant, input));
+  thenJudge(await deed(c, "editPlant", deeds.editPlant, editPlant, input));
 export const archivePlantAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, deeds.archivePlant, archivePlant, input));
+  thenJudge(await deed(c, "archivePlant", deeds.archivePlant, archivePlant, input));
 export const movePlantAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, movePlantShape, movePlant, input));
+  thenJudge(await deed(c, "movePlant", movePlantShape, movePlant, input));
 export const moveSeveralAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, deeds.moveSeveral, moveSeveral, input));
+  thenJudge(await deed(c, "moveSeveral", deeds.moveSeveral, moveSeveral, input));
 export const setApartAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, setApartShape, setApart, input));
+  thenJudge(await deed(c, "setApart", setApartShape, setApart, input));
 export const recordLookAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, recordLookShape, recordLook, input));
+  thenJudge(await deed(c, "recordLook", recordLookShape, recordLook, input));
 export const adoptPlanAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, adoptPlanShape, adoptPlan, input));
+  thenJudge(await deed(c, "adoptPlan", adoptPlanShape, adoptPlan, input));
 export const recordActAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, recordActShape, recordAct, input));
+  thenJudge(await deed(c, "recordAct", recordActShape, recordAct, input));
 export const recordReactionAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, recordReactionShape, recordReaction, input));
+  thenJudge(await deed(c, "recordReaction", recordReactionShape, recordReaction, input));
 export const closeCaseAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, closeCaseShape, closeCase, input));
+  thenJudge(await deed(c, "closeCase", closeCaseShape, closeCase, input));
 export const voidFactAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, deeds.voidFact, voidFact, input));
+  thenJudge(await deed(c, "voidFact", deeds.voidFact, voidFact, input));
 export const changeSettingsAction = async (c: string, input: unknown): Promise<DeedResult> => {
-  const result = await deed(c, deeds.changeSettings, changeSettings, input);
+  const result = await deed(c, "changeSettings", deeds.changeSettings, changeSettings, input);
   if (result.ok) await askFor(databaseUrl(), "derive");
   return thenJudge(result);
 };
@@ -77,9 +82,15 @@ export const changeSettingsAction = async (c: string, input: unknown): Promise<D
 export async function beginCollectionAction(_none: string, input: unknown): Promise<DeedResult> {
   const read = readForm(deeds.beginCollection, input);
   if (!read.ok) return read;
-  const { device: actor } = await asked();
-  return attempt(() => beginCollection(databaseUrl(), { actor, now: now() }, read.data));
+  const asker = await askerNow();
+  const actor = asker ? signed(asker) : (await asked()).device;
+  const who = { actor, now: now(), accountId: asker?.accountId ?? null };
+  return attempt(async () =>
+    (await mayBegin(databaseUrl(), await door(), now())) ? beginCollection(databaseUrl(), who, read.data) : notAllowed,
+  );
 }
+
+const notAllowed = { ok: false, problems: [{ path: "", code: "not_allowed" }] } as const;
 
 /** Ten weeks are written down deed by deed. */
 const DEMO_PATIENCE_MS = 120_000;
@@ -88,9 +99,15 @@ const DEMO_PATIENCE_MS = 120_000;
 export async function demoAction(_none: string, input: unknown): Promise<DeedResult> {
   const read = readForm(deeds.aboutDemo, input);
   if (!read.ok) return read;
+  const asker = await askerNow();
   const result = await attempt(async () => {
+    const demo = (await openNow()).find(({ collection }) => collection.id === DEMO_ID);
+    // Whoever shows it owns it; only its owners put it back or remove it.
+    const allowed = demo ? may(demo.role, "own") : await mayBegin(databaseUrl(), await door(), now());
+    if (!allowed) return notAllowed;
     if (read.data.what === "show") await loadDemo(databaseUrl(), now());
     if (read.data.what === "reset") await resetDemo(databaseUrl(), now());
+    if (asker && read.data.what !== "remove") await ownCollection(databaseUrl(), DEMO_ID, asker.accountId);
     if (read.data.what === "remove") await removeDemo(databaseUrl());
     return { ok: true, value: { id: DEMO_ID } };
   }, DEMO_PATIENCE_MS);

@@ -1,14 +1,19 @@
 import "server-only";
-import { cookies } from "next/headers";
+import { cookies, headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { connection } from "next/server";
 import { cache } from "react";
 import { now } from "@/clock";
-import { databaseUrl } from "@/env";
-import { contextOf, openCollections, type Collection, type Context } from "@/operations/context";
-import { COLLECTION_COOKIE, DEVICE_COOKIE } from "@/ui/shell/cookies";
+import { may, type Right } from "@/core/access/roles";
 import { text } from "@/core/fields";
+import { databaseUrl } from "@/env";
+import { contextOf, type Context } from "@/operations/context";
+import { atTheDoor, collectionsOpenTo, signed, type Asker, type OpenTo } from "@/operations/door/asker";
+import { NO_NAME, type Caller } from "@/operations/door/door";
+import { COLLECTION_COOKIE, DEVICE_COOKIE } from "@/ui/shell/cookies";
+import { ADDRESS_HEADER } from "./peer";
 import { kept } from "./kept";
+import { sessionIn } from "./session";
 
 /** What a request says of itself: which collection it is about, and the name of the device. */
 interface Asked {
@@ -16,32 +21,58 @@ interface Asked {
   readonly device: string;
 }
 
-/** A name for what a device that has none writes down. */
-export const NO_NAME = "unnamed device";
+export { NO_NAME };
 
 /** The name a device was given, as it may be written down. */
 function deviceName(given: string | undefined): string {
   return text(40).safeParse(given ?? "").data || NO_NAME;
 }
 
-/** Every collection there is; as it was last known while the database does not answer. */
-export const collectionsNow = cache(async (): Promise<readonly Collection[]> => {
+/** Who asks; as it was last known while the database does not answer. */
+export const door = cache(async () => {
   await connection();
-  return (await kept("collections", () => openCollections(databaseUrl()))).view;
+  const token = sessionIn(await cookies());
+  return (await kept(`door ${token}`, () => atTheDoor(databaseUrl(), token, now()))).view;
+});
+
+/** Who asks, by name; null for nobody, and while nobody has an account. */
+export async function askerNow(): Promise<Asker | null> {
+  const there = await door();
+  return there.open ? null : there.asker;
+}
+
+/** Every collection that is open to whoever asks; as it was last known while the database does not answer. */
+export const openNow = cache(async (): Promise<readonly OpenTo[]> => {
+  const there = await door();
+  const who = there.open ? "all" : (there.asker?.accountId ?? "nobody");
+  return (await kept(`collections ${who}`, () => collectionsOpenTo(databaseUrl(), there, now()))).view;
 });
 
 /** The collection that is shown: the one chosen, else the only one of the keeper's own, else the demo; null where none is. */
-function shownOf(all: readonly Collection[], chosen: string | null): Collection | null {
-  const named = all.find(({ id }) => id === chosen);
+function shownOf(all: readonly OpenTo[], chosen: string | null): OpenTo | null {
+  const named = all.find(({ collection }) => collection.id === chosen);
   if (named) return named;
-  const own = all.filter(({ isDemo }) => !isDemo);
+  const own = all.filter(({ collection }) => !collection.isDemo);
   return own.length <= 1 ? (own[0] ?? all[0] ?? null) : null;
+}
+
+/** The context of a collection for whoever asks. */
+async function contextIn({ collection, role }: OpenTo, device: string): Promise<Context> {
+  const asker = await askerNow();
+  return contextOf(databaseUrl(), collection, { actor: asker ? signed(asker) : device, role, now: now() });
 }
 
 /** The context of a request: the collection it is about and who asks; null where no collection is chosen or there. */
 export async function contextFor({ collectionId, device }: Asked): Promise<Context | null> {
-  const collection = shownOf(await collectionsNow(), collectionId);
-  return collection && contextOf(databaseUrl(), collection, { actor: device, role: "owner", now: now() });
+  const shown = shownOf(await openNow(), collectionId);
+  return shown && contextIn(shown, device);
+}
+
+/** The contexts of the collections that whoever asks owns. */
+export async function ownedContexts(): Promise<Context[]> {
+  const { device } = await asked();
+  const owned = (await openNow()).filter(({ role }) => may(role, "own"));
+  return Promise.all(owned.map((one) => contextIn(one, device)));
 }
 
 /** What the cookies of this request say. */
@@ -51,6 +82,12 @@ export async function asked(): Promise<Asked> {
     collectionId: jar.get(COLLECTION_COOKIE)?.value ?? null,
     device: deviceName(decoded(jar.get(DEVICE_COOKIE)?.value)),
   };
+}
+
+/** From where and when this request comes. */
+export async function callerNow(): Promise<Caller> {
+  const address = (await headers()).get(ADDRESS_HEADER) ?? "unknown";
+  return { databaseUrl: databaseUrl(), address, now: now() };
 }
 
 function decoded(value: string | undefined): string | undefined {
@@ -64,7 +101,11 @@ function decoded(value: string | undefined): string | undefined {
 /** The context of this page, or null. Asking for it makes a page render anew at every visit. */
 export const contextIfAny = cache(async (): Promise<Context | null> => contextFor(await asked()));
 
-/** The context of this page; leads to the first page where no collection is chosen. */
-export async function currentContext(): Promise<Context> {
-  return (await contextIfAny()) ?? redirect("/begin");
+/**
+ * The context of this page for whoever may see it; leads to the first page where no collection is chosen, and to one that says
+ * so where it is not open to them.
+ */
+export async function currentContext(right: Right = "read"): Promise<Context> {
+  const context = (await contextIfAny()) ?? redirect("/begin");
+  return may(context.role, right) ? context : redirect("/closed");
 }

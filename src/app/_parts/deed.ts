@@ -1,11 +1,13 @@
 import "server-only";
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
+import type { DeedName } from "@/core/access/deedNames";
 import type { Context } from "@/operations/context";
+import { noteDeed } from "@/operations/door/people";
 import type { Outcome, Problem } from "@/operations/outcome";
 import type { DeedResult } from "@/ui/fields/deedResult";
 import { problemInWords } from "@/wording/problems";
-import { asked, contextFor } from "./context";
+import { asked, askerNow, contextFor } from "./context";
 import { within } from "./kept";
 
 const TROUBLE = "It could not be saved just now. What you typed is still here; press again in a moment.";
@@ -42,9 +44,10 @@ export async function attempt<T extends object>(
   }
 }
 
-/** Reads a form with its schema and does the deed in the collection it was made for. */
+/** Reads a form with its schema and does the deed in the collection it was made for. Who did it is written down. */
 export async function deed<S extends z.ZodType, T extends object>(
   collectionId: unknown,
+  name: DeedName | ((input: z.output<S>) => DeedName),
   schema: S,
   operation: (context: Context, input: z.output<S>) => Promise<Outcome<T>>,
   input: unknown,
@@ -53,10 +56,24 @@ export async function deed<S extends z.ZodType, T extends object>(
   if (!read.ok) return read;
   const result = await attempt(async () => {
     const context = await contextOfDeed(collectionId);
-    return context ? operation(context, read.data) : gone;
+    if (!context) return gone;
+    const outcome = await operation(context, read.data);
+    if (outcome.ok) await noteDone(context, typeof name === "string" ? name : name(read.data), outcome.value);
+    return outcome;
   });
   if (result.ok) revalidatePath("/", "layout");
   return result;
+}
+
+/** Of what was done already it stands in the list once more; that it could not be written there undoes nothing. */
+async function noteDone(context: Context, name: DeedName, value: object): Promise<void> {
+  const { id, plantId, accountId } = value as Partial<Record<string, unknown>>;
+  const about = [id, plantId, accountId].find((one) => typeof one === "string") as string | undefined;
+  try {
+    await noteDeed(context, await askerNow(), name, about ?? "");
+  } catch (error) {
+    console.error(error);
+  }
 }
 
 /** The context of the collection a deed names; null where it is no longer there. */

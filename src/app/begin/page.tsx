@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { zoneNames } from "@/zones";
 import { Panel } from "@/ui/Panel";
-import { asked, collectionsNow, contextIfAny, NO_NAME } from "../_parts/context";
+import { asked, askerNow, contextIfAny, door, NO_NAME, openNow } from "../_parts/context";
 import { BeginForm } from "./_parts/BeginForm";
 import { Choose } from "./_parts/Choose";
 import { Demo } from "./_parts/Demo";
@@ -11,7 +11,7 @@ export const metadata: Metadata = { title: "Begin" };
 
 /** The first page for whoever has no collection yet, and the one to choose another on. */
 export default async function BeginPage() {
-  const all = await collectionsNow();
+  const all = (await openNow()).map(({ collection }) => collection);
   const shownId = (await contextIfAny())?.collection.id ?? null;
   const { device: named } = await asked();
   const device = named === NO_NAME ? "" : named;

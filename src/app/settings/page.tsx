@@ -1,20 +1,48 @@
 import type { Metadata } from "next";
 import { zoneNames } from "@/zones";
+import Link from "next/link";
+import { may } from "@/core/access/roles";
+import { Panel } from "@/ui/Panel";
 import { ThemeSwitch } from "@/ui/shell/ThemeSwitch";
-import { currentContext } from "../_parts/context";
+import { askerNow, currentContext } from "../_parts/context";
 import { SettingsForm } from "./_parts/SettingsForm";
 
 export const metadata: Metadata = { title: "Settings" };
 
 export default async function SettingsPage() {
-  const { id: _id, isDemo: _demo, ...settings } = (await currentContext()).collection;
+  const { collection, role } = await currentContext("see");
+  const { id: _id, isDemo: _demo, ...settings } = collection;
+  const asker = await askerNow();
   return (
     <>
       <div className="d-flex justify-content-between align-items-center mb-3">
         <h1 className="mb-0">Settings</h1>
         <ThemeSwitch className="btn btn-outline-primary d-lg-none d-flex gap-2 align-items-center" />
       </div>
-      <SettingsForm settings={settings} zones={zoneNames()} />
+      <div className="row gx-3">
+        <div className="col-lg-7">
+          {may(role, "own") ? (
+            <SettingsForm settings={settings} zones={zoneNames()} />
+          ) : (
+            <p>What holds for this collection is decided by whoever owns it.</p>
+          )}
+        </div>
+        <div className="col-lg-5">
+          <Panel title="People and devices">
+            {asker ? (
+              <p className="mb-0">
+                You are {asker.name}, on {asker.device}.{" "}
+                <Link href="/settings/people">Devices, passphrase, and who else may come in</Link>
+              </p>
+            ) : (
+              <p className="mb-0">
+                Only this machine is served, and it asks nobody who they are.{" "}
+                <Link href="/door/owner">Make an owner</Link>, and a phone at the shelf can be let in, and other people.
+              </p>
+            )}
+          </Panel>
+        </div>
+      </div>
     </>
   );
 }

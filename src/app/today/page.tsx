@@ -37,7 +37,7 @@ function FirstPlants() {
 }
 
 export default async function TodayPage() {
-  const context = await currentContext();
+  const context = await currentContext("see");
   const { view, asOf } = await kept(`${context.collection.id} today`, () => readToday(context));
   const nothing = view.sittings.length + view.loose.length + view.unplanned.length + view.looksDueCount === 0;
   return (

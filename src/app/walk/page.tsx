@@ -14,7 +14,7 @@ import { StartForm } from "./_parts/StartForm";
 export const metadata: Metadata = { title: "Walk" };
 
 export default async function WalkPage() {
-  const context = await currentContext();
+  const context = await currentContext("see");
   const { view, asOf } = await kept(`${context.collection.id} walks`, () => readWalks(context));
   const placeName = new Map(view.places.map(({ place }) => [place.id, place.name]));
   const title = (walk: WalkInShort) =>

@@ -53,6 +53,7 @@ const innermostFirst = [
   ...["carriage_turns", "carriage", "case_numbers", "cleanings", "place_photos"],
   ...["assessments", "exposures", "cases", "plant_states", "photos", "finds", "acts", "programme_steps", "programmes"],
   ...["reactions", "closings", "skips", "looks", "placements", "walk_plants", "walks", "readings", "plants", "places"],
+  "memberships",
 ] as const;
 
 /** Removes a collection with everything in it. */

@@ -62,8 +62,14 @@ export function TextField<T extends FieldValues>({
   type = "text",
   inputMode,
   list,
+  autoComplete = "off",
   ...field
-}: FieldProps<T> & { type?: "text" | "date"; inputMode?: "decimal"; list?: string }) {
+}: FieldProps<T> & {
+  type?: "text" | "date" | "password";
+  inputMode?: "decimal";
+  list?: string;
+  autoComplete?: "off" | "username" | "current-password" | "new-password";
+}) {
   return (
     <Field {...field}>
       {(wiring) => (
@@ -71,7 +77,7 @@ export function TextField<T extends FieldValues>({
           type={type}
           inputMode={inputMode}
           list={list}
-          autoComplete="off"
+          autoComplete={autoComplete}
           {...wiring}
           {...field.form.register(field.name)}
         />

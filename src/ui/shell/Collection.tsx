@@ -1,6 +1,7 @@
 "use client";
 
 import { createContext, useContext, useEffect, type ReactNode } from "react";
+import type { RoleId } from "@/core/access/roles";
 import { COLLECTION_COOKIE, remember, remembered } from "./cookies";
 
 /** The collection a page shows, as far as its parts in the browser need it. */
@@ -9,6 +10,8 @@ export interface ShownCollection {
   readonly name: string;
   readonly timeZone: string;
   readonly isDemo: boolean;
+  /** Who whoever looks at it is to it. */
+  readonly role: RoleId;
 }
 
 const Shown = createContext<ShownCollection | null>(null);

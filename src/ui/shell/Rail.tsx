@@ -5,7 +5,7 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { Flower } from "../mark/Flower";
 import { useCollectionIfAny } from "./Collection";
-import { rooms } from "./rooms";
+import { roomsFor } from "./rooms";
 import { ThemeSwitch } from "./ThemeSwitch";
 
 /** On a phone the bar is for the rooms of the work: the collection and its settings are in the corner of the page. */
@@ -39,7 +39,7 @@ export function Rail() {
       </div>
       <ul>
         {shown &&
-          rooms.map(({ href, name, Icon }) => (
+          roomsFor(shown.role).map(({ href, name, Icon }) => (
             <li key={href} className={href === "/settings" ? "corner d-none d-lg-block" : undefined}>
               <Link href={href} aria-current={path.startsWith(href) ? "page" : undefined}>
                 <Icon size={20} aria-hidden />

@@ -18,7 +18,7 @@ export default async function SittingPage({ params }: { params: Promise<{ mix: s
   const { mix: asked } = await params;
   const mix = mixIds.find((id) => id === asked);
   if (!mix) notFound();
-  const context = await currentContext();
+  const context = await currentContext("see");
   const sitting = (await readToday(context)).sittings.find((one) => one.mix === mix);
   const line = sitting?.due[0];
   const view = line && (await readCase(context, line.caseId));

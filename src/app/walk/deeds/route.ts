@@ -30,10 +30,25 @@ export async function POST(request: Request): Promise<Response> {
     // What is no JSON is no deed: its schema says so.
   }
   const clock = request.headers.get("x-clock");
-  const result = await deed(request.headers.get("x-collection"), sentLater, carryOut(clock), input);
+  const result = await deed(
+    request.headers.get("x-collection"),
+    ({ kind }) => names[kind],
+    sentLater,
+    carryOut(clock),
+    input,
+  );
   if (result.ok) await askFor(databaseUrl(), "judge", "carry");
   return answered(result);
 }
+
+const names = {
+  look: "recordLook",
+  skip: "skipPlant",
+  apart: "setApart",
+  cleaned: "recordCleaning",
+  void: "voidFact",
+  end: "endWalk",
+} as const;
 
 type Deed = z.output<typeof sentLater>;
 

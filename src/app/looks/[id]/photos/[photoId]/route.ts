@@ -13,5 +13,5 @@ export async function PUT(
   const bytes = await readUpTo(request.body, PHOTO_LIMIT_BYTES);
   if (!bytes) return tooLarge();
   const keep = (context: Context, input: AddPhoto) => addPhoto(context, { ...input, bytes });
-  return answered(await deed(request.headers.get("x-collection"), addPhotoShape, keep, { id, lookId }));
+  return answered(await deed(request.headers.get("x-collection"), "addPhoto", addPhotoShape, keep, { id, lookId }));
 }

@@ -14,5 +14,5 @@ export async function PUT(
   const bytes = await readUpTo(request.body, PHOTO_LIMIT_BYTES);
   if (!bytes) return tooLarge();
   const keep = (context: Context, input: AddPlacePhoto) => addPlacePhoto(context, { ...input, bytes });
-  return answered(await deed(request.headers.get("x-collection"), shape, keep, { id, placeId }));
+  return answered(await deed(request.headers.get("x-collection"), "addPlacePhoto", shape, keep, { id, placeId }));
 }

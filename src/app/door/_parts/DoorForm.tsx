@@ -1,0 +1,132 @@
+"use client";
+
+import { useState } from "react";
+import Button from "react-bootstrap/Button";
+import { v7 as uuidv7 } from "uuid";
+import { logIn, makeOwner, recover, takePairing } from "@/core/access/deeds";
+import { SubmitRow, TextField } from "@/ui/fields/fields";
+import { useDeed } from "@/ui/fields/useDeed";
+import { DEVICE_COOKIE, remember } from "@/ui/shell/cookies";
+import { logInAction, makeOwnerAction, recoverAction, takePairingAction } from "./actions";
+
+const HINT = "12 characters or more; spaces count. Three or four words that do not belong together are easy to keep.";
+const DEVICE_HINT = "It stands beside what you write down on it.";
+
+/** The page is loaded anew: what it showed to nobody in particular is gone. */
+const go = (to: string) => location.assign(to);
+
+export function LogInForm({ device, to }: { device: string; to: string }) {
+  const { form, submit, trouble } = useDeed({
+    schema: logIn,
+    action: logInAction,
+    defaults: () => ({ name: "", passphrase: "", device }),
+    done: () => go(to),
+  });
+  return (
+    <form onSubmit={submit} noValidate>
+      <TextField form={form} name="name" label="Your name" autoComplete="username" />
+      <TextField
+        form={form}
+        name="passphrase"
+        label="Your passphrase"
+        type="password"
+        autoComplete="current-password"
+      />
+      <SubmitRow form={form} trouble={trouble} label="Come in" />
+    </form>
+  );
+}
+
+export function OwnerForm({ device }: { device: string }) {
+  const [codes, setCodes] = useState<readonly string[] | null>(null);
+  const { form, submit, trouble } = useDeed({
+    schema: makeOwner,
+    action: (none, input) => {
+      remember(DEVICE_COOKIE, (input as { device: string }).device.trim());
+      return makeOwnerAction(none, input);
+    },
+    defaults: () => ({ id: uuidv7(), name: "", passphrase: "", device }),
+    done: ({ recoveryCodes }) => setCodes(recoveryCodes as string[]),
+  });
+  if (codes) return <RecoveryCodes codes={codes} onward={() => go("/settings/people")} />;
+  return (
+    <form onSubmit={submit} noValidate>
+      <TextField form={form} name="name" label="Your name" autoComplete="username" />
+      <TextField
+        form={form}
+        name="passphrase"
+        label="A passphrase"
+        type="password"
+        autoComplete="new-password"
+        hint={HINT}
+      />
+      <TextField form={form} name="device" label="What this device is called" hint={DEVICE_HINT} />
+      <SubmitRow form={form} trouble={trouble} label="Make me the owner" />
+    </form>
+  );
+}
+
+export function RecoverForm({ device }: { device: string }) {
+  const { form, submit, trouble } = useDeed({
+    schema: recover,
+    action: recoverAction,
+    defaults: () => ({ name: "", code: "", passphrase: "", device }),
+    done: () => go("/"),
+  });
+  return (
+    <form onSubmit={submit} noValidate>
+      <TextField form={form} name="name" label="Your name" autoComplete="username" />
+      <TextField form={form} name="code" label="One of your codes" hint="It is used up by this." />
+      <TextField
+        form={form}
+        name="passphrase"
+        label="A new passphrase"
+        type="password"
+        autoComplete="new-password"
+        hint={HINT}
+      />
+      <SubmitRow form={form} trouble={trouble} label="Come in" />
+    </form>
+  );
+}
+
+export function PairingForm({ token, device }: { token: string; device: string }) {
+  const { form, submit, trouble } = useDeed({
+    schema: takePairing,
+    action: (none, input) => {
+      remember(DEVICE_COOKIE, (input as { device: string }).device.trim());
+      return takePairingAction(none, input);
+    },
+    defaults: () => ({ token, device }),
+    done: () => go("/"),
+  });
+  return (
+    <form onSubmit={submit} noValidate>
+      <TextField form={form} name="device" label="What this device is called" hint={DEVICE_HINT} />
+      <SubmitRow form={form} trouble={trouble} label="Let this device in" />
+    </form>
+  );
+}
+
+/** Codes that are shown once. */
+export function RecoveryCodes({ codes, onward }: { codes: readonly string[]; onward: () => void }) {
+  return (
+    <>
+      <p role="status">
+        Write these codes down, or print them, and keep them where you keep papers. Each lets you in once if you forget
+        your passphrase. <strong>They are shown only now.</strong>
+      </p>
+      <ul className="list-unstyled fs-5 font-monospace">
+        {codes.map((code) => (
+          <li key={code}>{code}</li>
+        ))}
+      </ul>
+      <div className="d-flex gap-2">
+        <Button variant="outline-primary" onClick={() => print()}>
+          Print
+        </Button>
+        <Button onClick={onward}>I have them</Button>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,30 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { redirect } from "next/navigation";
+import { Panel } from "@/ui/Panel";
+import { asked, door } from "../_parts/context";
+import { LogInForm } from "./_parts/DoorForm";
+
+export const metadata: Metadata = { title: "Come in" };
+
+/** Where somebody wanted to go: a page of this application, and nowhere else. */
+const within = (to: string | undefined) => (to && /^\/(?![/\\])/.test(to) ? to : "/");
+
+export default async function DoorPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
+  const { to } = await searchParams;
+  const there = await door();
+  if (there.open || there.asker) redirect(within(to));
+  const { device } = await asked();
+  return (
+    <div className="narrow">
+      <h1>Who is it?</h1>
+      <Panel title="Come in">
+        <LogInForm device={device} to={within(to)} />
+      </Panel>
+      <p>
+        On a phone, ask for a link: whoever is in makes one under Settings, People and devices.{" "}
+        <Link href="/door/recover">I have forgotten my passphrase</Link>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,43 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { v7 as uuidv7 } from "uuid";
+import { addPersonAction } from "@/app/door/_parts/actions";
+import { addPerson } from "@/core/access/deeds";
+import { roleIds, type RoleId } from "@/core/access/roles";
+import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { useDeed } from "@/ui/fields/useDeed";
+import { roleNames } from "@/wording/access";
+
+export function AddPersonForm() {
+  const router = useRouter();
+  const { form, submit, trouble } = useDeed({
+    schema: addPerson,
+    action: addPersonAction,
+    defaults: () => ({ id: uuidv7(), name: "", role: "keeper" as RoleId, from: "", until: "" }),
+    done: () => {
+      form.reset({ id: uuidv7(), name: "", role: "keeper", from: "", until: "" });
+      router.refresh();
+    },
+  });
+  return (
+    <form onSubmit={submit} noValidate>
+      <TextField form={form} name="name" label="Their name" />
+      <SelectField
+        form={form}
+        name="role"
+        label="What they may do"
+        options={roleIds.map((role) => [role, roleNames[role]] as const)}
+      />
+      <div className="row">
+        <div className="col-sm-6">
+          <TextField form={form} name="from" label="From" type="date" hint="Empty: from now on." />
+        </div>
+        <div className="col-sm-6">
+          <TextField form={form} name="until" label="Until" type="date" hint="This day too. Empty: for good." />
+        </div>
+      </div>
+      <SubmitRow form={form} trouble={trouble} label="Add them" />
+    </form>
+  );
+}

@@ -1,0 +1,82 @@
+"use client";
+
+import { useState } from "react";
+import Alert from "react-bootstrap/Alert";
+import Button from "react-bootstrap/Button";
+import Form from "react-bootstrap/Form";
+import { pairAction } from "@/app/door/_parts/actions";
+
+const linkOf = (address: string, token: string) => `${address}/door/pair/${token}`;
+
+/** A link for a device, as a picture that a phone reads: it works once, within five minutes. */
+export function PairDevice({
+  accountId,
+  label,
+  addresses,
+}: {
+  accountId: string;
+  label: string;
+  addresses: readonly string[];
+}) {
+  const [address, setAddress] = useState(addresses[0] ?? "");
+  const [shown, setShown] = useState<{ readonly link: string; readonly picture: string } | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  if (addresses.length === 0)
+    return (
+      <p className="mb-0">
+        No phone reaches this machine yet: it answers only itself. Start it with <code>HOST=0.0.0.0 npm start</code>,
+        and phones in the same network do.
+      </p>
+    );
+  const ask = async () => {
+    setTrouble(null);
+    const result = await pairAction({ accountId }).catch(() => null);
+    if (!result?.ok) {
+      setTrouble(result?.problems.map(({ message }) => message).join(" ") ?? "Check the connection and press again.");
+      return;
+    }
+    const link = linkOf(address, String(result.value["token"]));
+    const { toDataURL } = await import("qrcode");
+    setShown({ link, picture: await toDataURL(link, { margin: 2, scale: 6 }) });
+  };
+  return (
+    <>
+      {addresses.length > 1 && (
+        <Form.Group className="mb-2">
+          <Form.Label htmlFor={`address-${accountId}`}>The address under which it reaches this machine</Form.Label>
+          <Form.Select
+            id={`address-${accountId}`}
+            value={address}
+            onChange={(event) => {
+              setAddress(event.target.value);
+              setShown(null);
+            }}
+          >
+            {addresses.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+      )}
+      <Button variant="outline-primary" onClick={ask}>
+        {label}
+      </Button>
+      {trouble && <Alert variant="danger">{trouble}</Alert>}
+      {shown && (
+        <div role="status" className="mt-2">
+          {/* eslint-disable-next-line @next/next/no-img-element -- made here, of a few hundred bytes */}
+          <img
+            src={shown.picture}
+            alt="The link as a picture: hold the phone’s camera on it"
+            width={240}
+            height={240}
+          />
+          <p className="mb-0">
+            Hold the phone’s camera on it, or open <a href={shown.link}>{shown.link}</a> there. It works once, within
+            five minutes.
+          </p>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,43 @@
+"use client";
+
+import { useState } from "react";
+import { changePassphraseAction } from "@/app/door/_parts/actions";
+import { RecoveryCodes } from "@/app/door/_parts/DoorForm";
+import { changePassphrase } from "@/core/access/deeds";
+import { SubmitRow, TextField } from "@/ui/fields/fields";
+import { useDeed } from "@/ui/fields/useDeed";
+
+/** A passphrase for whoever came by a link, or another one. Other devices have to come in again. */
+export function PassphraseForm({ name, first }: { name: string; first: boolean }) {
+  const [codes, setCodes] = useState<readonly string[] | null>(null);
+  const { form, submit, trouble } = useDeed({
+    schema: changePassphrase,
+    action: changePassphraseAction,
+    defaults: () => ({ old: "", passphrase: "" }),
+    done: ({ recoveryCodes }) => setCodes(recoveryCodes as string[]),
+  });
+  if (codes) return <RecoveryCodes codes={codes} onward={() => location.reload()} />;
+  return (
+    <form onSubmit={submit} noValidate className="mt-2">
+      <input type="text" name="username" defaultValue={name} autoComplete="username" hidden readOnly />
+      {!first && (
+        <TextField
+          form={form}
+          name="old"
+          label="The passphrase you have now"
+          type="password"
+          autoComplete="current-password"
+        />
+      )}
+      <TextField
+        form={form}
+        name="passphrase"
+        label="A new passphrase"
+        type="password"
+        autoComplete="new-password"
+        hint="12 characters or more. Your other devices have to come in again."
+      />
+      <SubmitRow form={form} trouble={trouble} label="Keep it" />
+    </form>
+  );
+}

@@ -1,0 +1,35 @@
+import { z } from "zod";
+import { rows, run, type Asks } from "../query";
+
+const doing = z.object({
+  id: z.string(),
+  at: z.date(),
+  who: z.string(),
+  what: z.string(),
+  about: z.string(),
+});
+/** Who did what, and when. */
+export type Doing = z.output<typeof doing>;
+
+export interface NewDoing extends Doing {
+  readonly accountId: string | null;
+  readonly collectionId: string | null;
+}
+
+export function add(asks: Asks, { id, at, accountId, collectionId, who, what, about }: NewDoing): Promise<void> {
+  return run(
+    asks,
+    `insert into doings (id, at, account_id, collection_id, who, what, about)
+     values (:id, :at, :accountId, cast(:collectionId as uuid), :who, :what, :about)`,
+    { id, at, accountId, collectionId, who, what, about },
+  );
+}
+
+/** What was done lately with a collection, and by its people at the door; the newest first. */
+export function lately(asks: Asks, collectionId: string, limit: number): Promise<Doing[]> {
+  const sql = `select id, at, who, what, about from doings d
+    where d.collection_id = :collectionId or (d.collection_id is null and (d.account_id is null
+      or d.account_id in (select account_id from memberships where collection_id = :collectionId)))
+    order by at desc, id desc limit :limit`;
+  return rows(asks, doing, sql, { collectionId, limit });
+}

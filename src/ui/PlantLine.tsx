@@ -1,8 +1,8 @@
-import Link from "next/link";
 import type { ReactNode } from "react";
 import type { PlantCard } from "@/core/state/plantCard";
 import { stateInWords } from "@/wording/states";
 import { Flower } from "./mark/Flower";
+import { LinkIfOpen } from "./shell/Only";
 
 /** A plant in a list: its mark, code and name, its state in words, and what can be done at the end. */
 export function PlantLine({ plant, note, children }: { plant: PlantCard; note?: ReactNode; children?: ReactNode }) {
@@ -10,9 +10,9 @@ export function PlantLine({ plant, note, children }: { plant: PlantCard; note?: 
     <li className="plant-line list-group-item d-flex flex-wrap align-items-center gap-3 px-0">
       <Flower state={plant.state} petals={plant.petals} apart={plant.apart} silent />
       <div className="plant-line-text">
-        <Link href={`/plants/${plant.id}`} className="fw-semibold">
+        <LinkIfOpen href={`/plants/${plant.id}`} className="fw-semibold">
           {plant.code} {plant.name}
-        </Link>
+        </LinkIfOpen>
         <div className="small text-body-secondary">
           {stateInWords(plant.state, plant.petals, plant.apart)}
           {note && <> · {note}</>}

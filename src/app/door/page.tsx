@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { redirect } from "next/navigation";
 import { Panel } from "@/ui/Panel";
-import { asked, door } from "../_parts/context";
+import { asked, door, NO_NAME } from "../_parts/context";
 import { LogInForm } from "./_parts/DoorForm";
 
 export const metadata: Metadata = { title: "Come in" };
@@ -19,7 +19,7 @@ export default async function DoorPage({ searchParams }: { searchParams: Promise
     <div className="narrow">
       <h1>Who is it?</h1>
       <Panel title="Come in">
-        <LogInForm device={device} to={within(to)} />
+        <LogInForm device={device === NO_NAME ? "" : device} to={within(to)} />
       </Panel>
       <p>
         On a phone, ask for a link: whoever is in makes one under Settings, People and devices.{" "}

@@ -1,10 +1,12 @@
 import type { Metadata } from "next";
 import Link from "next/link";
+import { may } from "@/core/access/roles";
 import type { PlantCard } from "@/core/state/plantCard";
 import { readToday } from "@/operations/readToday";
 import { AsOf } from "@/ui/AsOf";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
+import { LinkIfOpen, Only } from "@/ui/shell/Only";
 import { dayInWords, fromToday } from "@/wording/dates";
 import { pestNames } from "@/wording/names";
 import { programmeNames } from "@/wording/programmes";
@@ -46,15 +48,17 @@ export default async function TodayPage() {
       <p className="text-body-secondary mb-0">{context.collection.name}</p>
       <h1>Today, {dayInWords(view.day)}</h1>
       {nothing && view.plants > 0 && <p className="fs-5">Nothing needs you today.</p>}
-      {view.plants === 0 && <FirstPlants />}
+      {view.plants === 0 && may(context.role, "record") && <FirstPlants />}
       {view.loose.length > 0 && (
         <Panel title="Infested and not yet set apart" tone="loud">
           <ul className="list-group list-group-flush">
             {view.loose.map((plant) => (
               <PlantLine key={plant.id} plant={plant}>
-                <Link className="btn btn-danger" href={`/plants/${plant.id}/apart`}>
-                  Set apart
-                </Link>
+                <Only right="record">
+                  <Link className="btn btn-danger" href={`/plants/${plant.id}/apart`}>
+                    Set apart
+                  </Link>
+                </Only>
               </PlantLine>
             ))}
           </ul>
@@ -65,7 +69,7 @@ export default async function TodayPage() {
           {view.sittings.map((sitting) => (
             <SittingCard key={sitting.mix} sitting={sitting} measuring={context.collection} />
           ))}
-          {view.unplanned.length > 0 && (
+          {view.unplanned.length > 0 && may(context.role, "record") && (
             <Panel title="Found, and no plan yet">
               <ul className="list-group list-group-flush">
                 {view.unplanned.map(({ caseId, pest, plant }) => (
@@ -85,7 +89,7 @@ export default async function TodayPage() {
                   Walk them
                 </Link>
               )}
-              {view.plants > 0 && (
+              {view.plants > 0 && may(context.role, "read") && (
                 <Link className="btn btn-outline-primary" href="/walk/tonight">
                   The looks that find most
                 </Link>
@@ -98,13 +102,15 @@ export default async function TodayPage() {
                   plant={plant}
                   note={`due ${fromToday(plant.lookDueOn, view.day)}${why(plant)}`}
                 >
-                  <Link
-                    className="btn btn-outline-primary"
-                    href={`/plants/${plant.id}/look`}
-                    aria-label={`Look at ${plant.code}`}
-                  >
-                    Look
-                  </Link>
+                  <Only right="record">
+                    <Link
+                      className="btn btn-outline-primary"
+                      href={`/plants/${plant.id}/look`}
+                      aria-label={`Look at ${plant.code}`}
+                    >
+                      Look
+                    </Link>
+                  </Only>
                 </PlantLine>
               ))}
             </ul>
@@ -119,17 +125,19 @@ export default async function TodayPage() {
               <p className="mb-0">
                 {dayInWords(view.next.day)}, {fromToday(view.next.day, view.day)}:{" "}
                 {view.next.what === "treat" ? "treat" : "look at"}{" "}
-                <Link href={`/plants/${view.next.plant.id}`}>
+                <LinkIfOpen href={`/plants/${view.next.plant.id}`}>
                   {view.next.plant.code} {view.next.plant.name}
-                </Link>
+                </LinkIfOpen>
                 .
               </p>
             </Panel>
           )}
           <Panel title="Under the bell jar">
-            <Link className="btn btn-outline-primary mb-2" href="/arrivals">
-              Arrivals
-            </Link>
+            <Only right="read">
+              <Link className="btn btn-outline-primary mb-2" href="/arrivals">
+                Arrivals
+              </Link>
+            </Only>
             {view.apart.length === 0 && <p className="mb-0">No plant stands apart.</p>}
             <ul className="list-group list-group-flush">
               {view.apart.map((plant) => (

@@ -18,7 +18,10 @@ const go = (to: string) => location.assign(to);
 export function LogInForm({ device, to }: { device: string; to: string }) {
   const { form, submit, trouble } = useDeed({
     schema: logIn,
-    action: logInAction,
+    action: (none, input) => {
+      remember(DEVICE_COOKIE, (input as { device: string }).device.trim());
+      return logInAction(none, input);
+    },
     defaults: () => ({ name: "", passphrase: "", device }),
     done: () => go(to),
   });
@@ -32,6 +35,7 @@ export function LogInForm({ device, to }: { device: string; to: string }) {
         type="password"
         autoComplete="current-password"
       />
+      {device === "" && <TextField form={form} name="device" label="What this device is called" hint={DEVICE_HINT} />}
       <SubmitRow form={form} trouble={trouble} label="Come in" />
     </form>
   );

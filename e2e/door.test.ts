@@ -1,0 +1,180 @@
+import getPort from "get-port";
+import { By } from "selenium-webdriver";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { idOf } from "../demo/loadDemo";
+import { startServer } from "../scripts/lib/startServer";
+import { openApplication, type Application } from "./support/application";
+import { openBrowser, phone, type Browser } from "./support/browser";
+import { Page } from "./support/page";
+
+const PASSPHRASE = "lamp moss kettle orchid";
+/** Stands for the network: another address of this machine than the one it reaches itself by. */
+const NETWORK = "127.0.0.2";
+
+/** A keeper makes herself the owner, lets a phone in, then a sitter for the holidays; and shows them out again. */
+describe("the door", () => {
+  let app: Application;
+  let network: string;
+  let stopNetwork: () => Promise<void>;
+  let inHand: Browser;
+  let sitters: Browser;
+  let onPhone: Page;
+  let laptop: Page;
+  let codes: string[];
+
+  beforeAll(async () => {
+    app = await openApplication();
+    laptop = app.page;
+    inHand = await openBrowser(phone);
+    sitters = await openBrowser(phone);
+  });
+  afterAll(async () => {
+    await inHand.close();
+    await sitters.close();
+    await stopNetwork?.();
+    await app.close();
+  });
+
+  const linkShown = async (press: string) => {
+    await laptop.press(press);
+    await laptop.sees("It works once, within five minutes.");
+    return (await laptop.driver.findElement(By.css("[role=status] a")).getAttribute("href"))!;
+  };
+  const secretNow = async () =>
+    (await laptop.driver.manage().getCookies()).find(({ name }) => name.endsWith("wary-session"))!;
+
+  it("nobody is asked while nobody has an account, and nobody is served from outside", async () => {
+    await laptop.open("/settings");
+    await laptop.sees("it asks nobody who they are");
+    const port = await getPort({ host: NETWORK });
+    network = `http://${NETWORK}:${port}`;
+    stopNetwork = await startServer(port, app.databaseUrl, { HOST: NETWORK });
+    for (const path of ["/today", "/door/owner"]) expect((await fetch(network + path)).status).toBe(403);
+  });
+
+  it("an owner is made; a short or common passphrase is refused; the codes are shown once", async () => {
+    await laptop.press("Make an owner");
+    await laptop.fill("Your name", "Ada");
+    await laptop.fill("A passphrase", "short");
+    await laptop.press("Make me the owner");
+    await laptop.sees("A passphrase has 12 characters or more.");
+    await laptop.fill("A passphrase", "password1234");
+    await laptop.press("Make me the owner");
+    await laptop.sees("This one is among the first that others would try.");
+    await laptop.fill("A passphrase", PASSPHRASE);
+    await laptop.fill("What this device is called", "Study laptop");
+    await laptop.press("Make me the owner");
+    await laptop.sees("They are shown only now.");
+    const shown = await laptop.driver.findElements(By.css("main ul.font-monospace li"));
+    codes = await Promise.all(shown.map((one) => one.getText()));
+    expect(codes).toHaveLength(8);
+    await laptop.press("I have them");
+    await laptop.arrives(/^\/settings\/people$/);
+    await laptop.sees("Study laptop, this one");
+    const { httpOnly, sameSite } = await secretNow();
+    expect({ httpOnly, sameSite }).toEqual({ httpOnly: true, sameSite: "Lax" });
+  });
+
+  it("from then on everybody is asked, and sent on to where they wanted to go", async () => {
+    laptop = new Page(app.browser.driver, network);
+    await laptop.open("/benches");
+    await laptop.arrives(/^\/door$/);
+    await laptop.fill("Your name", "ada");
+    await laptop.fill("Your passphrase", "not the right one");
+    await laptop.press("Come in");
+    await laptop.sees("Name and passphrase do not belong together.");
+    await laptop.fill("Your name", "Nobody at all");
+    await laptop.press("Come in");
+    await laptop.sees("Name and passphrase do not belong together.");
+    await laptop.fill("Your name", "ada");
+    await laptop.fill("Your passphrase", PASSPHRASE);
+    await laptop.press("Come in");
+    await laptop.arrives(/^\/benches$/);
+  });
+
+  it("a phone is let in by a link, which works once", async () => {
+    await laptop.open("/settings/people");
+    const link = await linkShown("Let in a phone of mine");
+    onPhone = new Page(inHand.driver, network);
+    await inHand.driver.get(link);
+    await onPhone.fill("What this device is called", "Kitchen phone");
+    await onPhone.press("Let this device in");
+    await onPhone.arrives(/^\/today$/);
+    await sitters.driver.get(link);
+    await new Page(sitters.driver, network).sees("This link no longer holds");
+  });
+
+  it("a sitter sees what is due and the walks, and nothing else", async () => {
+    await laptop.open("/settings/people");
+    await laptop.fill("Their name", "Ida");
+    await laptop.select("What they may do", "Sitter");
+    await laptop.press("Add them");
+    await laptop.sees("Let in a device of Ida’s");
+    const link = await linkShown("Let in a device of Ida’s");
+    const sitter = new Page(sitters.driver, network);
+    await sitters.driver.get(link);
+    await sitter.fill("What this device is called", "Ida’s phone");
+    await sitter.press("Let this device in");
+    await sitter.arrives(/^\/today$/);
+    const bar = await sitters.driver.findElement(By.css("nav.rail")).getText();
+    expect(bar.split("\n")).toEqual(expect.arrayContaining(["Today", "Walk", "Almanac"]));
+    expect(bar).not.toMatch(/Cases|Benches|Ledger/);
+    const [plant, found, place] = [idOf("plant", "L03"), idOf("case", "R01", "mealybug"), idOf("place", "window")];
+    const cookie = (await sitters.driver.manage().getCookies()).map(({ name, value }) => `${name}=${value}`).join("; ");
+    const closed = [
+      ...["/benches", "/cases", "/ledger", "/mixing", "/arrivals", "/walk/tonight"],
+      ...["/settings/doings", "/plants/new", "/plants/several", "/benches/places/new", "/almanac/pests/thrips"],
+      ...["", "/act", "/apart", "/carried", "/edit", "/look", "/move", "/name", "/reaction"].map(
+        (page) => `/plants/${plant}${page}`,
+      ),
+      ...["", "/around", "/around/schools", "/close", "/file", "/plan", "/treat"].map(
+        (page) => `/cases/${found}${page}`,
+      ),
+      ...[`/benches/places/${place}`, `/photos/${place}`],
+    ];
+    const open: string[] = [];
+    for (const path of closed) {
+      const answer = await fetch(network + path, { headers: { cookie, accept: "text/html" }, redirect: "manual" });
+      const turned = answer.headers.get("location") ?? (await answer.text());
+      if (!turned.includes("/closed")) open.push(`${path} ${answer.status}`);
+    }
+    expect(open).toEqual([]);
+    await sitter.open("/benches");
+    await sitter.arrives(/^\/closed$/);
+    // What is due is theirs to do.
+    await sitter.open("/walk");
+    await sitter.sees("Walk");
+  });
+
+  it("a device that is ended is out at its next step", async () => {
+    await laptop.open("/settings/people");
+    await laptop.driver.findElement(By.css("[aria-label='End Kitchen phone']")).click();
+    await laptop.driver.wait(async () => !(await laptop.text()).includes("Kitchen phone"), 10_000);
+    await onPhone.open("/today");
+    await onPhone.arrives(/^\/door$/);
+  });
+
+  it("a code lets in who forgot, once, and ends the other devices", async () => {
+    await onPhone.open("/door/recover");
+    await onPhone.fill("Your name", "Ada");
+    await onPhone.fill("One of your codes", codes[0]!.toLowerCase());
+    await onPhone.fill("A new passphrase", "kettle lamp orchid moss");
+    await onPhone.press("Come in");
+    await onPhone.arrives(/^\/today$/);
+    await laptop.open("/today");
+    await laptop.arrives(/^\/door$/);
+    await laptop.open("/door/recover");
+    await laptop.fill("Your name", "Ada");
+    await laptop.fill("One of your codes", codes[0]!);
+    await laptop.fill("A new passphrase", "kettle lamp orchid moss");
+    await laptop.press("Come in");
+    await laptop.sees("the code has been used");
+  });
+
+  it("who did what stands in a list", async () => {
+    await onPhone.open("/settings/doings");
+    await onPhone.sees("not let in: Nobody at all");
+    await onPhone.sees("came in by a code");
+    await onPhone.sees("person added");
+  });
+});

@@ -48,7 +48,7 @@ describe("the door", () => {
     await laptop.sees("it asks nobody who they are");
     const port = await getPort({ host: NETWORK });
     network = `http://${NETWORK}:${port}`;
-    stopNetwork = await startServer(port, app.databaseUrl, { HOST: NETWORK });
+    stopNetwork = await startServer(port, app.appUrl, { HOST: NETWORK });
     for (const path of ["/today", "/door/owner"]) expect((await fetch(network + path)).status).toBe(403);
   });
 

@@ -1,6 +1,7 @@
 // Brings the database to the newest version and fills an empty one with the demo collection.
 import { loadDemo } from "../demo/loadDemo";
 import { now } from "../src/clock";
+import { prepareAppRole } from "../src/db/appRole";
 import { connect, disconnect } from "../src/db/connection";
 import { migrate } from "../src/db/migrate";
 import { databaseUrl } from "../src/env";
@@ -11,10 +12,13 @@ import { deriveStale } from "../src/operations/deriveStale";
 import { judgeStale } from "../src/operations/judgeStale";
 
 async function prepare(): Promise<void> {
-  const url = databaseUrl();
-  const sequelize = connect(url);
+  const ownerUrl = databaseUrl();
+  const owner = connect(ownerUrl);
+  let url = ownerUrl;
   try {
-    const applied = await migrate(sequelize);
+    const applied = await migrate(owner);
+    // From here on everything is done as the application does it.
+    url = await prepareAppRole(owner, ownerUrl);
     if (applied.length > 0) console.log(`Database brought up to date: ${applied.join(", ")}.`);
     if ((await openCollections(url)).length === 0) {
       const counts = await loadDemo(url, now());
@@ -32,8 +36,11 @@ async function prepare(): Promise<void> {
       await deriveStale(context);
       if (applied.length > 0) await judgeStale(context);
     }
+    // For whoever started this: where the application connects.
+    console.log(`url ${url}`);
   } finally {
     await disconnect(url);
+    await disconnect(ownerUrl);
   }
 }
 

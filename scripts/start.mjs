@@ -24,9 +24,11 @@ main(async () => {
     ["--import", "tsx", "scripts/prepareDatabase.ts"],
     { env, cwd: root },
   );
-  if (prepared.trim()) say(prepared.trim());
+  const lines = prepared.trim().split("\n");
+  for (const line of lines) if (line !== "" && !line.startsWith("url ")) say(line);
+  const appUrl = lines.find((line) => line.startsWith("url "))?.slice(4) ?? databaseUrl;
   await ensureBuild();
-  atEnd(await serve(port, databaseUrl, listening));
+  atEnd(await serve(port, appUrl, listening));
   const scheme = listening.tls ? "https" : "http";
   const names = isLoopback(listening.host) ? [listening.host] : listening.names;
   for (const name of names) say(`Wary Petal is at ${scheme}://${name}:${port}`);

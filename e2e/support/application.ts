@@ -1,7 +1,8 @@
 import getPort from "get-port";
 import pg from "pg";
 import { inject } from "vitest";
-import { disconnect } from "../../src/db/connection";
+import { prepareAppRole } from "../../src/db/appRole";
+import { connect, disconnect } from "../../src/db/connection";
 import { contextOf, openCollections, type Context } from "../../src/operations/context";
 import { startServer } from "../../scripts/lib/startServer";
 import { laptop, openBrowser, type Browser, type Size } from "./browser";
@@ -10,7 +11,9 @@ import { Page } from "./page";
 export interface Application {
   readonly page: Page;
   readonly browser: Browser;
+  /** For whoever looks behind the application, and for the application itself. */
   readonly databaseUrl: string;
+  readonly appUrl: string;
   /** The demo, to write something down in it beside the browser. */
   readonly context: () => Promise<Context>;
   readonly close: () => Promise<void>;
@@ -32,12 +35,14 @@ export async function openApplication(
   const name = `${template}_${port}`;
   await asAdmin(`create database ${name} template ${template}`);
   const databaseUrl = Object.assign(new URL(inject("databaseUrl")), { pathname: `/${name}` }).href;
-  const stopServer = await startServer(port, databaseUrl, env);
+  const appUrl = await prepareAppRole(connect(databaseUrl), databaseUrl);
+  const stopServer = await startServer(port, appUrl, env);
   const browser = await openBrowser(size);
   return {
     page: new Page(browser.driver, `http://127.0.0.1:${port}`),
     browser,
     databaseUrl,
+    appUrl,
     context: async () => {
       const demo = (await openCollections(databaseUrl)).find(({ isDemo }) => isDemo)!;
       return contextOf(databaseUrl, demo, { actor: "test", role: "owner", now: new Date() });

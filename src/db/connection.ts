@@ -20,6 +20,21 @@ const initialised = new WeakSet<Sequelize>();
 /** How long a page waits for a connection before it says that the database does not answer, ms. */
 const ACQUIRE_MS = 4000;
 
+/** A connection, and the collection that its session has last been told. */
+interface Told {
+  readonly query: (sql: string, values: readonly string[]) => Promise<unknown>;
+  waryCollection?: string;
+}
+
+/** Tells the database's session which collection a statement is about: it shows rows of no other. Once for each that follows. */
+async function tellCollection(connection: unknown, options: unknown): Promise<void> {
+  const told = connection as Told;
+  const collectionId = (options as { collectionId?: string } | undefined)?.collectionId ?? "";
+  if ((told.waryCollection ?? "") === collectionId) return;
+  await told.query("select set_config('wary.collection', $1, false)", [collectionId]);
+  told.waryCollection = collectionId;
+}
+
 /** The connection pool for `url`, made once per process. */
 export function connect(url: string): Sequelize {
   const pools = (shared.waryPools ??= new Map());
@@ -31,6 +46,7 @@ export function connect(url: string): Sequelize {
       pool: { max: 10, acquire: ACQUIRE_MS },
       dialectOptions: { connectionTimeoutMillis: ACQUIRE_MS, keepAlive: true },
     });
+  if (!pools.has(url)) sequelize.addHook("afterPoolAcquire", tellCollection);
   pools.set(url, sequelize);
   if (!initialised.has(sequelize)) {
     initModels(sequelize);

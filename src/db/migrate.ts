@@ -55,7 +55,19 @@ function migrator(sequelize: Sequelize, transaction: Transaction): Umzug<Stateme
 async function inTurn<T>(sequelize: Sequelize, work: (transaction: Transaction) => Promise<T>): Promise<T> {
   return sequelize.transaction(async (transaction) => {
     await sequelize.query("select pg_advisory_xact_lock(:key)", { replacements: { key: LOCK_KEY }, transaction });
-    return work(transaction);
+    // A migration changes the rows of every collection, whoever owns the tables.
+    const forced = await sequelize.query<{ name: string }>(
+      "select oid::regclass::text as name from pg_class where relforcerowsecurity and relkind = 'r'",
+      { type: QueryTypes.SELECT, transaction },
+    );
+    const each = async (force: string) => {
+      for (const { name } of forced)
+        await sequelize.query(`alter table if exists ${name} ${force} row level security`, { transaction });
+    };
+    await each("no force");
+    const done = await work(transaction);
+    await each("force");
+    return done;
   });
 }
 

@@ -1,10 +1,28 @@
-import { QueryTypes } from "sequelize";
+import { QueryTypes, type Transaction } from "sequelize";
 import type { z } from "zod";
 import type { Scope } from "./connection";
 import { model } from "./models";
 
 /** Where a statement is carried out; what belongs to no collection names none. */
 export type Asks = Pick<Scope, "sequelize" | "transaction"> & Partial<Pick<Scope, "collectionId">>;
+
+/** The collection that a transaction has been told. */
+const toldIn = new WeakMap<Transaction, string>();
+
+/**
+ * What a statement is carried out with. Outside a transaction the connection is told the collection as it is taken; a transaction has
+ * its own, and is told here, for as long as it goes on.
+ */
+async function how({ sequelize, transaction, collectionId = "" }: Asks) {
+  if (transaction && (toldIn.get(transaction) ?? "") !== collectionId) {
+    await sequelize.query("select set_config('wary.collection', :collectionId, true)", {
+      replacements: { collectionId },
+      transaction,
+    });
+    toldIn.set(transaction, collectionId);
+  }
+  return { transaction, collectionId };
+}
 
 /**
  * Rows of a query written by hand, read through the shape that stands beside it: what the database gives is checked like
@@ -19,7 +37,7 @@ export async function rows<S extends z.ZodType>(
   const found = await scope.sequelize.query<object>(sql, {
     type: QueryTypes.SELECT,
     replacements: { c: scope.collectionId ?? null, ...replacements },
-    transaction: scope.transaction,
+    ...(await how(scope)),
   });
   return found.map((row) => shape.parse(row));
 }
@@ -39,7 +57,7 @@ export async function manyRows<S extends z.ZodType>(
     {
       type: QueryTypes.SELECT,
       replacements: { c: scope.collectionId ?? null, ...replacements },
-      transaction: scope.transaction,
+      ...(await how(scope)),
     },
   );
   return (JSON.parse(found[0]?.all ?? "[]") as unknown[]).map((row) => shape.parse(row));
@@ -60,7 +78,7 @@ export async function any(scope: Asks, sql: string, replacements: Record<string,
   const found = await scope.sequelize.query(`select exists (${sql}) as found`, {
     type: QueryTypes.SELECT,
     replacements: { c: scope.collectionId ?? null, ...replacements },
-    transaction: scope.transaction,
+    ...(await how(scope)),
   });
   return (found[0] as { found: boolean }).found;
 }
@@ -69,7 +87,7 @@ export async function any(scope: Asks, sql: string, replacements: Record<string,
 export async function run(scope: Asks, sql: string, replacements: Record<string, unknown> = {}): Promise<void> {
   await scope.sequelize.query(sql, {
     replacements: { c: scope.collectionId ?? null, ...replacements },
-    transaction: scope.transaction,
+    ...(await how(scope)),
   });
 }
 
@@ -83,14 +101,14 @@ export async function insert(scope: Scope, table: string, values: readonly Recor
   if (values.length === 0) return;
   await model(scope.sequelize, table).bulkCreate(
     values.map((row) => ({ collectionId: scope.collectionId, ...row })),
-    { transaction: scope.transaction },
+    await how(scope),
   );
 }
 
 /** Changes the row with this id; throws when it is not there, since callers have looked it up. */
 export async function update(scope: Scope, table: string, id: string, values: Record<string, unknown>): Promise<void> {
   const where = { collectionId: scope.collectionId, id };
-  const [count] = await model(scope.sequelize, table).update(values, { where, transaction: scope.transaction });
+  const [count] = await model(scope.sequelize, table).update(values, { where, ...(await how(scope)) });
   if (count !== 1) throw new Error(`${table} ${id} is not in collection ${scope.collectionId}`);
 }
 

@@ -2,7 +2,7 @@ import "server-only";
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { DeedName } from "@/core/access/deedNames";
-import type { Context } from "@/operations/context";
+import { NotAllowed, type Context } from "@/operations/context";
 import { noteDeed } from "@/operations/door/people";
 import type { Outcome, Problem } from "@/operations/outcome";
 import type { DeedResult } from "@/ui/fields/deedResult";
@@ -38,6 +38,7 @@ export async function attempt<T extends object>(
     }
     return { ok: true, value: { ...outcome.value } as Record<string, unknown> };
   } catch (error) {
+    if (error instanceof NotAllowed) return { ok: false, problems: [inWords({ path: "", code: "not_allowed" })] };
     // The keeper needs to know that nothing was saved; whoever runs the server needs to know why.
     console.error(error);
     return { ok: false, retry: true, problems: [{ path: "", message: TROUBLE }] };

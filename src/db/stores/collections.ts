@@ -2,6 +2,7 @@ import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import { z } from "zod";
 import { settings, type Settings } from "@/core/facts/settings";
 import { model } from "../models";
+import { run } from "../query";
 
 const collection = settings.extend({ id: z.string(), isDemo: z.boolean() });
 /** A collection: its settings, and whether it is the demo. */
@@ -58,8 +59,8 @@ const innermostFirst = [
 
 /** Removes a collection with everything in it. */
 export async function remove(sequelize: Sequelize, id: string, transaction: Transaction): Promise<void> {
-  for (const table of innermostFirst)
-    await sequelize.query(`delete from ${table} where collection_id = :id`, { replacements: { id }, transaction });
+  const asks = { sequelize, transaction, collectionId: id };
+  for (const table of innermostFirst) await run(asks, `delete from ${table} where collection_id = :c`);
   await sequelize.query("delete from collections where id = :id", { replacements: { id }, transaction });
 }
 

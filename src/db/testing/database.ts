@@ -1,10 +1,16 @@
 import { randomUUID } from "node:crypto";
 import pg from "pg";
 import type { TestProject } from "vitest/node";
+import { prepareAppRole } from "../appRole";
+import { connect, disconnect } from "../connection";
+import { migrate } from "../migrate";
 
 declare module "vitest" {
   interface ProvidedContext {
+    /** For whoever looks behind the application. */
     databaseUrl: string;
+    /** For the application itself. */
+    appUrl: string;
   }
 }
 
@@ -24,5 +30,9 @@ export default async function setup(project: TestProject): Promise<() => Promise
   const url = new URL(server);
   url.pathname = `/${name}`;
   project.provide("databaseUrl", url.href);
+  const owner = connect(url.href);
+  await migrate(owner);
+  project.provide("appUrl", await prepareAppRole(owner, url.href));
+  await disconnect(url.href);
   return () => asAdmin(`drop database ${name} with (force)`);
 }

@@ -11,7 +11,6 @@ import type { MixId } from "@/core/mixing/mixes";
 import type { SpotId } from "@/core/plants/spots";
 import type { TechniqueId } from "@/core/remedies/remedies";
 import { connect } from "@/db/connection";
-import { migrate } from "@/db/migrate";
 import * as collections from "@/db/stores/collections";
 import { dayIn, instantOf } from "@/zones";
 import { addPlace } from "../addPlace";
@@ -39,8 +38,7 @@ export const codes = (outcome: Outcome<unknown>) =>
 
 /** A fresh collection with two shelves and an isolation place in an otherwise shared database. */
 export async function freshCollection(over: Partial<collections.Collection> = {}, now = NOW) {
-  const sequelize = connect(inject("databaseUrl"));
-  await migrate(sequelize);
+  const sequelize = connect(inject("appUrl"));
   const collection: collections.Collection = {
     id: uuidv7(),
     ...usualSettings,

@@ -17,7 +17,7 @@ const forGood = { from: null, until: null };
 
 /** One house with one owner; every account in this database is made here. */
 describe("the door", () => {
-  const databaseUrl = inject("databaseUrl");
+  const databaseUrl = inject("appUrl");
   let mine: Context;
   let another: Context;
   let ada: Asker;

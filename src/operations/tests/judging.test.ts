@@ -1,3 +1,4 @@
+import { run } from "@/db/query";
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { assessFile } from "@/core/case/assess";
@@ -111,11 +112,12 @@ describe("the judgement of a case", () => {
     const caseId = await openCaseOn(context, broken, 5);
     const other = await openCaseOn(context, whole, 4);
     // More events than a file may hold.
-    await context.sequelize.query(
+    await run(
+      scopeOf(context, "record"),
       `insert into looks (collection_id, id, plant_id, tool, spots, turned, note, happened_at, recorded_at)
        select collection_id, gen_random_uuid(), plant_id, tool, spots, turned, note, happened_at + n * interval '1 minute', recorded_at
        from looks, generate_series(1, 2100) n where plant_id = :broken`,
-      { replacements: { broken } },
+      { broken },
     );
     const view = (await readCase(context, caseId))!;
     expect(view.judged!.judged).toMatchObject({ ok: false, problems: [{ path: "events" }] });

@@ -23,14 +23,15 @@ const inUrl = (address) => (net.isIPv6(address) ? `[${address}]` : address);
 export const isLoopback = (host) => LOOPBACK.includes(host);
 
 /** What the environment asks for: HOST, NAMES, TRUST_PROXY, and TLS_CERT with TLS_KEY, or TLS=own.
- * @param {NodeJS.ProcessEnv} env @returns {Promise<Listening>} */
-export async function listeningFrom(env) {
+ * @param {NodeJS.ProcessEnv} env @param {string} [folder] where a certificate of the application's own is kept
+ * @returns {Promise<Listening>} */
+export async function listeningFrom(env, folder = path.join(root, ".data", "tls")) {
   const host = env["HOST"] || "127.0.0.1";
   const names = [...(isLoopback(host) ? [] : namesOf(host)), ...listed(env["NAMES"])].map(inUrl);
   const trust = listed(env["TRUST_PROXY"]);
   for (const address of trust)
     if (!net.isIP(address)) throw new Stop(`TRUST_PROXY lists addresses, and ${address} is none.`);
-  return { host, names, trust, tls: await tlsFrom(env, names) };
+  return { host, names, trust, tls: await tlsFrom(env, names, folder) };
 }
 
 /** Under which names a machine is asked that listens there. @param {string} host */
@@ -44,8 +45,8 @@ function namesOf(host) {
   return [...addresses, own, ...(own.includes(".") ? [] : [`${own}.local`])];
 }
 
-/** @param {NodeJS.ProcessEnv} env @param {string[]} names */
-async function tlsFrom(env, names) {
+/** @param {NodeJS.ProcessEnv} env @param {string[]} names @param {string} folder */
+async function tlsFrom(env, names, folder) {
   const { TLS_CERT: cert, TLS_KEY: key, TLS: own } = env;
   if (cert || key) {
     if (!cert || !key) throw new Stop("TLS_CERT and TLS_KEY go together: the files of a certificate and of its key.");
@@ -55,7 +56,7 @@ async function tlsFrom(env, names) {
   if (!own) return null;
   if (own !== "own")
     throw new Stop("TLS is “own” or not set: with it the application makes a certificate for the home network.");
-  return ownCertificate(names);
+  return ownCertificate(names, folder);
 }
 
 /** A certificate lasts so long, and is made anew before it ends, days. Phones take none that lasts longer than 825. */
@@ -63,9 +64,8 @@ const LASTS_DAYS = 397;
 const ANEW_DAYS = 30;
 
 /** A certificate of the application's own, made again when it ends soon or when the machine is called otherwise.
- * @param {string[]} names */
-async function ownCertificate(names) {
-  const folder = path.join(root, ".data", "tls");
+ * @param {string[]} names @param {string} folder */
+async function ownCertificate(names, folder) {
   const [certFile, keyFile] = [path.join(folder, "certificate.pem"), path.join(folder, "key.pem")];
   const wanted = ["localhost", "127.0.0.1", ...names.map((name) => name.replace(/^\[|\]$/g, ""))];
   if (existsSync(certFile) && existsSync(keyFile)) {

@@ -87,6 +87,13 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
     endedAt: date(),
     ...recorded(),
   }),
+  walk_plants: () => ({
+    collectionId: key(),
+    walkId: key(),
+    plantId: key(),
+    ...kept({ placeId: "uuid", state: "text", petals: "integer", apart: "boolean" }),
+    ...kept({ rank: "integer", tool: "text", round: "text" }),
+  }),
   cases: () => ({
     ...own(),
     ...kept({ plantId: "uuid", pest: "text", outcome: "text" }),

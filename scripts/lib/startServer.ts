@@ -15,7 +15,14 @@ export async function startServer(
   env: Readonly<Record<string, string>> = {},
 ): Promise<() => Promise<void>> {
   const server = spawn(process.execPath, [script], {
-    env: { ...process.env, ...env, PORT: String(port), DATABASE_URL: databaseUrl, NODE_ENV: "production" },
+    env: {
+      BACKUP_FOLDER: "none",
+      ...process.env,
+      ...env,
+      PORT: String(port),
+      DATABASE_URL: databaseUrl,
+      NODE_ENV: "production",
+    },
     stdio: ["ignore", "pipe", "inherit"],
   });
   const exited = once(server, "exit");

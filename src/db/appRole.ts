@@ -2,7 +2,8 @@ import { createHmac } from "node:crypto";
 import { QueryTypes, Sequelize } from "sequelize";
 
 /**
- * The application's own role in the database: it reads and writes rows, and passes no row-level security. Whoever owns the database
+ * The application's own role in the database: it reads and writes rows, passes no row-level security, and may make a database to
+ * restore a backup into. Whoever owns the database
  * makes it; its password follows from theirs, so that none has to be kept.
  */
 const ROLE = "wary_app";
@@ -37,7 +38,9 @@ export async function prepareAppRole(owner: Sequelize, ownerUrl: string): Promis
   const [there] = await ask(`select 1 as value from pg_roles where rolname = '${ROLE}'`);
   // Another process may be making it at this moment.
   if (!there)
-    await owner.query(`create role ${ROLE} login nosuperuser nobypassrls password ${password}`).catch(() => {});
+    await owner
+      .query(`create role ${ROLE} login nosuperuser nobypassrls createdb password ${password}`)
+      .catch(() => {});
   const database = owner.getDatabaseName();
   await owner.query(`
     grant connect, create on database "${database}" to ${ROLE};
@@ -46,7 +49,7 @@ export async function prepareAppRole(owner: Sequelize, ownerUrl: string): Promis
     grant usage on all sequences in schema public to ${ROLE};
   `);
   if (!(await connects(url))) {
-    await owner.query(`alter role ${ROLE} login nosuperuser nobypassrls password ${password}`);
+    await owner.query(`alter role ${ROLE} login nosuperuser nobypassrls createdb password ${password}`);
     if (!(await connects(url))) throw new Error("The application's own role cannot connect to the database.");
   }
   return url;

@@ -2,6 +2,8 @@ import { deriveStale } from "@/operations/deriveStale";
 import { contextOf, openCollections } from "@/operations/context";
 import { judgeStale } from "@/operations/judgeStale";
 import { reckonCarriage } from "@/operations/reckonCarriage";
+import { backUp } from "@/operations/transfer/backUp";
+import type { BackupSettings } from "@/operations/transfer/backups";
 import { takePart, type Work } from "./queue";
 import { reckoners } from "./reckoners";
 
@@ -10,9 +12,9 @@ const ACTOR = "jobs";
 
 /**
  * What runs by itself: deriving what a change has touched, and judging what is out of date and what plants may carry, the
- * calendar's turn included.
+ * calendar's turn included; and the night's backup.
  */
-function jobsOf(url: string, now: () => Date) {
+function jobsOf(url: string, now: () => Date, backups: BackupSettings | null) {
   const inEvery =
     (work: typeof judgeStale): Work =>
     async (more) => {
@@ -26,12 +28,15 @@ function jobsOf(url: string, now: () => Date) {
     derive: inEvery(deriveStale),
     judge: inEvery(judgeStale),
     carry: inEvery((context, more) => reckonCarriage(context, more, reckonAll)),
+    backup: async () => {
+      if (backups) await backUp(url, backups, now());
+    },
   } satisfies Record<string, Work>;
 }
 
 export type JobId = keyof ReturnType<typeof jobsOf>;
 
-/** Takes part in all jobs of a database. `now` is the clock. */
-export function takePartInJobs(url: string, now: () => Date): Promise<void> {
-  return takePart(url, jobsOf(url, now));
+/** Takes part in all jobs of a database. `now` is the clock; without `backups` none are made. */
+export function takePartInJobs(url: string, now: () => Date, backups: BackupSettings | null): Promise<void> {
+  return takePart(url, jobsOf(url, now, backups));
 }

@@ -1,0 +1,59 @@
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
+import * as collections from "@/db/stores/collections";
+import type { Context } from "../context";
+import { deriveStale } from "../deriveStale";
+import { readBenches } from "../readBenches";
+import { backUp, restore } from "../transfer/backUp";
+import { backupsOf, isDue } from "../transfer/backups";
+import { freshCollection, NOW, plantOn } from "./builders";
+
+const folder = mkdtempSync(path.join(tmpdir(), "wary-backups-"));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+const settings = { folder, keep: 3 };
+const hours = (n: number) => new Date(NOW.getTime() + 3_600_000 * n);
+
+describe("backups", () => {
+  const url = inject("appUrl");
+  let context: Context;
+  beforeAll(async () => {
+    const fresh = await freshCollection({ name: "Kept" });
+    context = fresh.context;
+    await plantOn(context, fresh.shelf, { code: "B01" });
+  });
+  const mine = async () => (await backupsOf(context.collection.id, folder)).map(({ at }) => at);
+
+  it("are made when a night has passed since the last good one, and so many are kept", async () => {
+    expect(await isDue(context.collection, folder, NOW)).toBe(true);
+    expect((await backUp(url, settings, NOW)).length).toBeGreaterThanOrEqual(1);
+    expect(await mine()).toHaveLength(1);
+    // 18:00 in Lisbon: the next 03:00 is nine hours on.
+    expect(await isDue(context.collection, folder, hours(8.9))).toBe(false);
+    expect(await isDue(context.collection, folder, hours(9.1))).toBe(true);
+    for (const day of [1, 2, 3, 4]) await backUp(url, settings, hours(24 * day));
+    expect(await mine()).toEqual([hours(96), hours(72), hours(48)]);
+    expect(await isDue(context.collection, folder, hours(96))).toBe(false);
+  }, 120_000);
+
+  it("the file brings back what was lost, and leaves no scratch behind", async () => {
+    const file = path.join(folder, (await backupsOf(context.collection.id, folder))[0]!.file);
+    const { sequelize } = context;
+    await sequelize.transaction((transaction) => collections.remove(sequelize, context.collection.id, transaction));
+    const back = await restore(url, file, NOW);
+    await deriveStale(back);
+    const plants = (await readBenches(back)).flatMap((room) => room.benches.flatMap((bench) => bench.plants));
+    expect(plants.map(({ code }) => code)).toEqual(["B01"]);
+    const [scratch] = await sequelize.query("select datname from pg_database where datname like 'wary_scratch_%'");
+    expect(scratch).toEqual([]);
+  });
+
+  it("what could not be restored is no backup", async () => {
+    writeFileSync(path.join(folder, `${context.collection.id}-20990101T0000.zip.unchecked`), "half a file");
+    expect((await mine())[0]).toEqual(hours(96));
+    const noFolder = path.join(folder, `${context.collection.id}-20990101T0000.zip.unchecked`, "in a file");
+    await expect(backUp(url, { folder: noFolder, keep: 3 }, NOW)).rejects.toThrow();
+    expect(readdirSync(folder).filter((name) => name.endsWith(".unchecked"))).toHaveLength(1);
+  });
+});

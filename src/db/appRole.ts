@@ -9,7 +9,7 @@ import { QueryTypes, Sequelize } from "sequelize";
 const ROLE = "wary_app";
 
 /** The address under which the application itself connects. */
-export function appUrlOf(ownerUrl: string): string {
+function appUrlOf(ownerUrl: string): string {
   const url = new URL(ownerUrl);
   url.password = createHmac("sha256", decodeURIComponent(url.password)).update("application").digest("hex");
   url.username = ROLE;

@@ -16,7 +16,7 @@ export const roleMeans: Record<RoleId, string> = {
 };
 
 /** What was done, as it stands in the list of who did what. */
-export const deedNames: Record<DeedName, string> = {
+const deedNames: Record<DeedName, string> = {
   addPerson: "person added",
   changePerson: "role changed",
   addPlace: "place added",
@@ -42,6 +42,7 @@ export const deedNames: Record<DeedName, string> = {
   endWalk: "walk ended",
   addPhoto: "photo added",
   addPlacePhoto: "photo of a place added",
+  importCollection: "file brought in",
 };
 
 const isId = (about: string) => /^[0-9a-f-]{36}$/.test(about);

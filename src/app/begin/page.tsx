@@ -1,7 +1,10 @@
 import type { Metadata } from "next";
 import { zoneNames } from "@/zones";
+import { now } from "@/clock";
+import { databaseUrl } from "@/env";
+import { mayBegin } from "@/operations/door/asker";
 import { Panel } from "@/ui/Panel";
-import { asked, askerNow, contextIfAny, door, NO_NAME, openNow } from "../_parts/context";
+import { asked, contextIfAny, door, NO_NAME, openNow } from "../_parts/context";
 import { BeginForm } from "./_parts/BeginForm";
 import { Choose } from "./_parts/Choose";
 import { Demo } from "./_parts/Demo";
@@ -12,6 +15,7 @@ export const metadata: Metadata = { title: "Begin" };
 /** The first page for whoever has no collection yet, and the one to choose another on. */
 export default async function BeginPage() {
   const all = (await openNow()).map(({ collection }) => collection);
+  const begins = await mayBegin(databaseUrl(), await door(), now());
   const shownId = (await contextIfAny())?.collection.id ?? null;
   const { device: named } = await asked();
   const device = named === NO_NAME ? "" : named;
@@ -31,7 +35,7 @@ export default async function BeginPage() {
               <Choose collections={own} shownId={shownId} />
             </Panel>
           )}
-          {own.length > 0 ? (
+          {!begins ? null : own.length > 0 ? (
             <details className="mb-3">
               <summary className="fs-5">Begin another collection</summary>
               <Panel title="A new collection">
@@ -45,13 +49,15 @@ export default async function BeginPage() {
           )}
         </div>
         <div className="col-lg-6" id="demo">
-          <Panel title="Look at the demo">
-            <p>
-              A lighthouse full of plants and ten weeks of a keeper&rsquo;s record, all made up. Do with it what you
-              like.
-            </p>
-            <Demo isThere={demo !== undefined} isShown={demo?.id === shownId} />
-          </Panel>
+          {begins && (
+            <Panel title="Look at the demo">
+              <p>
+                A lighthouse full of plants and ten weeks of a keeper&rsquo;s record, all made up. Do with it what you
+                like.
+              </p>
+              <Demo isThere={demo !== undefined} isShown={demo?.id === shownId} />
+            </Panel>
+          )}
           {all.length > 0 && (
             <Panel title="This device">
               <DeviceName device={device} />

@@ -41,6 +41,13 @@ export default async function SettingsPage() {
               </p>
             )}
           </Panel>
+          {may(role, "read") && (
+            <Panel title="In and out">
+              <p className="mb-0">
+                <Link href="/settings/data">The whole collection as a file, spreadsheets, backups</Link>
+              </p>
+            </Panel>
+          )}
         </div>
       </div>
     </>

@@ -24,4 +24,5 @@ export type DeedName =
   | "recordCleaning"
   | "endWalk"
   | "addPhoto"
-  | "addPlacePhoto";
+  | "addPlacePhoto"
+  | "importCollection";

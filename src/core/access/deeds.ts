@@ -4,7 +4,7 @@ import { roleIds } from "./roles";
 
 /** The shapes of what is asked at the door, and of what owners decide about their people. */
 
-export const NAME_MOST = 40;
+const NAME_MOST = 40;
 /** A passphrase has so many characters at least; spaces count. Source: OWASP ASVS 4.0.3, 2.1.1 and 2.1.2. */
 export const PASSPHRASE_LEAST = 12;
 const PASSPHRASE_MOST = 128;

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { roleIds, type Membership, type RoleId } from "@/core/access/roles";
+import { roleIds, type Membership } from "@/core/access/roles";
 import type { Day } from "@/core/climate/days";
 import { any, first, rows, run, type Asks } from "../query";
 
@@ -106,5 +106,3 @@ export async function useRecoveryCode(asks: Asks, accountId: string, hash: Buffe
     returning 1 as n`;
   return (await rows(asks, z.object({ n: z.number() }), sql, { accountId, hash, at })).length > 0;
 }
-
-export type { RoleId };

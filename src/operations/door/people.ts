@@ -13,11 +13,9 @@ import { passphraseProblem } from "./passphrase";
 import { hashPassphrase, hashSecret, isPassphrase, newRecoveryCodes, newSecret, plainCode } from "./secrets";
 
 export type { ListedDevice } from "@/db/stores/devices";
-export type { Person } from "@/db/stores/accounts";
-export type { Doing } from "@/db/stores/doings";
 
 /** A link that lets a device in works so long. Once. */
-export const PAIRING_MINUTES = 5;
+const PAIRING_MINUTES = 5;
 const RECOVERY_CODES = 8;
 const DOINGS_SHOWN = 200;
 

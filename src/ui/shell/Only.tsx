@@ -6,7 +6,7 @@ import { may, type Right } from "@/core/access/roles";
 import { useCollectionIfAny } from "./Collection";
 
 /** Whether whoever looks has a right in the collection of this page. What is refused is refused by the server; this hides what leads there. */
-export function useMay(right: Right): boolean {
+function useMay(right: Right): boolean {
   const role = useCollectionIfAny()?.role;
   return role !== undefined && may(role, right);
 }

@@ -4,6 +4,7 @@ import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
 import { logIn, makeOwner, recover, takePairing } from "@/core/access/deeds";
+import { goTo } from "@/app/_parts/goTo";
 import { SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { DEVICE_COOKIE, remember } from "@/ui/shell/cookies";
@@ -11,9 +12,6 @@ import { logInAction, makeOwnerAction, recoverAction, takePairingAction } from "
 
 const HINT = "12 characters or more; spaces count. Three or four words that do not belong together are easy to keep.";
 const DEVICE_HINT = "It stands beside what you write down on it.";
-
-/** The page is loaded anew: what it showed to nobody in particular is gone. */
-const go = (to: string) => location.assign(to);
 
 export function LogInForm({ device, to }: { device: string; to: string }) {
   const { form, submit, trouble } = useDeed({
@@ -23,7 +21,7 @@ export function LogInForm({ device, to }: { device: string; to: string }) {
       return logInAction(none, input);
     },
     defaults: () => ({ name: "", passphrase: "", device }),
-    done: () => go(to),
+    done: () => goTo(to),
   });
   return (
     <form onSubmit={submit} noValidate>
@@ -52,7 +50,7 @@ export function OwnerForm({ device }: { device: string }) {
     defaults: () => ({ id: uuidv7(), name: "", passphrase: "", device }),
     done: ({ recoveryCodes }) => setCodes(recoveryCodes as string[]),
   });
-  if (codes) return <RecoveryCodes codes={codes} onward={() => go("/settings/people")} />;
+  if (codes) return <RecoveryCodes codes={codes} onward={() => goTo("/settings/people")} />;
   return (
     <form onSubmit={submit} noValidate>
       <TextField form={form} name="name" label="Your name" autoComplete="username" />
@@ -75,7 +73,7 @@ export function RecoverForm({ device }: { device: string }) {
     schema: recover,
     action: recoverAction,
     defaults: () => ({ name: "", code: "", passphrase: "", device }),
-    done: () => go("/"),
+    done: () => goTo("/"),
   });
   return (
     <form onSubmit={submit} noValidate>
@@ -102,7 +100,7 @@ export function PairingForm({ token, device }: { token: string; device: string }
       return takePairingAction(none, input);
     },
     defaults: () => ({ token, device }),
-    done: () => go("/"),
+    done: () => goTo("/"),
   });
   return (
     <form onSubmit={submit} noValidate>

@@ -3,6 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
+import { goTo } from "@/app/_parts/goTo";
 import { endDeviceAction, leaveAction } from "@/app/door/_parts/actions";
 
 export interface ShownDevice {
@@ -21,7 +22,7 @@ export function Devices({ devices }: { devices: readonly ShownDevice[] }) {
     setTrouble(null);
     if (here) {
       await leaveAction();
-      location.assign("/door");
+      goTo("/door");
       return;
     }
     const result = await endDeviceAction("", { deviceId: id }).catch(() => null);

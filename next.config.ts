@@ -6,7 +6,7 @@ const config: NextConfig = {
   // It answers on loopback only, where packing costs more time than it saves.
   compress: false,
   // Sequelize checks class identity, which bundling breaks; pg loads its parts at run time.
-  serverExternalPackages: ["sequelize", "pg", "pg-boss", "sharp"],
+  serverExternalPackages: ["sequelize", "pg", "pg-boss", "sharp", "esbuild", "@node-rs/argon2"],
   // Types are checked by `npm test`; whoever only starts the application need not wait for them.
   typescript: { ignoreBuildErrors: true },
   turbopack: { root: import.meta.dirname },

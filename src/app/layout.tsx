@@ -10,6 +10,8 @@ import { Keys } from "@/ui/shell/Keys";
 import { Corner, Rail } from "@/ui/shell/Rail";
 import { Theme } from "@/ui/shell/Theme";
 import { contextIfAny } from "./_parts/context";
+import { KeptFrom } from "./_parts/KeptFrom";
+import { KeepPages } from "./_parts/KeepPages";
 import { SendLater } from "./_parts/SendLater";
 import "@/ui/theme.scss";
 
@@ -42,6 +44,8 @@ export default async function Layout({ children }: { children: ReactNode }) {
               <main id="main" className="ground">
                 <DemoBanner />
                 <SendLater />
+                <KeepPages />
+                <KeptFrom />
                 {children}
               </main>
             </div>

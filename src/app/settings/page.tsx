@@ -5,6 +5,7 @@ import { may } from "@/core/access/roles";
 import { Panel } from "@/ui/Panel";
 import { ThemeSwitch } from "@/ui/shell/ThemeSwitch";
 import { askerNow, currentContext } from "../_parts/context";
+import { WithoutALine } from "./_parts/WithoutALine";
 import { SettingsForm } from "./_parts/SettingsForm";
 
 export const metadata: Metadata = { title: "Settings" };
@@ -40,6 +41,9 @@ export default async function SettingsPage() {
                 <Link href="/door/owner">Make an owner</Link>, and a phone at the shelf can be let in, and other people.
               </p>
             )}
+          </Panel>
+          <Panel title="Without a connection">
+            <WithoutALine />
           </Panel>
           {may(role, "read") && (
             <Panel title="In and out">

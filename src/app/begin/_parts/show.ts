@@ -1,9 +1,10 @@
+import { forgetPages } from "@/ui/shell/keptPages";
 import { COLLECTION_COOKIE, forget, remember } from "@/ui/shell/cookies";
 
 /** Shows a collection from now on. The page is loaded anew: nothing of the one before is left on it. */
 export function show(collectionId: string, path: string): void {
   remember(COLLECTION_COOKIE, collectionId);
-  location.assign(path);
+  void forgetPages().finally(() => location.assign(path));
 }
 
 /** Shows no collection in particular any more. */

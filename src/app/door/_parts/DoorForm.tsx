@@ -1,12 +1,13 @@
 "use client";
 
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
 import { logIn, makeOwner, recover, takePairing } from "@/core/access/deeds";
 import { goTo } from "@/app/_parts/goTo";
 import { SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
+import { forgetPages } from "@/ui/shell/keptPages";
 import { DEVICE_COOKIE, remember } from "@/ui/shell/cookies";
 import { logInAction, makeOwnerAction, recoverAction, takePairingAction } from "./actions";
 
@@ -14,6 +15,8 @@ const HINT = "12 characters or more; spaces count. Three or four words that do n
 const DEVICE_HINT = "It stands beside what you write down on it.";
 
 export function LogInForm({ device, to }: { device: string; to: string }) {
+  // Whoever is asked who they are is shown nothing that was kept for somebody else.
+  useEffect(() => void forgetPages(), []);
   const { form, submit, trouble } = useDeed({
     schema: logIn,
     action: (none, input) => {

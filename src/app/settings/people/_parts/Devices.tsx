@@ -3,6 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
+import { forgetPages } from "@/ui/shell/keptPages";
 import { goTo } from "@/app/_parts/goTo";
 import { endDeviceAction, leaveAction } from "@/app/door/_parts/actions";
 
@@ -22,6 +23,7 @@ export function Devices({ devices }: { devices: readonly ShownDevice[] }) {
     setTrouble(null);
     if (here) {
       await leaveAction();
+      await forgetPages();
       goTo("/door");
       return;
     }

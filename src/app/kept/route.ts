@@ -1,0 +1,26 @@
+import { currentContext } from "@/app/_parts/context";
+import { may } from "@/core/access/roles";
+import { readToday } from "@/operations/readToday";
+import { readWalks } from "@/operations/readWalks";
+
+/** The pages that a device keeps for when it has no connection: what is due, the walks that are open, and the plants of both. */
+export async function GET(): Promise<Response> {
+  const context = await currentContext("see");
+  const [today, walks] = [await readToday(context), await readWalks(context)];
+  const plants = may(context.role, "read")
+    ? [
+        ...today.looksDue,
+        ...today.loose,
+        ...today.apart,
+        ...today.sittings.flatMap(({ due }) => due.map(({ plant }) => plant)),
+      ]
+    : [];
+  const pages = [
+    ...["/today", "/walk", "/almanac", "/almanac/hiding-places", "/almanac/life-cycle"],
+    ...(may(context.role, "read") ? ["/mixing", "/benches"] : []),
+    ...walks.unfinished.map(({ id }) => `/walk/${id}`),
+    ...today.sittings.map(({ mix }) => `/sitting/${mix}`),
+    ...new Set(plants.map(({ id }) => `/plants/${id}`)),
+  ];
+  return Response.json(pages, { headers: { "cache-control": "no-store" } });
+}

@@ -1,0 +1,15 @@
+import type { MetadataRoute } from "next";
+
+/** What a phone needs to put the application among its own. */
+export default function manifest(): MetadataRoute.Manifest {
+  return {
+    name: "Wary Petal",
+    short_name: "Wary Petal",
+    description: "Inspect, set apart, treat and repeat, plant by plant, until a pest is gone.",
+    start_url: "/today",
+    display: "standalone",
+    background_color: "#F7F5FA",
+    theme_color: "#F7F5FA",
+    icons: [{ src: "/icon.svg", sizes: "any", type: "image/svg+xml", purpose: "any" }],
+  };
+}

@@ -1,0 +1,25 @@
+/** Pages that open without a connection, kept in this browser as they were last seen. */
+export const PAGES_CACHE = "wary-pages";
+/** What is shown where a page is not kept. */
+export const NO_LINE_PAGE = "/offline";
+
+const KEPT = [
+  /^\/(today|walk|mixing|almanac|benches)$/,
+  /^\/walk\/[0-9a-f-]{36}$/,
+  /^\/sitting\/[^/]+$/,
+  /^\/plants\/[0-9a-f-]{36}$/,
+  /^\/almanac\/.+$/,
+];
+
+/** Whether a page is kept. @example isKeptPage("/settings/people") // false */
+export function isKeptPage(path: string): boolean {
+  return KEPT.some((one) => one.test(path));
+}
+
+/** Whether this browser can keep pages: only where the connection is secure, or this machine itself. */
+export const canKeep = () => "serviceWorker" in navigator && "caches" in globalThis;
+
+/** Forgets every page: what somebody else, or another collection, may not see. */
+export async function forgetPages(): Promise<void> {
+  if (canKeep()) await caches.delete(PAGES_CACHE);
+}

@@ -40,6 +40,11 @@ const addresses = [
   "/ledger?by=month",
   "/ledger/plants?by=seller&key=Cactus%20club%20swap&what=plants",
   "/settings",
+  "/settings/data",
+  "/settings/doings",
+  "/door/owner",
+  "/door/recover",
+  "/closed",
 ];
 
 /** WCAG 2.2 AA as far as a program can tell, and nothing wider than the screen. */

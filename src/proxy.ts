@@ -4,7 +4,7 @@ import { kept } from "@/app/_parts/kept";
 import { sessionIn } from "@/app/_parts/session";
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
-import { atTheDoor, type AtTheDoor } from "@/operations/door/asker";
+import { atTheDoor, isKnown, type AtTheDoor } from "@/operations/door/asker";
 
 /** Names under which this machine reaches itself; whoever comes by another name was sent here by a page of somebody else's. */
 const LOCAL = ["127.0.0.1", "localhost", "[::1]"];
@@ -44,7 +44,8 @@ export async function proxy(request: NextRequest): Promise<NextResponse> {
   const turnedAway = await atDoor(request);
   if (turnedAway) return turnedAway;
   const nonce = Buffer.from(crypto.randomUUID()).toString("base64");
-  const secure = request.headers.get(SECURE_HEADER) === "1";
+  // With a certificate of the application's own a browser that remembered this could never go back.
+  const lasting = request.headers.get(SECURE_HEADER) === "1";
   const policy = [
     "default-src 'self'",
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
@@ -61,7 +62,7 @@ export async function proxy(request: NextRequest): Promise<NextResponse> {
   headers.set("content-security-policy", policy);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set("content-security-policy", policy);
-  if (secure) response.headers.set("strict-transport-security", "max-age=31536000");
+  if (lasting) response.headers.set("strict-transport-security", "max-age=31536000");
   return response;
 }
 
@@ -71,7 +72,7 @@ async function atDoor(request: NextRequest): Promise<NextResponse | null> {
   const token = sessionIn(request.cookies);
   let there: AtTheDoor;
   try {
-    there = (await kept(`door ${token}`, () => atTheDoor(databaseUrl(), token, now()))).view;
+    there = (await kept(`door ${token}`, () => atTheDoor(databaseUrl(), token, now()), isKnown)).view;
   } catch (error) {
     // Who has been known before is known while the database is silent; nobody else is let in on trust.
     console.error(error instanceof Error ? error.message : error);

@@ -11,7 +11,7 @@ import { Stop } from "./process.mjs";
 
 const LOOPBACK = ["127.0.0.1", "localhost", "::1"];
 
-/** @typedef {{ host: string, names: string[], trust: string[], tls: { cert: Buffer | string, key: Buffer | string } | null }} Listening */
+/** @typedef {{ host: string, names: string[], trust: string[], tls: { cert: Buffer | string, key: Buffer | string, own: boolean } | null }} Listening */
 
 /** @param {string | undefined} list */
 const listed = (list) => (list ?? "").split(/[\s,]+/).filter((one) => one !== "");
@@ -51,7 +51,7 @@ async function tlsFrom(env, names, folder) {
   if (cert || key) {
     if (!cert || !key) throw new Stop("TLS_CERT and TLS_KEY go together: the files of a certificate and of its key.");
     for (const file of [cert, key]) if (!existsSync(file)) throw new Stop(`There is no file ${file}.`);
-    return { cert: readFileSync(cert), key: readFileSync(key) };
+    return { cert: readFileSync(cert), key: readFileSync(key), own: false };
   }
   if (!own) return null;
   if (own !== "own")
@@ -73,7 +73,7 @@ async function ownCertificate(names, folder) {
     const known = new X509Certificate(cert);
     const stands = wanted.every((name) => (net.isIP(name) ? known.checkIP(name) : known.checkHost(name)));
     if (stands && Date.parse(known.validTo) - Date.now() > ANEW_DAYS * 86_400_000)
-      return { cert, key: readFileSync(keyFile, "utf8") };
+      return { cert, key: readFileSync(keyFile, "utf8"), own: true };
   }
   const { generate } = await import("selfsigned");
   const altNames = wanted.map((name) =>
@@ -94,7 +94,7 @@ async function ownCertificate(names, folder) {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   writeFileSync(keyFile, made.private, { mode: 0o600 });
   writeFileSync(certFile, made.cert);
-  return { cert: made.cert, key: made.private };
+  return { cert: made.cert, key: made.private, own: true };
 }
 
 /** The fingerprint by which a keeper knows the certificate again. @param {Listening} listening */
@@ -136,7 +136,7 @@ export function serverFor({ names, trust, tls }, handle) {
     }
     headers["x-wary-address"] = address.replace(/^::ffff:/, "");
     headers["x-wary-names"] = names.join(" ");
-    if (secure) headers["x-wary-secure"] = "1";
+    if (secure) headers["x-wary-secure"] = tls?.own ? "own" : "1";
     handle(request, response);
   };
   return tls ? https.createServer({ ...tls, minVersion: "TLSv1.2" }, told) : http.createServer(told);

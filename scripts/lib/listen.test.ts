@@ -87,6 +87,6 @@ describe("what is known of a request", () => {
     expect(statSync(keyFile).mode & 0o077).toBe(0);
     expect(readFileSync(keyFile, "utf8")).toContain("PRIVATE KEY");
     const headers = await told({ TLS: "own", HOST: "127.0.0.3" }, {});
-    expect(headers).toMatchObject({ "x-wary-secure": "1", "x-wary-names": "127.0.0.3" });
+    expect(headers).toMatchObject({ "x-wary-secure": "own", "x-wary-names": "127.0.0.3" });
   });
 });

@@ -32,7 +32,8 @@ async function connects(url: string): Promise<boolean> {
 export async function prepareAppRole(owner: Sequelize, ownerUrl: string): Promise<string> {
   const ask = (sql: string) => owner.query<{ value: unknown }>(sql, { type: QueryTypes.SELECT });
   const [able] = await ask("select rolcreaterole or rolsuper as value from pg_roles where rolname = current_user");
-  if (able?.value !== true) return ownerUrl;
+  // From an empty password one would follow that anybody can reckon.
+  if (able?.value !== true || new URL(ownerUrl).password === "") return ownerUrl;
   const url = appUrlOf(ownerUrl);
   const password = `'${new URL(url).password}'`;
   const [there] = await ask(`select 1 as value from pg_roles where rolname = '${ROLE}'`);

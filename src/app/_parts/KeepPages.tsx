@@ -2,12 +2,11 @@
 
 import { useEffect } from "react";
 import { useCollectionIfAny } from "@/ui/shell/Collection";
-import { canKeep, PAGES_CACHE } from "@/ui/shell/keptPages";
+import { canKeep, KEPT_AT, PAGES_CACHE } from "@/ui/shell/keptPages";
 
 /** The pages are gone through again after so long, ms; and only when the page has settled. */
 const AGAIN_MS = 10 * 60_000;
 const SETTLE_MS = 3000;
-const KEPT_AT = "wary-kept-at";
 
 /** On every page: has the browser keep what opens without a connection. It does nothing where a browser cannot. */
 export function KeepPages() {

@@ -8,7 +8,7 @@ import { may, type Right } from "@/core/access/roles";
 import { text } from "@/core/fields";
 import { databaseUrl } from "@/env";
 import { contextOf, type Context } from "@/operations/context";
-import { atTheDoor, collectionsOpenTo, signed, type Asker, type OpenTo } from "@/operations/door/asker";
+import { atTheDoor, collectionsOpenTo, isKnown, signed, type Asker, type OpenTo } from "@/operations/door/asker";
 import { NO_NAME, type Caller } from "@/operations/door/door";
 import { COLLECTION_COOKIE, DEVICE_COOKIE } from "@/ui/shell/cookies";
 import { ADDRESS_HEADER } from "./peer";
@@ -32,7 +32,7 @@ function deviceName(given: string | undefined): string {
 export const door = cache(async () => {
   await connection();
   const token = sessionIn(await cookies());
-  return (await kept(`door ${token}`, () => atTheDoor(databaseUrl(), token, now()))).view;
+  return (await kept(`door ${token}`, () => atTheDoor(databaseUrl(), token, now()), isKnown)).view;
 });
 
 /** Who asks, by name; null for nobody, and while nobody has an account. */

@@ -21,16 +21,20 @@ export interface Kept<T> {
 
 /**
  * Reads a view and keeps it. While the database does not answer, or cannot, the view that was read last stands in, with the
- * moment it is from; without one the failure is the caller's.
+ * moment it is from; without one the failure is the caller's. What is not worth keeping leaves no trace.
  */
-export async function kept<T>(name: string, read: () => Promise<T>): Promise<Kept<T>> {
+export async function kept<T>(
+  name: string,
+  read: () => Promise<T>,
+  worthKeeping: (view: T) => boolean = () => true,
+): Promise<Kept<T>> {
   const store = (shared.waryKept ??= { views: new Map(), silentSince: 0 });
   const known = store.views.get(name);
   const silent = performance.now() - store.silentSince < SILENT_FOR_MS && store.silentSince > 0;
   try {
     const view = await within(known && silent ? SHORT_PATIENCE_MS : PATIENCE_MS, read());
     store.views.delete(name);
-    store.views.set(name, { view, at: now() });
+    if (worthKeeping(view)) store.views.set(name, { view, at: now() });
     const oldest = store.views.keys().next().value;
     if (store.views.size > MOST_VIEWS && oldest !== undefined) store.views.delete(oldest);
     store.silentSince = 0;

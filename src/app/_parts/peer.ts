@@ -4,4 +4,7 @@
  */
 export const ADDRESS_HEADER = "x-wary-address";
 export const SECURE_HEADER = "x-wary-secure";
+
+/** Whether a request came by TLS, with whosever certificate. */
+export const isSecure = (headers: Pick<Headers, "get">) => headers.get(SECURE_HEADER) !== null;
 export const NAMES_HEADER = "x-wary-names";

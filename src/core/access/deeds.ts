@@ -20,19 +20,21 @@ export const logIn = z.object({ name, passphrase, device: text(NAME_MOST) });
 export const recover = z.object({ name, code: text(40), passphrase, device: text(NAME_MOST) });
 export const takePairing = z.object({ token, device: requiredText(NAME_MOST) });
 export const changePassphrase = z.object({ old: passphrase, passphrase });
-export const addPerson = z
-  .object({ id, name, role: z.enum(roleIds), from: orNothing(dayField), until: orNothing(dayField) })
-  .refine(({ from, until }) => from === null || until === null || from <= until, {
-    path: ["until"],
-    params: { code: "not_ascending" },
-  });
-export const changePerson = z.object({
-  accountId: id,
-  /** Null ends what they have to do with the collection. */
-  role: z.enum(roleIds).nullable(),
-  from: orNothing(dayField),
-  until: orNothing(dayField),
-});
+
+const days = { from: orNothing(dayField), until: orNothing(dayField) };
+const inOrder = ({ from, until }: { from: string | null; until: string | null }) =>
+  from === null || until === null || from <= until;
+const notInOrder = { path: ["until"], params: { code: "not_ascending" } };
+
+export const addPerson = z.object({ id, name, role: z.enum(roleIds), ...days }).refine(inOrder, notInOrder);
+export const changePerson = z
+  .object({
+    accountId: id,
+    /** Null ends what they have to do with the collection. */
+    role: z.enum(roleIds).nullable(),
+    ...days,
+  })
+  .refine(inOrder, notInOrder);
 export const pairDevice = z.object({ accountId: id });
 export const endDevice = z.object({ deviceId: id });
 

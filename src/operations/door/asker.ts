@@ -18,6 +18,9 @@ export interface Asker {
 /** Open while nobody has an account; from then on whoever asks is known, or nobody. */
 export type AtTheDoor = { readonly open: true } | { readonly open: false; readonly asker: Asker | null };
 
+/** Whether it is known who asks: nobody's guesses are remembered. */
+export const isKnown = (door: AtTheDoor): boolean => door.open || door.asker !== null;
+
 /** A device that comes again stays in; that is written down now and then only. */
 const SEEN_EVERY_MS = 300_000;
 

@@ -143,6 +143,12 @@ export async function mayTry(asks: Asks, { now, address }: Caller, name: string)
   );
 }
 
+/** What was tried was right: tries before it no longer count against the name, nor this one against the address. */
+export async function wasRight(asks: Asks, { address }: Caller, name: string): Promise<void> {
+  await attempts.forget(asks, nameKey(name));
+  await attempts.right(asks, addressKey(address));
+}
+
 /** The device that somebody had in this browser before is out: its secret is replaced. */
 async function comeIn(
   asks: Asks,
@@ -152,8 +158,7 @@ async function comeIn(
   before: string | null,
   what: string,
 ): Promise<Outcome<LetIn>> {
-  await attempts.forget(asks, nameKey(account.name));
-  await attempts.right(asks, addressKey(caller.address));
+  await wasRight(asks, caller, account.name);
   const was = before === null ? null : await devices.byToken(asks, hashSecret(before), caller.now);
   if (was) await devices.end(asks, was.accountId, was.deviceId, caller.now);
   const letIn = await newDevice(asks, account.id, device, STAYS.typed, caller.now);

@@ -8,7 +8,7 @@ import type { Context } from "../context";
 import { NotAllowed } from "../context";
 import { perform, refuse, type Outcome } from "../outcome";
 import { signed, type Asker } from "./asker";
-import { asksOf, mayTry, note, type Caller } from "./door";
+import { asksOf, mayTry, note, wasRight, type Caller } from "./door";
 import { passphraseProblem } from "./passphrase";
 import { hashPassphrase, hashSecret, isPassphrase, newRecoveryCodes, newSecret, plainCode } from "./secrets";
 
@@ -151,6 +151,7 @@ export async function changePassphrase(
     return { ok: false, problems: [{ path: "", code: "too_many_tries" }] };
   if (account.passphraseHash !== null && !(await isPassphrase(account.passphraseHash, old)))
     return { ok: false, problems: [{ path: "old", code: "wrong_passphrase" }] };
+  await wasRight(asks, caller, account.name);
   const passphraseHash = await hashPassphrase(passphrase);
   const recoveryCodes = newRecoveryCodes(RECOVERY_CODES);
   await asks.sequelize.transaction(async (transaction) => {

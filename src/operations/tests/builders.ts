@@ -37,8 +37,8 @@ export const codes = (outcome: Outcome<unknown>) =>
   outcome.ok ? [] : outcome.problems.map(({ path, code }) => `${path} ${code}`);
 
 /** A fresh collection with two shelves and an isolation place in an otherwise shared database. */
-export async function freshCollection(over: Partial<collections.Collection> = {}, now = NOW) {
-  const sequelize = connect(inject("appUrl"));
+export async function freshCollection(over: Partial<collections.Collection> = {}, now = NOW, url = inject("appUrl")) {
+  const sequelize = connect(url);
   const collection: collections.Collection = {
     id: uuidv7(),
     ...usualSettings,

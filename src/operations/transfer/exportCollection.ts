@@ -94,12 +94,15 @@ function written(
 ): Promise<void> {
   return new Promise((resolve, reject) => {
     const stream = Readable.from(content(), { objectMode: false });
-    stream.once("end", resolve);
-    stream.once("error", reject);
     const out = zip.outputStream as Readable;
+    const gone = () => reject(new Error("nobody takes the file any more"));
     // Whoever takes it has gone.
-    out.once("close", () => reject(new Error("nobody takes the file any more")));
-    out.setMaxListeners(0);
+    out.once("close", gone);
+    stream.once("error", reject);
+    stream.once("end", () => {
+      out.off("close", gone);
+      resolve();
+    });
     zip.addReadStream(stream, name, options);
   });
 }

@@ -16,10 +16,14 @@ export function isKeptPage(path: string): boolean {
   return KEPT.some((one) => one.test(path));
 }
 
+/** Of which collection pages were kept last, and when. */
+export const KEPT_AT = "wary-kept-at";
+
 /** Whether this browser can keep pages: only where the connection is secure, or this machine itself. */
 export const canKeep = () => "serviceWorker" in navigator && "caches" in globalThis;
 
 /** Forgets every page: what somebody else, or another collection, may not see. */
 export async function forgetPages(): Promise<void> {
+  localStorage.removeItem(KEPT_AT);
   if (canKeep()) await caches.delete(PAGES_CACHE);
 }

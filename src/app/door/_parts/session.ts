@@ -1,6 +1,6 @@
 import "server-only";
 import { cookies, headers } from "next/headers";
-import { SECURE_HEADER } from "@/app/_parts/peer";
+import { isSecure } from "@/app/_parts/peer";
 import { SESSION_COOKIES, sessionIn } from "@/app/_parts/session";
 import type { LetIn } from "@/operations/door/door";
 
@@ -9,7 +9,7 @@ const KEPT_S = 180 * 86_400;
 
 /** Gives this browser its secret. No script may read it, and no other site makes the browser send it. */
 export async function remember({ token }: LetIn): Promise<void> {
-  const secure = (await headers()).get(SECURE_HEADER) === "1";
+  const secure = isSecure(await headers());
   const jar = await cookies();
   const name = secure ? SESSION_COOKIES.secure : SESSION_COOKIES.plain;
   jar.set(name, token, { httpOnly: true, sameSite: "lax", secure, path: "/", maxAge: KEPT_S });

@@ -3,7 +3,7 @@ import { headers } from "next/headers";
 import Link from "next/link";
 import { redirect } from "next/navigation";
 import { may, roleIds } from "@/core/access/roles";
-import { NAMES_HEADER, SECURE_HEADER } from "@/app/_parts/peer";
+import { isSecure, NAMES_HEADER } from "@/app/_parts/peer";
 import { askerNow, callerNow, currentContext, door } from "@/app/_parts/context";
 import { readOwnDevices, readPeople, type ListedDevice } from "@/operations/door/people";
 import { momentInWords } from "@/wording/dates";
@@ -22,7 +22,7 @@ export const metadata: Metadata = { title: "People and devices" };
 async function addresses(): Promise<string[]> {
   const said = await headers();
   const [, port] = (said.get("host") ?? "").split(/:(?=\d+$)/);
-  const scheme = said.get(SECURE_HEADER) === "1" ? "https" : "http";
+  const scheme = isSecure(said) ? "https" : "http";
   const names = (said.get(NAMES_HEADER) ?? "").split(" ").filter((name) => name !== "");
   return names.map((name) => `${scheme}://${name}${port ? `:${port}` : ""}`);
 }

@@ -50,6 +50,12 @@ export function readOwnDevices(caller: Caller, { accountId }: Asker): Promise<de
   return devices.ofAccounts(asksOf(caller), [accountId], caller.now);
 }
 
+/** Whether the asker has a passphrase: whoever came by a link has none yet. */
+export async function hasPassphrase(caller: Caller, { accountId }: Asker): Promise<boolean> {
+  const account = await accounts.find(asksOf(caller), accountId);
+  return account !== null && account.passphraseHash !== null;
+}
+
 /**
  * Gives somebody an account and something to do with a collection. They come in by a link that an owner makes for them. One of the
  * asker's other people, `known` by account, is added by name.

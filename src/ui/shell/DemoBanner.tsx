@@ -2,6 +2,7 @@
 
 import Link from "next/link";
 import { usePathname } from "next/navigation";
+import { Only } from "./Only";
 import { useCollectionIfAny } from "./Collection";
 
 /** On every page of the demo: that it is one, and the way to a collection of one's own. */
@@ -10,7 +11,10 @@ export function DemoBanner() {
   if (usePathname() === "/begin" || !shown?.isDemo) return null;
   return (
     <p className="demo-banner" role="note">
-      This is the demo: plants and keepers are made up. <Link href="/begin">Begin your own</Link>
+      This is the demo: plants and keepers are made up.{" "}
+      <Only right="record">
+        <Link href="/begin">Begin your own</Link>
+      </Only>
     </p>
   );
 }

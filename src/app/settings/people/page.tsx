@@ -5,7 +5,7 @@ import { redirect } from "next/navigation";
 import { may, roleIds } from "@/core/access/roles";
 import { isSecure, NAMES_HEADER } from "@/app/_parts/peer";
 import { askerNow, callerNow, currentContext, door } from "@/app/_parts/context";
-import { readOwnDevices, readPeople, type ListedDevice } from "@/operations/door/people";
+import { hasPassphrase, readOwnDevices, readPeople, type ListedDevice } from "@/operations/door/people";
 import { momentInWords } from "@/wording/dates";
 import { roleMeans, roleNames } from "@/wording/access";
 import { Panel } from "@/ui/Panel";
@@ -34,7 +34,7 @@ export default async function PeoplePage() {
   const own = await readOwnDevices(await callerNow(), asker);
   const owns = may(context.role, "own");
   const people = owns ? (await readPeople(context)).people : [];
-  const me = people.find(({ accountId }) => accountId === asker.accountId);
+  const first = !(await hasPassphrase(await callerNow(), asker));
   const at = await addresses();
   const { timeZone } = context.collection;
   const shown = (devices: readonly ListedDevice[]) =>
@@ -51,8 +51,8 @@ export default async function PeoplePage() {
             <Devices devices={shown(own)} />
             <PairDevice accountId={asker.accountId} label="Let in a phone of mine" addresses={at} />
             <details className="mt-3">
-              <summary>{me && !me.hasPassphrase ? "Make a passphrase" : "Change my passphrase"}</summary>
-              <PassphraseForm name={asker.name} first={me !== undefined && !me.hasPassphrase} />
+              <summary>{first ? "Make a passphrase" : "Change my passphrase"}</summary>
+              <PassphraseForm name={asker.name} first={first} />
             </details>
           </Panel>
         </div>

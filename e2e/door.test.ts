@@ -145,6 +145,10 @@ describe("the door", () => {
     await sitter.open("/benches");
     await sitter.arrives(/^\/closed$/);
     // What is due is theirs to do.
+    await sitter.open("/today");
+    await sitter.press("Begin");
+    await sitter.arrives(/^\/sitting\//);
+    expect(await sitter.text()).toMatch(/mL/);
     await sitter.open("/walk");
     await sitter.sees("Walk");
   });

@@ -39,6 +39,7 @@ import { readPlaces } from "../readPlaces";
 import { readPlant } from "../readPlant";
 import { readSchools } from "../readSchools";
 import { readSigns } from "../readSigns";
+import { readSitting } from "../readSitting";
 import { readToday } from "../readToday";
 import { readTonight } from "../readTonight";
 import { readWalk } from "../readWalk";
@@ -107,6 +108,7 @@ describe("two walls between collections", () => {
     readPlant: (c) => readPlant(c, ids.plant),
     readSchools: (c) => readSchools(c, ids.case),
     readSigns,
+    readSitting: (c) => readSitting(c, "alcoholHalf"),
     readToday,
     readTonight: (c) => readTonight(c, 30),
     readWalk: (c) => readWalk(c, ids.walk),
@@ -216,7 +218,7 @@ describe("two walls between collections", () => {
         if ((await allowed(read, { ...theirs, role })) !== undefined) names.push(name);
       return names;
     };
-    expect(await open("sitter")).toEqual(["readNaming", "readToday", "readWalk", "readWalks"]);
+    expect(await open("sitter")).toEqual(["readNaming", "readSitting", "readToday", "readWalk", "readWalks"]);
     expect(await open("reader")).toEqual(Object.keys(reads));
     const settings = { ...usualSettings, name: "N", timeZone: "Europe/Lisbon", alcoholPercent: 70 };
     for (const role of roleIds.filter((one) => one !== "owner"))

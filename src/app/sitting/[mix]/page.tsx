@@ -6,8 +6,7 @@ import { ActForm } from "@/app/_parts/act/ActForm";
 import { momentNow } from "@/app/_parts/moments";
 import { treatmentsToCome } from "@/core/case/plans";
 import { mixIds } from "@/core/mixing/mixes";
-import { readCase } from "@/operations/readCase";
-import { readToday } from "@/operations/readToday";
+import { readSitting } from "@/operations/readSitting";
 import { millilitres } from "@/wording/amounts";
 import { mixNames, pestNames } from "@/wording/names";
 
@@ -19,10 +18,9 @@ export default async function SittingPage({ params }: { params: Promise<{ mix: s
   const mix = mixIds.find((id) => id === asked);
   if (!mix) notFound();
   const context = await currentContext("see");
-  const sitting = (await readToday(context)).sittings.find((one) => one.mix === mix);
-  const line = sitting?.due[0];
-  const view = line && (await readCase(context, line.caseId));
-  if (!sitting || !line || !view) {
+  const due = await readSitting(context, mix);
+  const line = due?.sitting.due[0];
+  if (!due || !line) {
     return (
       <>
         <h1>{mixNames[mix]}: done</h1>
@@ -36,6 +34,7 @@ export default async function SittingPage({ params }: { params: Promise<{ mix: s
       </>
     );
   }
+  const { sitting, view } = due;
   const { found, plant, place } = view;
   const { id, growthForm, potCm } = plant;
   const cases = [{ id: found.id, name: pestNames[found.pest] }];

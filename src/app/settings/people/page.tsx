@@ -49,6 +49,12 @@ export default async function PeoplePage() {
         <div className="col-lg-6">
           <Panel title={asker.name}>
             <Devices devices={shown(own)} />
+            {at.length > 0 && !isSecure(await headers()) && (
+              <p>
+                This connection is not encrypted: whoever is in the same network can read along, and come in as you.
+                Where you do not know everybody in it, start with <code>TLS=own</code> before you let a phone in.
+              </p>
+            )}
             <PairDevice accountId={asker.accountId} label="Let in a phone of mine" addresses={at} />
             <details className="mt-3">
               <summary>{first ? "Make a passphrase" : "Change my passphrase"}</summary>

@@ -141,7 +141,10 @@ const forms: readonly Form[] = [
     form: "a plan",
     at: () => path("cases", openCase(), "/plan"),
     first: async (page) => {
+      // The ways are listed when they are reckoned, above this one.
+      await page.settled();
       await page.press("By hand: any remedy, your own dates");
+      await page.settled();
       await page.press("Your own dates");
     },
     good: { "First treatment": daysAgo(-1), "Every so many days (1–60)": "7", "Times (1–24)": "3" },

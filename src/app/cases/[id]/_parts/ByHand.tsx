@@ -149,7 +149,7 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
             type="radio"
             name="basis"
             id={`basis-${id}`}
-            className="mb-2"
+            className="way-basis mb-2"
             checked={basis === id}
             onChange={() => setBasis(id)}
             label={

@@ -12,7 +12,9 @@ type OnBench = Omit<plantStates.BenchRow, "state"> & Pick<PlantCard, "state">;
 
 export interface Bench {
   readonly place: WarmPlace;
-  /** From left to right. */
+  /** How many plants stand there. */
+  readonly count: number;
+  /** From left to right; none where they were not asked for. */
   readonly plants: readonly OnBench[];
   /** The newest photo of it; null for none. */
   readonly photoId: string | null;
@@ -24,29 +26,47 @@ export interface RoomOfBenches {
   readonly benches: readonly Bench[];
 }
 
-/** Every place with its plants, as they stand. Bags without a plant are left out. */
-export async function readBenches(context: Context): Promise<readonly RoomOfBenches[]> {
+/**
+ * Every place with its plants, as they stand. Bags without a plant are left out. Of many plants the places are filled in their order
+ * until `atFirst` plants are reached; the ones behind come without.
+ */
+export async function readBenches(context: Context, atFirst = Infinity): Promise<readonly RoomOfBenches[]> {
   const scope = scopeOf(context, "read");
   const day = today(context);
-  const [all, rows, newest] = await together(
+  const [all, counted, newest] = await together(
     scope,
     () => warmPlaces(scope, day),
-    () => plantStates.asTheyStand(scope),
+    () => plantStates.standingCounts(scope),
     () => placePhotos.newest(scope),
   );
-  const standing = groupBy(rows, (plant) => plant.placeId);
   const children = groupBy(all, (place) => place.parentId);
+  const counts = new Map(counted.map(({ placeId, plants }) => [placeId, plants]));
   const photos = new Map(newest.map(({ placeId, id }) => [placeId, id]));
+  const countOf = ({ id }: WarmPlace) => counts.get(id) ?? 0;
+  const within = (place: WarmPlace): WarmPlace[] => [place, ...(children.get(place.id) ?? []).flatMap(within)];
+  const rooms = (children.get(null) ?? []).map((room) => ({
+    room,
+    places: within(room).filter((place) => place.kind !== "bag" || countOf(place) > 0),
+  }));
+  const places = rooms.flatMap((one) => one.places);
+  const asked = atFirst === Infinity ? null : firstOf(places, countOf, atFirst).map(({ id }) => id);
+  const rows = await plantStates.asTheyStand(scope, asked);
+  const standing = groupBy(rows, (plant) => plant.placeId);
   const bench = (place: WarmPlace): Bench => ({
     place,
     photoId: photos.get(place.id) ?? null,
+    count: countOf(place),
     plants: (standing.get(place.id) ?? []).map((row) => ({ ...row, state: stateShown(row, day) })),
   });
-  const within = (id: string): Bench[] =>
-    (children.get(id) ?? []).flatMap((place) => [bench(place), ...within(place.id)]);
-  const shown = (b: Bench) => b.place.kind !== "bag" || b.plants.length > 0;
-  return (children.get(null) ?? []).map((place) => ({
-    place,
-    benches: [bench(place), ...within(place.id)].filter(shown),
-  }));
+  return rooms.map(({ room, places }) => ({ place: room, benches: places.map(bench) }));
+}
+
+/** As many from the front as hold `most` together. */
+function firstOf<T>(all: readonly T[], countOf: (one: T) => number, most: number): readonly T[] {
+  let sum = 0;
+  return all.filter((one) => {
+    const within = sum < most;
+    sum += countOf(one);
+    return within;
+  });
 }

@@ -6,39 +6,36 @@ import { warmthInWords } from "@/wording/warmth";
 import { currentContext } from "../_parts/context";
 import { kept } from "../_parts/kept";
 import { Benches } from "./_parts/Benches";
-import { packPlants, type PackedRow, type ShelfPlant } from "./_parts/shelves";
+import { packBench } from "./_parts/packBench";
+import type { PackedRow } from "./_parts/shelves";
 
 export const metadata: Metadata = { title: "Benches" };
 
-const shown = ({ id, code, name, state, petals, apart, growthForm, carries }: Bench["plants"][number]): ShelfPlant => ({
-  ...{ id, code, name, state, petals, apart },
-  form: growthForm,
-  // Four digits are more than anyone sees, and thousands of plants travel.
-  carries: carries === null ? null : Math.round(carries * 1e4) / 1e4,
-});
+/** So many plants travel with the page; those of the shelves behind them come after it. */
+const AT_FIRST = 300;
 
-function told({ place, plants }: Bench): string {
-  const count = plants.length === 1 ? "1 plant" : `${plants.length} plants`;
+function told({ place, count: many }: Bench): string {
+  const count = many === 1 ? "1 plant" : `${many} plants`;
   const room = place.roomFor === null || place.kind === "bag" ? "" : `, room for ${place.roomFor}`;
   return `${warmthInWords(place.meanC)}, ${count}${room}${place.doorShut ? ", door shut" : ""}`;
 }
 
 export default async function BenchesPage() {
   const context = await currentContext();
-  const { view: rooms, asOf } = await kept(`${context.collection.id} benches`, () => readBenches(context));
+  const { view: rooms, asOf } = await kept(`${context.collection.id} benches`, () => readBenches(context, AT_FIRST));
   const rows = rooms.flatMap(({ place: room, benches }): PackedRow[] => [
     { kind: "room", id: `room ${room.id}`, name: room.name },
     ...benches
-      .filter(({ place, plants }) => place.id !== room.id || plants.length > 0 || benches.length === 1)
+      .filter(({ place, count }) => place.id !== room.id || count > 0 || benches.length === 1)
       .map((bench): PackedRow => {
-        const { place, photoId, plants } = bench;
+        const { place, photoId, count, plants } = bench;
         const { id, name, kind } = place;
         return {
           kind: "shelf",
           id,
           shelf: {
             ...{ id, name, kind, photoId, told: told(bench) },
-            ...{ count: plants.length, plants: packPlants(plants.map(shown)) },
+            ...{ count, plants: packBench(plants) },
           },
         };
       }),

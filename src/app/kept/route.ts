@@ -2,6 +2,7 @@ import { currentContext } from "@/app/_parts/context";
 import { may } from "@/core/access/roles";
 import { readToday } from "@/operations/readToday";
 import { readWalks } from "@/operations/readWalks";
+import { STANDING_PART } from "@/ui/shell/keptPages";
 
 /** The pages that a device keeps for when it has no connection: what is due, the walks that are open, and the plants of both. */
 export async function GET(): Promise<Response> {
@@ -17,7 +18,7 @@ export async function GET(): Promise<Response> {
     : [];
   const pages = [
     ...["/today", "/walk", "/almanac", "/almanac/hiding-places", "/almanac/life-cycle"],
-    ...(may(context.role, "read") ? ["/mixing", "/benches"] : []),
+    ...(may(context.role, "read") ? ["/mixing", "/benches", STANDING_PART] : []),
     ...walks.unfinished.map(({ id }) => `/walk/${id}`),
     ...today.sittings.map(({ mix }) => `/sitting/${mix}`),
     ...new Set(plants.map(({ id }) => `/plants/${id}`)),

@@ -165,12 +165,23 @@ const onBench = listed
   });
 export type BenchRow = z.output<typeof onBench>;
 
-/** All plants in use as they stand: of a place by slot, those without one behind, by code. */
-export function asTheyStand(scope: Scope): Promise<BenchRow[]> {
+/** The plants in use as they stand, of all places or of some: of a place by slot, those without one behind, by code. */
+export function asTheyStand(scope: Scope, placeIds: readonly string[] | null = null): Promise<BenchRow[]> {
   const sql = `select p.id, p.code, p.name, c.place_id as "placeId", c.state, c.petals, c.apart,
       c.look_due_on::text as "lookDueOn", p.growth_form as "growthForm", g.p as carries
     from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
     left join carriage g on g.collection_id = c.collection_id and g.plant_id = c.plant_id
-    where c.collection_id = :c and p.archived_at is null order by c.slot nulls last, p.code`;
-  return manyRows(scope, onBench, sql);
+    where c.collection_id = :c and p.archived_at is null
+      and (cast(:ids as uuid[]) is null or c.place_id = any (cast(:ids as uuid[]))) order by c.slot nulls last, p.code`;
+  return manyRows(scope, onBench, sql, { ids: placeIds && idList(placeIds) });
+}
+
+const standing = z.object({ placeId: z.string().nullable(), plants: z.coerce.number() });
+
+/** How many plants in use stand in each place; places without any are left out. */
+export function standingCounts(scope: Scope): Promise<z.output<typeof standing>[]> {
+  const sql = `select c.place_id as "placeId", count(*) as plants
+    from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
+    where c.collection_id = :c and p.archived_at is null group by c.place_id`;
+  return manyRows(scope, standing, sql);
 }

@@ -2,6 +2,8 @@
 export const PAGES_CACHE = "wary-pages";
 /** What is shown where a page is not kept. */
 export const NO_LINE_PAGE = "/offline";
+/** What a page of many plants fetches behind itself. */
+export const STANDING_PART = "/benches/standing";
 
 const KEPT = [
   /^\/(today|walk|mixing|almanac|benches)$/,

@@ -27,6 +27,7 @@ import { withOffset } from "@/zones";
 import { BenchCard } from "./BenchCard";
 import { PotPicture } from "./Pot";
 import { ShelfRow } from "./ShelfRow";
+import { useStanding } from "./useStanding";
 import { moved, spotAt, unpackRows, type PackedRow, type Row, type ShelfPlant, type Spot } from "./shelves";
 
 const never = () => () => {};
@@ -47,7 +48,7 @@ type Said = { readonly text: string; readonly wrong: boolean; readonly undo: str
 function guess(row: Row | undefined, width: number): number {
   if (!row || row.kind === "room") return HEADING_PX;
   const perLine = Math.max(1, Math.floor(width / POT_WIDTH_PX));
-  return SHELF_PX + Math.max(1, Math.ceil(row.shelf.plants.length / perLine)) * POT_HEIGHT_PX;
+  return SHELF_PX + Math.max(1, Math.ceil(row.shelf.count / perLine)) * POT_HEIGHT_PX;
 }
 
 /** Arrow keys go from pot to pot: along the row, and to the shelf above or below. */
@@ -112,7 +113,11 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
   );
   // A few stand on the page all together, as whoever searches the page expects; of many those in sight.
   const many = packed.reduce((sum, row) => sum + (row.kind === "shelf" ? row.shelf.count : 0), 0) > AT_ONCE;
-  const given = useMemo(() => unpackRows(live || !many ? packed : firstOf(packed)), [packed, live, many]);
+  const { standing, complete, failed, again } = useStanding(packed);
+  const given = useMemo(
+    () => unpackRows(live || !many ? packed : firstOf(packed), standing),
+    [packed, standing, live, many],
+  );
   // What was moved here stands until the page has been read anew.
   const [shifted, setShifted] = useState<{ readonly of: readonly Row[]; readonly rows: readonly Row[] } | null>(null);
   const rows = shifted?.of === given ? shifted.rows : given;
@@ -212,7 +217,8 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
         shaded={shaded}
         onPress={press}
         spot={spot?.shelfId === row.shelf.id ? spot : null}
-        live={live}
+        // What is moved before the rest has come would be put back by it.
+        live={live && complete}
       />
     );
   return (
@@ -241,6 +247,14 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
               Undo
             </Button>
           )}
+        </Alert>
+      )}
+      {failed && (
+        <Alert variant="warning">
+          The plants further down could not be fetched, and none can be moved before they have come.{" "}
+          <Button variant="outline-primary" onClick={again}>
+            Try again
+          </Button>
         </Alert>
       )}
       <DndContext

@@ -17,7 +17,7 @@ interface Props {
 
 /** One shelf as it stands: its name, its plants from left to right, the board they stand on. */
 export const ShelfRow = memo(function ShelfRow({ shelf, shaded, onPress, spot, live }: Props) {
-  const { id, name, told, kind, photoId, plants } = shelf;
+  const { id, name, told, kind, photoId, count, plants } = shelf;
   const next = spot && (spot.after === "first" ? 0 : plants.findIndex((plant) => plant.id === spot.after) + 1);
   return (
     <div className={`shelf shelf-${kind}`} data-shelf={id}>
@@ -32,6 +32,7 @@ export const ShelfRow = memo(function ShelfRow({ shelf, shaded, onPress, spot, l
           </>
         )}
       </p>
+      {plants.length < count && <p className="small mb-1">Fetching its plants …</p>}
       <ul className={`board ${next === plants.length ? "board-gap" : ""}`} aria-label={`${name}, from left to right`}>
         {plants.map((plant, i) =>
           live ? (

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { moved, packPlants, unpackRows, type Row, type ShelfPlant } from "./shelves";
+import { isCut, moved, packPlants, unpackRows, type Row, type ShelfPlant } from "./shelves";
 
 const plant = (id: string, over: Partial<ShelfPlant> = {}): ShelfPlant => ({
   ...{ id, code: id.toUpperCase(), name: `Plant ${id}`, state: "clear", petals: 0, apart: false },
@@ -10,7 +10,7 @@ const plant = (id: string, over: Partial<ShelfPlant> = {}): ShelfPlant => ({
 const shelf = (id: string, plants: readonly ShelfPlant[]): Row => ({
   kind: "shelf",
   id,
-  shelf: { id, name: id, kind: "shelf", photoId: null, told: "", plants },
+  shelf: { id, name: id, kind: "shelf", photoId: null, told: "", plants, count: plants.length },
 });
 
 describe("plants on their way to the page", () => {
@@ -21,11 +21,14 @@ describe("plants on their way to the page", () => {
     ];
     const rows = [{ kind: "room", id: "r", name: "Room" } as const, shelf("s", plants), shelf("t", [])];
     const packed = rows.map((row) =>
-      row.kind === "room"
-        ? row
-        : { ...row, shelf: { ...row.shelf, count: row.shelf.plants.length, plants: packPlants(row.shelf.plants) } },
+      row.kind === "room" ? row : { ...row, shelf: { ...row.shelf, plants: packPlants(row.shelf.plants) } },
     );
     expect(unpackRows(packed)).toEqual(rows);
+    expect(isCut(packed)).toBe(false);
+    // The same, come in two parts.
+    const cut = packed.map((row) => (row.kind === "room" ? row : { ...row, shelf: { ...row.shelf, plants: "" } }));
+    expect(isCut(cut)).toBe(true);
+    expect(unpackRows(cut, { s: packPlants(plants), t: "" })).toEqual(rows);
   });
 
   it("a name with a tab or two lines stays one plant's", () => {

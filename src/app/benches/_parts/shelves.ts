@@ -15,6 +15,8 @@ export interface Shelf {
   readonly told: string;
   readonly kind: string;
   readonly photoId: string | null;
+  /** How many plants stand there: more than `plants` until those have come. */
+  readonly count: number;
   readonly plants: readonly ShelfPlant[];
 }
 
@@ -23,10 +25,12 @@ export type PackedRow =
   Extract<Row, { kind: "room" }> | { readonly kind: "shelf"; readonly id: string; readonly shelf: PackedShelf };
 
 interface PackedShelf extends Omit<Shelf, "plants"> {
-  /** How many plants stand there. */
-  readonly count: number;
+  /** Its plants by {@link packPlants}; empty where they come after the page. */
   readonly plants: string;
 }
+
+/** Plants of places by their ids, packed. */
+export type Standing = Readonly<Record<string, string>>;
 
 /** No code or name has these: whoever typed one gets a space. */
 const [FIELD, LINE] = ["\t", "\n"];
@@ -41,14 +45,18 @@ export function packPlants(plants: readonly ShelfPlant[]): string {
     .join(LINE);
 }
 
-/** Rows whose plants were packed by {@link packPlants}. */
-export function unpackRows(packed: readonly PackedRow[]): readonly Row[] {
+/** Rows whose plants were packed by {@link packPlants}, with what has come after them. */
+export function unpackRows(packed: readonly PackedRow[], after: Standing = {}): readonly Row[] {
   return packed.map((row): Row => {
     if (row.kind === "room") return row;
-    const { count, plants, ...shelf } = row.shelf;
-    return { ...row, shelf: { ...shelf, plants: count === 0 ? [] : plants.split(LINE).map(unpackPlant) } };
+    const plants = row.shelf.plants || (after[row.id] ?? "");
+    return { ...row, shelf: { ...row.shelf, plants: plants === "" ? [] : plants.split(LINE).map(unpackPlant) } };
   });
 }
+
+/** Whether plants are still to come for some of these rows. */
+export const isCut = (packed: readonly PackedRow[]) =>
+  packed.some((row) => row.kind === "shelf" && row.shelf.count > 0 && row.shelf.plants === "");
 
 function unpackPlant(line: string): ShelfPlant {
   const [id = "", code = "", name = "", state, petals, apart, form, carries] = line.split(FIELD);
@@ -87,9 +95,9 @@ export function moved(rows: readonly Row[], plantId: string, { shelfId, after }:
     const stood = shelf.plants.some(({ id }) => id === plantId);
     if (!stood && shelf.id !== shelfId) return row;
     const others = shelf.plants.filter(({ id }) => id !== plantId);
-    if (shelf.id !== shelfId) return { ...row, shelf: { ...shelf, plants: others } };
+    if (shelf.id !== shelfId) return { ...row, shelf: { ...shelf, plants: others, count: others.length } };
     const at = after === "first" ? 0 : others.findIndex(({ id }) => id === after) + 1;
-    return { ...row, shelf: { ...shelf, plants: others.toSpliced(at, 0, plant) } };
+    return { ...row, shelf: { ...shelf, plants: others.toSpliced(at, 0, plant), count: others.length + 1 } };
   });
 }
 

@@ -7,7 +7,7 @@ import {
   Serwist,
   type PrecacheEntry,
 } from "serwist";
-import { isKeptPage, NO_LINE_PAGE, PAGES_CACHE } from "../../../ui/shell/keptPages";
+import { isKeptPage, NO_LINE_PAGE, PAGES_CACHE, STANDING_PART } from "../../../ui/shell/keptPages";
 
 /** What stands between the pages and the line: without one the application opens from here. */
 declare const self: ServiceWorkerGlobalScope & { readonly __SW_MANIFEST: (PrecacheEntry | string)[] };
@@ -16,15 +16,16 @@ declare const self: ServiceWorkerGlobalScope & { readonly __SW_MANIFEST: (Precac
 const PATIENCE_S = 4;
 const MOST_PAGES = 300;
 
+const keeping = [new CacheableResponsePlugin({ statuses: [200] }), new ExpirationPlugin({ maxEntries: MOST_PAGES })];
+const lineFirst = { cacheName: PAGES_CACHE, networkTimeoutSeconds: PATIENCE_S };
 const pages = new NetworkFirst({
-  cacheName: PAGES_CACHE,
-  networkTimeoutSeconds: PATIENCE_S,
+  ...lineFirst,
   plugins: [
-    new CacheableResponsePlugin({ statuses: [200] }),
-    new ExpirationPlugin({ maxEntries: MOST_PAGES }),
+    ...keeping,
     { cachedResponseWillBeUsed: async ({ cachedResponse }) => cachedResponse && marked(cachedResponse) },
   ],
 });
+const parts = new NetworkFirst({ ...lineFirst, plugins: keeping });
 
 /** A page that was kept says from when it is. */
 async function marked(kept: Response): Promise<Response> {
@@ -44,6 +45,7 @@ const worker = new Serwist({
       matcher: ({ request, url, sameOrigin }) => sameOrigin && request.mode === "navigate" && isKeptPage(url.pathname),
       handler: pages,
     },
+    { matcher: ({ url, sameOrigin }) => sameOrigin && url.pathname === STANDING_PART, handler: parts },
     { matcher: ({ request }) => request.mode === "navigate", handler: new NetworkOnly() },
   ],
   fallbacks: { entries: [{ url: NO_LINE_PAGE, matcher: ({ request }) => request.destination === "document" }] },

@@ -1,0 +1,14 @@
+import type { Bench } from "@/operations/readBenches";
+import { packPlants } from "./shelves";
+
+/** The plants of a place, packed for the page. */
+export function packBench(plants: Bench["plants"]): string {
+  return packPlants(
+    plants.map(({ id, code, name, state, petals, apart, growthForm, carries }) => ({
+      ...{ id, code, name, state, petals, apart },
+      form: growthForm,
+      // Four digits are more than anyone sees, and thousands of plants travel.
+      carries: carries === null ? null : Math.round(carries * 1e4) / 1e4,
+    })),
+  );
+}

@@ -33,7 +33,7 @@ export async function ensureBuild() {
   say("Building …");
   // Types of deleted routes in an old build would fail the new one.
   rmSync(path.join(root, ".next"), { recursive: true, force: true });
-  const env = { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" };
+  const env = { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1", BUILT_FROM: wanted };
   await must("The application could not be built.", bin("next"), ["build"], { cwd: root, env });
   writeFileSync(stamp, wanted);
 }

@@ -74,8 +74,6 @@ describe("constraints", () => {
     ["a reading hotter than a desert", aReading(60), "celsius"],
     ["a reading of a guess", aReading(20, "guess"), "source"],
     ["a lamp of another kind", `update collections set owns = '{candle}' where id = $c`, "owns"],
-    ["a second look of a plant on one walk", onWalk, "looks_one_per_walk"],
-    ["a second skip of a plant on one walk", aSkip, "skips_one_per_walk"],
     ["a walk of one place without the place", aWalk(uuidv7(), "place", null), "check"],
     ["a walk of everything at one place", aWalk(uuidv7(), "everything", place), "check"],
     [

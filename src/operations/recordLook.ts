@@ -4,7 +4,6 @@ import { severityOf } from "@/core/inspection/severity";
 import { pestOf } from "@/core/pests/pests";
 import type { Scope } from "@/db/connection";
 import * as facts from "@/db/stores/facts";
-import * as looks from "@/db/stores/looks";
 import * as walks from "@/db/stores/walks";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
@@ -45,7 +44,8 @@ export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<
       severity: find.count === null ? find.severity : severityOf(find.count),
       caseId: before.find((one) => one.open && one.pest === find.pest)?.id ?? find.caseId,
     }));
-    const walkId = await walkFor(scope, deed);
+    const { walkId = null } = deed;
+    if (walkId && !(await walks.find(scope, walkId))) refuse("walkId", "unknown");
     await facts.add(scope, "look", [{ ...look, walkId, turned, naming, newLeaves, at, finds: filed }]);
     if (finds.length > 0) scope.touchBeside([plant.id]);
     else scope.touch([plant.id]);
@@ -73,14 +73,4 @@ async function told(
   const cases = await casesOn(scope, plantId);
   const caseIds = recorded.finds.flatMap((find) => caseFiledUnder(cases, find.id, recorded.at)?.id ?? []);
   return { id, caseIds, opened: before ? caseIds.filter((one) => !before.includes(one)) : [] };
-}
-
-/**
- * The walk a look belongs to. On a walk each plant is looked at once: where another device was quicker, the look is kept as
- * one beside the walk, so that nothing that was seen is lost.
- */
-async function walkFor(scope: Scope, { walkId, plantId }: RecordLook): Promise<string | null> {
-  if (!walkId) return null;
-  if (!(await walks.find(scope, walkId))) return refuse("walkId", "unknown");
-  return (await looks.isLookedAtOn(scope, walkId, plantId)) ? null : walkId;
 }

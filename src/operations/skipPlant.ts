@@ -1,21 +1,18 @@
 import type { SkipPlant } from "@/core/facts/kinds/skip";
 import * as facts from "@/db/stores/facts";
-import * as looks from "@/db/stores/looks";
 import * as walks from "@/db/stores/walks";
 import type { Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 import { lockPlant, pastMoment } from "./parts/checks";
 
-/** Leaves a plant out on a walk, with the reason. One that was looked at or left out meanwhile stays as it is. */
+/** Leaves a plant out on a walk, with the reason. One that was looked at meanwhile counts as looked at. */
 export function skipPlant(context: Context, deed: SkipPlant): Promise<Outcome<{ id: string }>> {
   return perform(context, "tend", deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "skip", deed.id)) return { id: deed.id };
     const { id, walkId, plantId } = deed;
     await lockPlant(scope, plantId);
     if (!(await walks.find(scope, walkId))) refuse("walkId", "unknown");
-    const at = pastMoment(context, deed.at);
-    const done = (await looks.isLookedAtOn(scope, walkId, plantId)) || (await walks.isSkipped(scope, walkId, plantId));
-    if (!done) await facts.add(scope, "skip", [{ ...deed, at }]);
+    await facts.add(scope, "skip", [{ ...deed, at: pastMoment(context, deed.at) }]);
     return { id };
   });
 }

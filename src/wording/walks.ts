@@ -2,6 +2,7 @@ import type { WalkScope } from "@/core/facts/deeds";
 import type { SkipReason } from "@/core/facts/kinds/skip";
 import type { WalkGroup } from "@/core/walk/order";
 import type { Round } from "@/core/walk/places";
+import type { WalkEvent } from "@/core/walk/progress";
 
 export const skipReasonNames: Record<SkipReason, string> = {
   notThere: "Not at its place",
@@ -54,3 +55,10 @@ export function timeInWords(seconds: number): string {
   if (minutes < 60) return `about ${minutes} min`;
   return `about ${Math.floor(minutes / 60)} h ${minutes % 60} min`;
 }
+
+/** What became of a plant on a walk. */
+export const walkEventNames: Readonly<Record<WalkEvent["kind"], string>> = {
+  clean: "nothing found",
+  found: "something found",
+  skipped: "left out",
+};

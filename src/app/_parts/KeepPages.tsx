@@ -8,6 +8,8 @@ import { canKeep, KEPT_AT, PAGES_CACHE } from "@/ui/shell/keptPages";
 const AGAIN_MS = 10 * 60_000;
 const SETTLE_MS = 3000;
 
+const BUILT_FROM = process.env["BUILT_FROM"] ?? "";
+
 /** On every page: has the browser keep what opens without a connection. It does nothing where a browser cannot. */
 export function KeepPages() {
   const id = useCollectionIfAny()?.id;
@@ -23,11 +25,12 @@ export function KeepPages() {
 }
 
 async function keep(collectionId: string): Promise<void> {
-  const [last, at] = (localStorage.getItem(KEPT_AT) ?? "").split(" ");
-  if (last === collectionId && Date.now() - Number(at) < AGAIN_MS) return;
+  const [last, at, build] = (localStorage.getItem(KEPT_AT) ?? "").split(" ");
+  const same = last === collectionId && build === BUILT_FROM;
+  if (same && Date.now() - Number(at) < AGAIN_MS) return;
   try {
-    // What was kept of another collection is none of this one's.
-    if (last !== collectionId) await caches.delete(PAGES_CACHE);
+    // What was kept of another collection is none of this one's, and pages of an earlier build ask for parts that are gone.
+    if (!same) await caches.delete(PAGES_CACHE);
     const list = await fetch("/kept", { redirect: "error" });
     if (!list.ok) return;
     const cache = await caches.open(PAGES_CACHE);
@@ -35,7 +38,7 @@ async function keep(collectionId: string): Promise<void> {
       const answer = await fetch(page, { headers: { accept: "text/html" } });
       if (answer.ok && !answer.redirected) await cache.put(page, answer);
     }
-    localStorage.setItem(KEPT_AT, `${collectionId} ${Date.now()}`);
+    localStorage.setItem(KEPT_AT, `${collectionId} ${Date.now()} ${BUILT_FROM}`);
   } catch {
     // Without a line there is nothing to be kept; the next page tries again.
   }

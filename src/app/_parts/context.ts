@@ -10,6 +10,7 @@ import { databaseUrl } from "@/env";
 import { contextOf, type Context } from "@/operations/context";
 import { atTheDoor, collectionsOpenTo, isKnown, signed, type Asker, type OpenTo } from "@/operations/door/asker";
 import { NO_NAME, type Caller } from "@/operations/door/door";
+import { readMark } from "@/operations/readMark";
 import { COLLECTION_COOKIE, DEVICE_COOKIE } from "@/ui/shell/cookies";
 import { ADDRESS_HEADER } from "./peer";
 import { kept } from "./kept";
@@ -73,6 +74,20 @@ export async function ownedContexts(): Promise<Context[]> {
   const { device } = await asked();
   const owned = (await openNow()).filter(({ role }) => may(role, "own"));
   return Promise.all(owned.map((one) => contextIn(one, device)));
+}
+
+/** What was done with the collection last. Read before what a page shows, so that nothing between the two is missed. */
+export async function markNow(context: Context): Promise<string> {
+  return (await kept(`${context.collection.id} mark`, () => readMark(context))).view;
+}
+
+/** Asks, however long after this request, whether a collection may still be seen by whoever sent it. */
+export async function stillOpen(collectionId: string): Promise<() => Promise<boolean>> {
+  const token = sessionIn(await cookies());
+  return async () => {
+    const open = await collectionsOpenTo(databaseUrl(), await atTheDoor(databaseUrl(), token, now()), now());
+    return open.some(({ collection, role }) => collection.id === collectionId && may(role, "see"));
+  };
 }
 
 /** What the cookies of this request say. */

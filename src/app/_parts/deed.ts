@@ -1,5 +1,6 @@
 import "server-only";
 import { revalidatePath } from "next/cache";
+import { headers } from "next/headers";
 import type { z } from "zod";
 import type { DeedName } from "@/core/access/deedNames";
 import { NotAllowed, type Context } from "@/operations/context";
@@ -7,6 +8,7 @@ import { noteDeed } from "@/operations/door/people";
 import type { Outcome, Problem } from "@/operations/outcome";
 import type { DeedResult } from "@/ui/fields/deedResult";
 import { problemInWords } from "@/wording/problems";
+import { PAGE_HEADER } from "./live";
 import { asked, askerNow, contextFor } from "./context";
 import { within } from "./kept";
 
@@ -71,7 +73,8 @@ async function noteDone(context: Context, name: DeedName, value: object): Promis
   const { id, plantId, accountId } = value as Partial<Record<string, unknown>>;
   const about = [id, plantId, accountId].find((one) => typeof one === "string") as string | undefined;
   try {
-    await noteDeed(context, await askerNow(), name, about ?? "");
+    const from = (await headers()).get(PAGE_HEADER)?.slice(0, 40) ?? "";
+    await noteDeed(context, await askerNow(), name, about ?? "", from);
   } catch (error) {
     console.error(error);
   }

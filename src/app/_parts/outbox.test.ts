@@ -247,12 +247,13 @@ describe("what is kept until it is sent", () => {
     answers.mockImplementation(async () => done());
     vi.resetModules();
     ({ outbox } = await import("./outbox"));
-    outbox.at({ id: id(901), timeZone: "America/Los_Angeles" });
+    outbox.at({ id: id(901) });
     outbox.subscribe(() => {});
     await settle();
     const [[, first]] = answers.mock.calls as [[string, RequestInit]];
-    expect(JSON.parse(first.body as string)).toMatchObject({ input: { at: "2026-11-24T18:00:00-08:00" } });
-    expect(first.headers).toMatchObject({ "x-collection": id(901) });
+    // It says of which shape it is; the server knows what that meant.
+    expect(JSON.parse(first.body as string)).toMatchObject({ input: { at: "2026-11-24T18:00" } });
+    expect(first.headers).toMatchObject({ "x-collection": id(901), "x-shape": "1" });
     expect(await (answers.mock.calls[1]![1].body as Blob).text()).toBe("picture");
     expect(held()).toEqual([["refused", id(2)]]);
   });

@@ -2,9 +2,9 @@
 
 import { openDB, type DBSchema, type IDBPDatabase } from "idb";
 import { v7 as uuidv7 } from "uuid";
-import type { SentLater } from "@/core/facts/sentLater";
+import { SHAPE, type SentLater } from "@/core/facts/sentLater";
 import type { DeedResult } from "@/ui/fields/deedResult";
-import { instantOf, withOffset } from "@/zones";
+import { PAGE_HEADER, SHAPE_HEADER, thisPage } from "./live";
 
 /**
  * What was pressed on a walk, kept in this browser until the server has it. It is sent one after the other in the order in
@@ -26,6 +26,8 @@ export interface Label {
 export interface Entry extends Label {
   /** Ids are in the order in which entries were made. */
   readonly id: string;
+  /** The shape of its deed; what was kept before shapes had numbers bears none. */
+  readonly shape?: number;
   readonly deed: Kept;
 }
 
@@ -78,7 +80,7 @@ let database: Promise<IDBPDatabase<Stored>> | null = null;
 let sending = false;
 let patienceMs = SOONEST_MS;
 let timer: ReturnType<typeof setTimeout> | undefined;
-let here: { readonly id: string; readonly timeZone: string } | null = null;
+let here: { readonly id: string } | null = null;
 
 function change(next: Partial<OutboxState>): void {
   state = { ...state, ...next };
@@ -153,13 +155,13 @@ export const outbox = {
   },
   current: () => state,
   /** Tells which collection is shown, for what an earlier version kept without one. */
-  at(collection: { readonly id: string; readonly timeZone: string }): void {
+  at(collection: { readonly id: string }): void {
     here = collection;
   },
   /** Keeps a deed and sends it as soon as may be. */
   add(deed: SentLater, label: Label): void {
     if (deed.kind === "void" && takeBackUnsent(deed.input.factId)) return;
-    const entry: Held = { id: uuidv7(), deed, ...label, state: "waiting", message: "" };
+    const entry: Held = { id: uuidv7(), shape: SHAPE, deed, ...label, state: "waiting", message: "" };
     change({ held: [...state.held, entry] });
     void put(entry).then(send);
   },
@@ -323,27 +325,16 @@ function isResult(body: unknown): body is DeedResult {
   return typeof body === "object" && body !== null && "ok" in body && typeof body.ok === "boolean";
 }
 
-async function request({ id, deed, collectionId, byClock }: Held): Promise<Response> {
+async function request({ id, shape = 1, deed, collectionId, byClock }: Held): Promise<Response> {
   const collection = collectionId || (here?.id ?? "");
   // Read here and compared there: a clock that is wrong by so much was wrong by as much when it was pressed.
-  const headers = { "x-collection": collection, "x-clock": byClock ? new Date().toISOString() : "" };
+  const clock = byClock ? new Date().toISOString() : "";
+  const headers = { "x-collection": collection, "x-clock": clock, [PAGE_HEADER]: thisPage };
   if (deed.kind === "photo") {
     const photo = loosePhotos.get(id) ?? (await stored((db) => db.get("photos", id)))?.photo;
     if (!photo) throw new Error("the browser has lost the picture");
     return fetch(`/looks/${deed.input.lookId}/photos/${deed.input.id}`, { method: "PUT", body: photo, headers });
   }
-  const body = JSON.stringify(withMoment(deed));
-  return fetch("/walk/deeds", { method: "POST", headers: { ...headers, "content-type": "application/json" }, body });
-}
-
-const wallTime = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/;
-
-/** An earlier version kept wall times of the collection; moments are sent with their offset. */
-function withMoment(deed: SentLater): SentLater {
-  const { input } = deed;
-  if (!here || !("at" in input) || !wallTime.test(input.at)) return deed;
-  return {
-    ...deed,
-    input: { ...input, at: withOffset(instantOf(input.at, here.timeZone), here.timeZone) },
-  } as SentLater;
+  const shaped = { ...headers, [SHAPE_HEADER]: String(shape), "content-type": "application/json" };
+  return fetch("/walk/deeds", { method: "POST", headers: shaped, body: JSON.stringify(deed) });
 }

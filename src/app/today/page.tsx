@@ -10,8 +10,9 @@ import { LinkIfOpen, Only } from "@/ui/shell/Only";
 import { dayInWords, fromToday } from "@/wording/dates";
 import { pestNames } from "@/wording/names";
 import { programmeNames } from "@/wording/programmes";
-import { currentContext } from "../_parts/context";
+import { currentContext, markNow } from "../_parts/context";
 import { kept } from "../_parts/kept";
+import { Live } from "../_parts/Live";
 import { SittingCard } from "./_parts/SittingCard";
 
 export const metadata: Metadata = { title: "Today" };
@@ -40,10 +41,12 @@ function FirstPlants() {
 
 export default async function TodayPage() {
   const context = await currentContext("see");
+  const mark = await markNow(context);
   const { view, asOf } = await kept(`${context.collection.id} today`, () => readToday(context));
   const nothing = view.sittings.length + view.loose.length + view.unplanned.length + view.looksDueCount === 0;
   return (
     <>
+      <Live mark={mark} />
       <AsOf at={asOf} timeZone={context.collection.timeZone} />
       <p className="text-body-secondary mb-0">{context.collection.name}</p>
       <h1>Today, {dayInWords(view.day)}</h1>

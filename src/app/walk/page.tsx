@@ -7,20 +7,23 @@ import { dayInWords } from "@/wording/dates";
 import { walkScopeNames } from "@/wording/walks";
 import { usualTool } from "@/core/facts/settings";
 import { AsOf } from "@/ui/AsOf";
-import { currentContext } from "../_parts/context";
+import { currentContext, markNow } from "../_parts/context";
 import { kept } from "../_parts/kept";
+import { Live } from "../_parts/Live";
 import { StartForm } from "./_parts/StartForm";
 
 export const metadata: Metadata = { title: "Walk" };
 
 export default async function WalkPage() {
   const context = await currentContext("see");
+  const mark = await markNow(context);
   const { view, asOf } = await kept(`${context.collection.id} walks`, () => readWalks(context));
   const placeName = new Map(view.places.map(({ place }) => [place.id, place.name]));
   const title = (walk: WalkInShort) =>
     walk.placeId ? (placeName.get(walk.placeId) ?? walkScopeNames.place) : walkScopeNames[walk.scope];
   return (
     <>
+      <Live mark={mark} />
       <AsOf at={asOf} timeZone={context.collection.timeZone} />
       <h1>Walk</h1>
       <p>

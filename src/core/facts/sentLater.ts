@@ -5,6 +5,12 @@ import { recordCleaning } from "./kinds/cleaning";
 import { setApart } from "./kinds/placement";
 import { skipPlant } from "./kinds/skip";
 
+/**
+ * The number of the shape that deeds are kept in now; it goes up whenever what is kept would be read differently. In the first, moments
+ * were what the clock of the collection's zone showed; in the second they bear their offset.
+ */
+export const SHAPE = 2;
+
 /** Deeds that a page keeps and sends when it can, one after the other. */
 export const sentLater = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("look"), input: recordLook }),

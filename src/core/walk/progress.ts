@@ -24,7 +24,8 @@ export interface Progress<T extends WalkPlant> {
 
 /**
  * Where a walk stands after these events: the same on every device, whatever the order in which the events arrived. Each find
- * puts what is still to come in a new order, beginning from where it was made. Only the first event of a plant counts.
+ * puts what is still to come in a new order, beginning from where it was made. Of the events of
+ * a plant the first look counts, and a skip only where nobody looked.
  * @example progressOf(plants, placeIds, []).toGo[0] // the first plant to look at
  */
 export function progressOf<T extends WalkPlant>(
@@ -38,7 +39,9 @@ export function progressOf<T extends WalkPlant>(
   let order = walkOrder(plants, placeIds);
   for (const event of events.toSorted((a, b) => (a.id < b.id ? -1 : 1))) {
     const plant = byId.get(event.plantId);
-    if (!plant || done.has(plant.id)) continue;
+    if (!plant) continue;
+    const before = done.get(plant.id);
+    if (before && (before.event.kind !== "skipped" || event.kind === "skipped")) continue;
     done.set(plant.id, { plant, event });
     if (event.kind !== "found") continue;
     found = {

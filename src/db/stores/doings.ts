@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { rows, run, type Asks } from "../query";
+import { first, rows, run, type Asks } from "../query";
 
 const doing = z.object({
   id: z.string(),
@@ -32,4 +32,12 @@ export function lately(asks: Asks, collectionId: string, limit: number): Promise
       or d.account_id in (select account_id from memberships where collection_id = :collectionId)))
     order by at desc, id desc limit :limit`;
   return rows(asks, doing, sql, { collectionId, limit });
+}
+
+const bare = z.object({ id: z.string() });
+
+/** The id of what was done with a collection last; null while nothing has been. */
+export async function last(asks: Asks, collectionId: string): Promise<string | null> {
+  const sql = "select id from doings where collection_id = :collectionId order by at desc, id desc limit 1";
+  return (await first(asks, bare, sql, { collectionId }))?.id ?? null;
 }

@@ -4,13 +4,7 @@ import { pestIds } from "@/core/pests/pests";
 import type { Day } from "@/core/climate/days";
 import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
-import { any, idList, rows } from "../query";
-
-/** Whether a look of this walk at this plant stands. */
-export function isLookedAtOn(scope: Scope, walkId: string, plantId: string): Promise<boolean> {
-  const sql = `select 1 from looks where collection_id = :c and walk_id = :walkId and plant_id = :plantId and voided_at is null`;
-  return any(scope, sql, { walkId, plantId });
-}
+import { idList, rows } from "../query";
 
 const named = z.object({ naming: look.own.shape.naming.unwrap(), pests: z.array(z.enum(pestIds)) });
 export type NamedLook = z.output<typeof named>;

@@ -9,7 +9,7 @@ import { plantStates } from "@/core/plants/states";
 import { rounds } from "@/core/walk/places";
 import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
-import { any, first, insert, rows, run, update } from "../query";
+import { first, insert, rows, run, update } from "../query";
 
 const walk = z.object({
   id: z.string(),
@@ -41,10 +41,12 @@ export async function lately(scope: Scope, limit: number): Promise<WalkInShort[]
       (select count(*)::int from walk_plants m
         join plants p on p.collection_id = m.collection_id and p.id = m.plant_id and p.archived_at is null
         where m.collection_id = w.collection_id and m.walk_id = w.id) as plants,
-      (select count(*)::int from looks k where k.collection_id = w.collection_id and k.walk_id = w.id and k.voided_at is null)
-        + (select count(*)::int from skips s where s.collection_id = w.collection_id and s.walk_id = w.id and s.voided_at is null)
-        as done,
-      (select count(*)::int from looks k where k.collection_id = w.collection_id and k.walk_id = w.id and k.voided_at is null
+      (select count(*)::int from (
+          select k.plant_id from looks k where k.collection_id = w.collection_id and k.walk_id = w.id and k.voided_at is null
+          union
+          select s.plant_id from skips s where s.collection_id = w.collection_id and s.walk_id = w.id and s.voided_at is null
+        ) each) as done,
+      (select count(distinct k.plant_id)::int from looks k where k.collection_id = w.collection_id and k.walk_id = w.id and k.voided_at is null
         and exists (select 1 from finds f where f.collection_id = k.collection_id and f.look_id = k.id)) as finds
     from walks w where w.collection_id = :c order by w.started_at desc, w.id desc limit :limit`;
   return (await rows(scope, inShort, sql, { limit })).map((one) => told(scope, one));
@@ -81,11 +83,6 @@ export async function addPlants(scope: Scope, walkId: string, plants: readonly W
 
 export function end(scope: Scope, id: string): Promise<void> {
   return update(scope, "walks", id, { endedAt: scope.now });
-}
-
-export function isSkipped(scope: Scope, walkId: string, plantId: string): Promise<boolean> {
-  const sql = `select 1 from skips where collection_id = :c and walk_id = :walkId and plant_id = :plantId and voided_at is null`;
-  return any(scope, sql, { walkId, plantId });
 }
 
 const event = z.object({ id: z.string(), plantId: z.string(), kind: z.enum(["clean", "found", "skipped"]) });

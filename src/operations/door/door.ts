@@ -118,8 +118,10 @@ export async function note(
   what: string,
   about: string,
   collectionId: string | null = null,
-): Promise<void> {
-  await doings.add(asks, { id: uuidv7(), at, accountId, collectionId, who, what, about });
+): Promise<string> {
+  const id = uuidv7();
+  await doings.add(asks, { id, at, accountId, collectionId, who, what, about });
+  return id;
 }
 
 export function asksOf({ databaseUrl }: Pick<Caller, "databaseUrl">, transaction?: Transaction): Asks {

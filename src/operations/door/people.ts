@@ -1,5 +1,6 @@
 import { may } from "@/core/access/roles";
 import type { AddPerson, ChangePassphrase, ChangePerson } from "@/core/access/deeds";
+import { tellChanged } from "@/db/changes";
 import { run, type Asks } from "@/db/query";
 import * as accounts from "@/db/stores/accounts";
 import * as devices from "@/db/stores/devices";
@@ -170,10 +171,18 @@ export async function changePassphrase(
   return { ok: true, value: { recoveryCodes } };
 }
 
-/** Writes down that a deed was done with a collection. */
-export function noteDeed(context: Context, asker: Asker | null, what: string, about: string): Promise<void> {
+/** Writes down that a deed was done with a collection, and tells whoever shows it; `from` is the page that did it. */
+export async function noteDeed(
+  context: Context,
+  asker: Asker | null,
+  what: string,
+  about: string,
+  from = "",
+): Promise<void> {
   const asks: Asks = { sequelize: context.sequelize, transaction: undefined };
-  return note(asks, context, asker?.accountId ?? null, context.actor, what, about, context.collection.id);
+  const collectionId = context.collection.id;
+  const mark = await note(asks, context, asker?.accountId ?? null, context.actor, what, about, collectionId);
+  await tellChanged(asks, { collectionId, mark, from });
 }
 
 function asksIn(context: Context, right: "own"): Asks {

@@ -128,15 +128,21 @@ describe("on a walk", () => {
     expect(await next(id)).toEqual(["C", "B"]);
   });
 
-  it("a second look at a plant, from another device, is kept beside the walk; a second skip changes nothing", async () => {
+  it("a second look at a plant, from another device, is kept, and the plant is done once; a look outranks a skip", async () => {
     const a = await plantOn(context, shelf, { code: "A" });
     const id = await begin();
     const [one, two] = [aLook(a, 0, { walkId: id }), aLook(a, 0, { walkId: id, note: "other phone" })];
     await Promise.all([recordLook(context, one), recordLook(context, two), recordLook(context, one)]);
     const { looks } = (await readPlant(context, a))!.record;
-    expect(looks.map((look) => look.walkId).toSorted()).toEqual([id, null].toSorted());
+    expect(looks.map((look) => look.walkId)).toEqual([id, id]);
     expectOk(await skipPlant(context, { id: uuidv7(), walkId: id, plantId: a, reason: "noTime", at: wall(0) }));
-    expect((await view(id)).events).toHaveLength(1);
+    const { stops, events } = await view(id);
+    expect(events).toHaveLength(3);
+    expect(progressOf(stops, [], events).done.map(({ event }) => event.kind)).toEqual(["clean"]);
+    expect((await readWalks(context)).unfinished).toMatchObject([{ plants: 1, done: 1 }]);
+    // One of the two taken back, the plant has still been looked at.
+    expectOk(await voidFact(context, { kind: "look", factId: one.id, reason: "Taken back on the walk." }));
+    expect(progressOf(stops, [], (await view(id)).events).done).toMatchObject([{ event: { id: two.id } }]);
     expect(codes(await recordLook(context, aLook(a, 0, { walkId: uuidv7() })))).toEqual(["walkId unknown"]);
   });
 

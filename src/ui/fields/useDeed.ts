@@ -1,7 +1,8 @@
 "use client";
 
 import { zodResolver } from "@hookform/resolvers/zod";
-import { useState } from "react";
+import { unstable_isUnrecognizedActionError as isUnrecognized } from "next/navigation";
+import { useEffect, useState } from "react";
 import { get, useForm, type DefaultValues, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
 import type { z } from "zod";
 import "@/wording/problems";
@@ -16,6 +17,9 @@ export interface DeedForm<T extends FieldValues> {
   readonly trouble: string | null;
 }
 
+/** The application was renewed while the page was open: nothing of this page can be sent any more, and a new one is there. */
+const RENEWED =
+  "The application has been renewed since this page was opened. Reload the page: what you typed is put back, and can be sent.";
 const LOST = "It could not be sent. What you typed is still here: check the connection and press again.";
 
 /**
@@ -35,14 +39,27 @@ export function useDeed<T extends FieldValues>(options: {
   const [trouble, setTrouble] = useState<string | null>(null);
   const form = useForm<T>({ resolver: zodResolver(schema as never) as never, defaultValues });
 
+  // Which of a page's forms it is shows in its fields.
+  const draftKey = `draft ${Object.keys(defaultValues).join(" ")}`;
+  useEffect(() => {
+    const key = `${draftKey} ${location.pathname}`;
+    const draft = sessionStorage.getItem(key);
+    if (draft === null) return;
+    sessionStorage.removeItem(key);
+    // What a renewed form does not know any more is left out, and what it asks for beside it stays as it begins.
+    form.reset({ ...defaultValues, ...(JSON.parse(draft) as DefaultValues<T>) });
+  }, [draftKey, defaultValues, form]);
+
   const send = async () => {
     setTrouble(null);
     let result: DeedResult;
     try {
       // The raw values go, not the parsed ones: the server reads them with the same schema.
       result = await action(collectionId, form.getValues());
-    } catch {
-      setTrouble(LOST);
+    } catch (error) {
+      if (isUnrecognized(error))
+        sessionStorage.setItem(`${draftKey} ${location.pathname}`, JSON.stringify(form.getValues()));
+      setTrouble(isUnrecognized(error) ? RENEWED : LOST);
       return;
     }
     if (result.ok) return done(result.value);

@@ -18,7 +18,7 @@ export function isKeptPage(path: string): boolean {
   return KEPT.some((one) => one.test(path));
 }
 
-/** Of which collection pages were kept last, and when. */
+/** Of which collection pages were kept last, when, and of which build. */
 export const KEPT_AT = "wary-kept-at";
 
 /** Whether this browser can keep pages: only where the connection is secure, or this machine itself. */

@@ -41,6 +41,9 @@ export function useWalk(view: WalkView) {
     kept,
     events,
     progress,
+    /** Whether an event was pressed on this page. */
+    isOwn: ({ id }: WalkEvent) =>
+      [...kept.sent, ...kept.held].some(({ deed }) => "id" in deed.input && deed.input.id === id),
     look(stop: Stop, { spots, ...input }: LookInput): string {
       const id = uuidv7();
       const look = { ...input, spots: [...spots], id, plantId: stop.id, walkId: walk.id, at: input.at ?? at() };

@@ -1,6 +1,8 @@
 import type { z } from "zod";
 import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
+import { contextFor } from "@/app/_parts/context";
 import { deed } from "@/app/_parts/deed";
+import { SHAPE_HEADER } from "@/app/_parts/live";
 import { now } from "@/clock";
 import { assertNever } from "@/core/assertNever";
 import { byDeviceClock } from "@/core/facts/deviceClock";
@@ -15,6 +17,7 @@ import { recordLook } from "@/operations/recordLook";
 import { setApart } from "@/operations/setApart";
 import { skipPlant } from "@/operations/skipPlant";
 import { voidFact } from "@/operations/voidFact";
+import { carriedOver, shapeIn } from "./carryOver";
 
 /** More than any look can be; a body without end is not read to its end. */
 const LIMIT_BYTES = 100_000;
@@ -29,16 +32,26 @@ export async function POST(request: Request): Promise<Response> {
   } catch {
     // What is no JSON is no deed: its schema says so.
   }
+  const collectionId = request.headers.get("x-collection");
+  const carried = carriedOver(input, shapeIn(request.headers.get(SHAPE_HEADER)), await zoneOf(collectionId));
+  if (!carried) return answered(tooNew);
   const clock = request.headers.get("x-clock");
-  const result = await deed(
-    request.headers.get("x-collection"),
-    ({ kind }) => names[kind],
-    sentLater,
-    carryOut(clock),
-    input,
-  );
+  const result = await deed(collectionId, ({ kind }) => names[kind], sentLater, carryOut(clock), carried.deed);
   if (result.ok) await askFor(databaseUrl(), "judge", "carry");
   return answered(result);
+}
+
+/** A page of a newer application than this one: what it kept waits until this one is as new. */
+const tooNew = {
+  ok: false,
+  retry: true,
+  problems: [{ path: "", message: "It was kept by a newer version. It is sent when the server has been renewed too." }],
+} as const;
+
+/** The zone in which a collection's clock stands; without a collection the deed is refused anyhow. */
+async function zoneOf(collectionId: string | null): Promise<string> {
+  const context = collectionId ? await contextFor({ collectionId, device: "" }) : null;
+  return context?.collection.timeZone ?? "UTC";
 }
 
 const names = {

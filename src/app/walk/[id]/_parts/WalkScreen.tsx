@@ -10,6 +10,7 @@ import { groupNames, timeInWords } from "@/wording/walks";
 import { useWalk, type LookInput } from "../../_parts/useWalk";
 import { AfterFind } from "../../_parts/AfterFind";
 import { Border } from "./Border";
+import { Elsewhere } from "./Elsewhere";
 import { FindFlow } from "../../_parts/FindFlow";
 import { StopScreen } from "./StopScreen";
 import { useWalkKeys } from "./useWalkKeys";
@@ -27,15 +28,26 @@ export function WalkScreen({ view }: { view: WalkView }) {
   const [doing, setDoing] = useState<Doing>({ what: "looking" });
   const [cleaned, setCleaned] = useState("");
   const { toGo, done, found, last } = walk.progress;
-  const next = toGo[0];
-  const lastEvent = done.at(-1)?.event;
+  // What is on the screen stays there until something was pressed here: somebody else's press moves nothing away under a finger.
+  const [shownId, setShownId] = useState<string | null>(null);
+  if (shownId === null && toGo[0]) setShownId(toGo[0].id);
+  const shown = view.stops.find((stop) => stop.id === shownId);
+  const elsewhere =
+    shown && doing.what === "looking" ? done.find(({ plant }) => plant.id === shown.id)?.event : undefined;
+  const next = shown ?? toGo[0];
+  // Only one's own presses are taken back here, and what stood there when the page was opened.
+  const [before] = useState(() => new Set(view.events.map(({ id }) => id)));
+  const lastEvent = done.findLast(({ event }) => before.has(event.id) || walk.isOwn(event))?.event;
   const border = next && isBorder(last, next, found) ? `${last!.id} ${next.id}` : null;
   const atBorder = border !== null && border !== cleaned;
+  const goOn = () => setShownId(null);
   const looking = () => setDoing({ what: "looking" });
   const undo = () => {
     looking();
     // While something is being named nothing is on record yet: there is only the naming to leave.
-    if (lastEvent && doing.what !== "finding") walk.takeBack(lastEvent);
+    if (!lastEvent || doing.what === "finding") return;
+    walk.takeBack(lastEvent);
+    goOn();
   };
   const clean = () => {
     walk.cleaned();
@@ -86,6 +98,8 @@ export function WalkScreen({ view }: { view: WalkView }) {
           doneLabel="Go on with the walk"
           onDone={looking}
         />
+      ) : elsewhere ? (
+        <Elsewhere stop={shown!} event={elsewhere} onGoOn={goOn} />
       ) : !next ? (
         <WalkEnd view={view} walk={walk} />
       ) : atBorder ? (
@@ -102,9 +116,15 @@ export function WalkScreen({ view }: { view: WalkView }) {
             view={view}
             active={doing.what === "looking"}
             group={groupNames[groupOf(next, found)]}
-            onClean={(effort) => walk.look(next, effort)}
+            onClean={(effort) => {
+              walk.look(next, effort);
+              goOn();
+            }}
             onFound={(effort) => setDoing({ what: "finding", stop: next, effort })}
-            onSkip={(reason) => walk.skip(next, reason)}
+            onSkip={(reason) => {
+              walk.skip(next, reason);
+              goOn();
+            }}
           />
           {doing.what === "finding" && (
             <FindFlow
@@ -113,12 +133,14 @@ export function WalkScreen({ view }: { view: WalkView }) {
               onNothing={(naming) => {
                 walk.look(doing.stop, { ...doing.effort, naming });
                 looking();
+                goOn();
               }}
               onFound={(finds, naming) => {
                 const where = finds.flatMap((find) => find.spots ?? []);
                 const spots = [...new Set([...doing.effort.spots, ...where])];
                 const lookId = walk.look(doing.stop, { ...doing.effort, spots, finds, naming });
                 setDoing({ what: "found", stop: doing.stop, lookId, finds });
+                goOn();
               }}
             />
           )}

@@ -1,0 +1,72 @@
+import { contextIfAny, stillOpen } from "@/app/_parts/context";
+import type { Told } from "@/app/_parts/live";
+import { may } from "@/core/access/roles";
+import { onChange } from "@/db/changes";
+import { databaseUrl } from "@/env";
+import { readMark } from "@/operations/readMark";
+
+/** A line on which nothing is said is given up somewhere on the way; and whoever was shut out meanwhile hears no more. ms. */
+const BEAT_MS = 20_000;
+/** So many pages may listen to one process; those beyond ask now and then. */
+const MOST = 2000;
+const shared = globalThis as typeof globalThis & { waryListening?: number };
+
+/** Tells a page, as long as it is open, whenever something has been done with the collection that it shows. */
+export async function GET(request: Request): Promise<Response> {
+  const context = await contextIfAny();
+  if (!context || !may(context.role, "see")) return new Response(null, { status: 403 });
+  if ((shared.waryListening ?? 0) >= MOST) return new Response(null, { status: 503 });
+  const open = await stillOpen(context.collection.id);
+  const text = new TextEncoder();
+  let end = () => {};
+  const stream = new ReadableStream<Uint8Array>({
+    start(controller) {
+      shared.waryListening = (shared.waryListening ?? 0) + 1;
+      let ended = false;
+      const say = (line: string) => {
+        if (!ended) controller.enqueue(text.encode(line));
+      };
+      const tell = (told: Told) => say(`data: ${JSON.stringify(told)}\n\n`);
+      const tellLatest = () =>
+        readMark(context).then(
+          (mark) => tell({ mark }),
+          // Without the database nothing is done either; when it is back this is asked for again.
+          () => {},
+        );
+      const leave = onChange(databaseUrl(), (change) => {
+        if (!change) void tellLatest();
+        else if (change.collectionId === context.collection.id) tell({ mark: change.mark, from: change.from });
+      });
+      const beat = setInterval(() => {
+        say(":\n\n");
+        open().then(
+          (is) => is || end(),
+          () => {},
+        );
+      }, BEAT_MS);
+      end = () => {
+        if (ended) return;
+        ended = true;
+        shared.waryListening = (shared.waryListening ?? 1) - 1;
+        clearInterval(beat);
+        leave();
+        try {
+          controller.close();
+        } catch {
+          // The page has gone already.
+        }
+      };
+      request.signal.addEventListener("abort", end);
+      void tellLatest();
+    },
+    cancel: () => end(),
+  });
+  return new Response(stream, {
+    // Nobody on the way may gather it up and pass it on in one piece.
+    headers: {
+      "content-type": "text/event-stream",
+      "cache-control": "no-store, no-transform",
+      "x-accel-buffering": "no",
+    },
+  });
+}

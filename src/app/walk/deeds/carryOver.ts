@@ -1,0 +1,34 @@
+import { SHAPE } from "@/core/facts/sentLater";
+import { instantOf, withOffset } from "@/zones";
+
+/** What is brought from one shape to the next, by the shape it was kept in. Read strictly afterwards: this only passes on. */
+const steps: Readonly<Record<number, (deed: unknown, timeZone: string) => unknown>> = { 1: withOffsets };
+
+const wallTime = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/;
+
+function withOffsets(deed: unknown, timeZone: string): unknown {
+  if (!isObject(deed) || !isObject(deed["input"])) return deed;
+  const { at } = deed["input"];
+  if (typeof at !== "string" || !wallTime.test(at)) return deed;
+  return { ...deed, input: { ...deed["input"], at: withOffset(instantOf(at, timeZone), timeZone) } };
+}
+
+const isObject = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null;
+
+/**
+ * A deed as it is kept now, from the shape in which an older page, or an older application, kept it: whoever came back after a
+ * year still has what was pressed. Null for one of a shape that is not known here yet.
+ * @example carriedOver({ kind: "look", input: { at: "2026-11-24T18:00", … } }, 1, "Europe/Lisbon") // … at: "2026-11-24T18:00:00+00:00"
+ */
+export function carriedOver(deed: unknown, shape: number, timeZone: string): { readonly deed: unknown } | null {
+  if (shape > SHAPE) return null;
+  let carried = deed;
+  for (let at = shape; at < SHAPE; at++) carried = steps[at]!(carried, timeZone);
+  return { deed: carried };
+}
+
+/** The shape that a request names; the first where it names none. */
+export function shapeIn(header: string | null): number {
+  const shape = Number(header ?? 1);
+  return Number.isInteger(shape) && shape >= 1 ? shape : 1;
+}

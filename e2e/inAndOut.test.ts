@@ -75,6 +75,32 @@ describe("in and out", () => {
     await page.sees("L04");
   });
 
+  it("tables come in too: those saved here are known, one kept by hand is new, a row that is wrong is told", async () => {
+    const { page } = app;
+    await page.open("/settings/data");
+    for (const table of ["looks", "finds", "acts"]) {
+      const csv = path.join(folder, `${table}.csv`);
+      writeFileSync(csv, await get(`/settings/data/csv/${table}.csv`));
+      await (await page.field(table[0]!.toUpperCase() + table.slice(1))).sendKeys(csv);
+    }
+    await page.press("Bring the tables in");
+    await page.sees("0 new,");
+    const own = path.join(folder, "own.csv");
+    const yesterday = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
+    writeFileSync(own, `plant;at;pest;count\nL02;${yesterday};mealybug;3\nZ99;${yesterday};greenfly;1\n`);
+    await page.open("/settings/data");
+    await (await page.field("Finds")).sendKeys(own);
+    await page.press("Bring the tables in");
+    await page.sees("finds, row 2: plant: there is nothing of this name here.");
+    writeFileSync(own, `plant;at;pest;count\nL02;${yesterday};mealybug;3\n`);
+    await page.open("/settings/data");
+    await (await page.field("Finds")).sendKeys(own);
+    await page.press("Bring the tables in");
+    await page.sees("1 new, 0 known already.");
+    await page.open("/cases");
+    await page.sees("L02");
+  });
+
   it("and is backed up by itself", async () => {
     const { page } = app;
     await page.driver.wait(

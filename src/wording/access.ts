@@ -43,6 +43,7 @@ const deedNames: Record<DeedName, string> = {
   addPhoto: "photo added",
   addPlacePhoto: "photo of a place added",
   importCollection: "file brought in",
+  importFacts: "tables brought in",
 };
 
 const isId = (about: string) => /^[0-9a-f-]{36}$/.test(about);

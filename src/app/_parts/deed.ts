@@ -54,6 +54,7 @@ export async function deed<S extends z.ZodType, T extends object>(
   schema: S,
   operation: (context: Context, input: z.output<S>) => Promise<Outcome<T>>,
   input: unknown,
+  patienceMs = PATIENCE_MS,
 ): Promise<DeedResult> {
   const read = readForm(schema, input);
   if (!read.ok) return read;
@@ -63,7 +64,7 @@ export async function deed<S extends z.ZodType, T extends object>(
     const outcome = await operation(context, read.data);
     if (outcome.ok) await noteDone(context, typeof name === "string" ? name : name(read.data), outcome.value);
     return outcome;
-  });
+  }, patienceMs);
   if (result.ok) revalidatePath("/", "layout");
   return result;
 }

@@ -25,4 +25,5 @@ export type DeedName =
   | "endWalk"
   | "addPhoto"
   | "addPlacePhoto"
-  | "importCollection";
+  | "importCollection"
+  | "importFacts";

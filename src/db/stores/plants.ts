@@ -64,6 +64,12 @@ export async function codes(scope: Scope): Promise<string[]> {
   return (await rows(scope, z.object({ code: z.string() }), sql)).map(({ code }) => code);
 }
 
+/** Every plant that ever was here, by code; of several that bore one the one in use comes last. */
+export async function every(scope: Scope): Promise<Plant[]> {
+  const found = await rows(scope, row, `${select} order by p.code, p.archived_at is null, p.archived_at`);
+  return found.map((plant) => told(scope, plant));
+}
+
 type Description = Omit<Plant, "id" | "addedOn" | "archivedAt">;
 
 export function add(scope: Scope, plants: readonly (Description & { readonly id: string })[]): Promise<void> {

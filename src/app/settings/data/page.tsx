@@ -8,6 +8,7 @@ import { Panel } from "@/ui/Panel";
 import { momentInWords } from "@/wording/dates";
 import { wallTimeIn } from "@/zones";
 import { ImportForm } from "./_parts/ImportForm";
+import { TablesForm } from "./_parts/TablesForm";
 
 export const metadata: Metadata = { title: "In and out" };
 
@@ -56,6 +57,16 @@ export default async function DataPage() {
                 once; it is all of it or nothing.
               </p>
               <ImportForm />
+            </Panel>
+          )}
+          {may(context.role, "record") && (
+            <Panel title="Bring tables in">
+              <p>
+                Looks, finds and acts, as they are saved here or as you kept them yourself: a first line that names the
+                columns, then a line each. A find needs <code>plant</code>, <code>at</code>, <code>pest</code> and{" "}
+                <code>count</code>; the rest may be left out. It is all of it or nothing, and twice is once.
+              </p>
+              <TablesForm />
             </Panel>
           )}
           <Panel title="Backups" tone={late && settings ? "loud" : undefined}>

@@ -1,4 +1,5 @@
-// `npm run faults`: kills, bursts and broken bodies against an application of its own on loopback; ends by itself.
+// `npm run faults`: kills, bursts, broken bodies, a clock that goes back, a line that is cut and a disk that is full, against an
+// application of its own on loopback; ends by itself. FAULTS_KILLS and FAULTS_BODIES make it shorter. Names of faults run only those.
 import { checkNode, ensureNodePackages, root } from "./lib/packages.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 import { atEnd, finish, main, run } from "./lib/process.mjs";
@@ -12,7 +13,9 @@ main(async () => {
   atEnd(database.stop);
   const env = { ...process.env, DATABASE_URL: database.url };
   let code = 0;
-  for (const fault of ["bursts", "bodies", "frozen", "kills"]) {
+  const only = process.argv.slice(2);
+  for (const fault of ["bursts", "bodies", "frozen", "clock", "cut", "full", "browser", "kills"]) {
+    if (only.length > 0 && !only.includes(fault)) continue;
     const script = ["--import", "tsx", `scripts/faults/${fault}.ts`];
     const done = await run(process.execPath, script, { cwd: root, env, show: true });
     code ||= done.code;

@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { sentLater } from "../../src/core/facts/sentLater";
 import { aLook, verdict, withTarget } from "./target";
 
-const BODIES = 4000;
+const BODIES = Number(process.env["FAULTS_BODIES"] ?? 10_000);
 const SEED = 20261125;
 
 const odd = fc.oneof(

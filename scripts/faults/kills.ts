@@ -1,15 +1,15 @@
-// Power cuts: the server and the database are killed over and over while deeds are sent. What was acknowledged is there, once.
+// Power cuts: the server, the database and the jobs are killed over and over while deeds are sent. What was acknowledged is there, once.
 import { readFileSync } from "node:fs";
 import { setTimeout as pause } from "node:timers/promises";
-import { aLook, isAsRebuilt, verdict, withTarget } from "./target";
+import { aLook, isAsRebuilt, isKept, sendOn, verdict, withTarget } from "./target";
 
-const KILLS = 30;
+const KILLS = Number(process.env["FAULTS_KILLS"] ?? 940);
 const SENDERS = 4;
-const BETWEEN_MS = 2500;
+const BETWEEN_MS = 1200;
 const PATIENCE_MS = 60_000;
 
 await withTarget("wary_faults_kills", async (target) => {
-  const { plantIds, send, query, killServer } = target;
+  const { plantIds, query, killServer, killJobs } = target;
   const acknowledged: string[] = [];
   let going = true;
   let n = 0;
@@ -17,37 +17,22 @@ await withTarget("wary_faults_kills", async (target) => {
   const sender = async () => {
     while (going) {
       const deed = aLook(plantIds[n % plantIds.length]!, n++);
-      const end = Date.now() + PATIENCE_MS;
-      for (let answer = await send(deed); ; answer = await send(deed)) {
-        if (answer?.ok) {
-          acknowledged.push(deed.input.id);
-          break;
-        }
-        if (!going || Date.now() > end) break;
-        await pause(100);
-      }
+      if (await sendOn(target, deed, () => going, PATIENCE_MS)) acknowledged.push(deed.input.id);
     }
   };
   const senders = Array.from({ length: SENDERS }, sender);
   for (let kill = 0; kill < KILLS; kill++) {
     await pause(BETWEEN_MS * (0.5 + Math.random()));
     if (kill % 3 === 0) await killDatabase(query);
-    else await killServer();
+    else if (kill % 3 === 1) await killServer();
+    else killJobs();
+    if (kill % 50 === 49) console.log(`${kill + 1} kills, ${acknowledged.length} acknowledged`);
   }
   await pause(BETWEEN_MS);
   going = false;
   await Promise.all(senders);
   await answering(query);
-  const there = await query<{ id: string; n: number }>(
-    "select id, count(*)::int as n from looks where id = any ($1) group by id",
-    [acknowledged],
-  );
-  const lost = acknowledged.length - there.length;
-  const doubled = there.filter((one) => one.n > 1).length;
-  verdict(
-    `${KILLS} kills, ${acknowledged.length} acknowledged looks: ${lost} lost, ${doubled} doubled`,
-    lost === 0 && doubled === 0 && acknowledged.length > KILLS,
-  );
+  await isKept(target, `${KILLS} kills`, acknowledged, KILLS);
   verdict("what is derived is what deriving anew gives", await isAsRebuilt(target));
 });
 

@@ -1,12 +1,15 @@
 import { spawn, type ChildProcess } from "node:child_process";
 import { once } from "node:events";
+import { readFileSync } from "node:fs";
 import path from "node:path";
 import { createInterface } from "node:readline";
+import { setTimeout as pause } from "node:timers/promises";
 import getPort from "get-port";
 import pg from "pg";
 import { v7 as uuidv7 } from "uuid";
 import { loadDemo, DEMO_ID } from "../../demo/loadDemo";
 import { now } from "../../src/clock";
+import { SHAPE } from "../../src/core/facts/sentLater";
 import { connect } from "../../src/db/connection";
 import { contextOf, openCollections } from "../../src/operations/context";
 import { deriveStale } from "../../src/operations/deriveStale";
@@ -21,9 +24,17 @@ export interface Target {
   readonly plantIds: readonly string[];
   /** Sends a deed as the outbox does; null when nobody answered. */
   readonly send: (deed: unknown) => Promise<{ readonly status: number; readonly ok: boolean } | null>;
+  /** As `send`, by another address. */
+  readonly sendTo: (
+    base: string,
+  ) => (deed: unknown) => Promise<{ readonly status: number; readonly ok: boolean } | null>;
   readonly query: <T extends object>(sql: string, values?: unknown[]) => Promise<T[]>;
   /** Kills the server as a power cut does, and starts it again. */
   readonly killServer: () => Promise<void>;
+  /** Kills the process that does the jobs; the server starts another. */
+  readonly killJobs: () => void;
+  /** Ends the server and starts it with its clock so many ms beside the true one. */
+  readonly setClock: (ms: number) => Promise<void>;
 }
 
 /** Runs `work` against a fresh application, and ends that afterwards whatever happened. */
@@ -43,27 +54,38 @@ export async function withTarget(name: string, work: (target: Target) => Promise
         .finally(() => client.end());
     };
     const plants = await query<{ id: string }>("select id from plants where archived_at is null order by id");
-    const headers = { "content-type": "application/json", origin: base, "x-collection": DEMO_ID, "x-clock": "" };
+    const sendTo: Target["sendTo"] = (to) => async (deed) => {
+      const body = typeof deed === "string" || deed instanceof Uint8Array ? deed : JSON.stringify(deed);
+      const told = { "x-collection": DEMO_ID, "x-clock": new Date().toISOString(), "x-shape": String(SHAPE) };
+      const headers = { "content-type": "application/json", origin: to, ...told };
+      try {
+        const answer = await fetch(`${to}/walk/deeds`, { method: "POST", headers, body: body as string });
+        const result = (await answer.json().catch(() => ({}))) as { ok?: boolean };
+        return { status: answer.status, ok: result.ok === true };
+      } catch {
+        return null;
+      }
+    };
     try {
       await work({
         url,
         base,
         plantIds: plants.map(({ id }) => id),
         query,
-        send: async (deed) => {
-          const body = typeof deed === "string" || deed instanceof Uint8Array ? deed : JSON.stringify(deed);
-          try {
-            const answer = await fetch(`${base}/walk/deeds`, { method: "POST", headers, body: body as string });
-            const result = (await answer.json().catch(() => ({}))) as { ok?: boolean };
-            return { status: answer.status, ok: result.ok === true };
-          } catch {
-            return null;
-          }
-        },
+        send: sendTo(base),
+        sendTo,
         killServer: async () => {
           server.kill("SIGKILL");
           await once(server, "exit");
           server = await start(port, url);
+        },
+        killJobs: () => {
+          for (const pid of childrenOf(server.pid!)) process.kill(pid, "SIGKILL");
+        },
+        setClock: async (ms) => {
+          server.kill("SIGTERM");
+          await once(server, "exit");
+          server = await start(port, url, ms);
         },
       });
     } finally {
@@ -73,9 +95,23 @@ export async function withTarget(name: string, work: (target: Target) => Promise
   });
 }
 
-async function start(port: number, url: string): Promise<ChildProcess> {
+/** The processes that a process has started, from what the system says of each. */
+function childrenOf(pid: number): number[] {
+  return readFileSync(`/proc/${pid}/task/${pid}/children`, "utf8").split(" ").filter(Boolean).map(Number);
+}
+
+async function start(port: number, url: string, clockMs = 0): Promise<ChildProcess> {
+  const clock = path.resolve(import.meta.dirname, "../../e2e/support/clock.mjs");
+  const beside = clockMs === 0 ? {} : { NODE_OPTIONS: `--import ${clock}`, WARY_TEST_CLOCK_MS: String(clockMs) };
   const server = spawn(process.execPath, [serve], {
-    env: { ...process.env, PORT: String(port), DATABASE_URL: url, NODE_ENV: "production" },
+    env: {
+      ...process.env,
+      ...beside,
+      BACKUP_FOLDER: "none",
+      PORT: String(port),
+      DATABASE_URL: url,
+      NODE_ENV: "production",
+    },
     stdio: ["ignore", "pipe", "ignore"],
   });
   await new Promise<void>((resolve, reject) => {
@@ -108,6 +144,38 @@ export async function isAsRebuilt({ url, query }: Pick<Target, "url" | "query">)
   await connect(url).query("select 1");
   const [after] = await query<{ all: string }>(derived);
   return before!.all === after!.all;
+}
+
+/** Sends a deed until it is acknowledged, as the outbox does; false when it never was. */
+export async function sendOn(
+  target: Pick<Target, "send">,
+  deed: unknown,
+  going: () => boolean,
+  patienceMs = 60_000,
+): Promise<boolean> {
+  const end = Date.now() + patienceMs;
+  while (going() && Date.now() < end) {
+    if ((await target.send(deed))?.ok) return true;
+    await pause(100);
+  }
+  return false;
+}
+
+/** Says whether what was acknowledged is there, once. */
+export async function isKept(
+  { query }: Pick<Target, "query">,
+  what: string,
+  acknowledged: readonly string[],
+  least: number,
+): Promise<void> {
+  const there = await query<{ id: string; n: number }>(
+    "select id, count(*)::int as n from looks where id = any ($1) group by id",
+    [acknowledged],
+  );
+  const lost = acknowledged.length - there.length;
+  const doubled = there.filter((one) => one.n > 1).length;
+  const good = lost === 0 && doubled === 0 && acknowledged.length >= least;
+  verdict(`${what}, ${acknowledged.length} acknowledged looks: ${lost} lost, ${doubled} doubled`, good);
 }
 
 /** Prints what was found; a fault makes the whole run fail. */

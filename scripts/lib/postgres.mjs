@@ -50,11 +50,11 @@ async function homeOf(name) {
 /** Starts the cluster of that name, making it first if need be, or joins it when it is running already.
  * `throwaway` gives up durability for speed and removes the cluster when it stops.
  * `keep` starts it again when it dies under whoever uses it.
- * @param {string} name @param {{ throwaway?: boolean, keep?: boolean }} [options]
+ * @param {string} name @param {{ throwaway?: boolean, keep?: boolean, folder?: string }} [options] `folder` is where it is kept, if not in its usual place
  * @returns {Promise<{ url: string, stop: () => Promise<void> }>} */
-export async function startPostgres(name, { throwaway = false, keep = false } = {}) {
+export async function startPostgres(name, { throwaway = false, keep = false, folder } = {}) {
   const programs = await postgresPrograms();
-  const home = await homeOf(name);
+  const home = folder ?? (await homeOf(name));
   const data = path.join(home, "data");
   const ctl = (/** @type {string[]} */ ...args) => asOwner([path.join(programs, "pg_ctl"), "-D", data, ...args]);
 

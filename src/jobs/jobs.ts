@@ -17,8 +17,9 @@ const ACTOR = "jobs";
 function jobsOf(url: string, now: () => Date, backups: BackupSettings | null) {
   const inEvery =
     (work: typeof judgeStale): Work =>
-    async (more) => {
+    async (more, collectionId) => {
       for (const collection of await openCollections(url)) {
+        if (collectionId !== null && collection.id !== collectionId) continue;
         if (!more()) return;
         await work(contextOf(url, collection, { actor: ACTOR, role: "owner", now: now() }), more);
       }

@@ -31,6 +31,15 @@ describe("the queues of jobs", () => {
     }
   });
 
+  it("what is asked for a collection is done for that one, once however often it is asked, and for all beside it", async () => {
+    const runs: (string | null)[] = [];
+    await takePart(url, { each: async (_more, collectionId) => void runs.push(collectionId) });
+    await Promise.all(["a", "b", "a", null, "a", "b"].map((collectionId) => ask(url, "each", collectionId)));
+    await until(() => ["a", "b", null].every((one) => runs.includes(one)));
+    expect(new Set(runs)).toEqual(new Set(["a", "b", null]));
+    expect(runs.filter((one) => one === "a").length).toBeLessThanOrEqual(2);
+  });
+
   it("asking before anybody has taken part, while it starts, and where nobody can be reached, is no failure", async () => {
     const told = vi.spyOn(console, "error").mockImplementation(() => {});
     let runs = 0;

@@ -1,7 +1,7 @@
 import PgBoss from "pg-boss";
 
-/** What a job does; it stops between two pieces of work when `more` says so. */
-export type Work = (more: () => boolean) => Promise<void>;
+/** What a job does, for one collection or, without one, for all; it stops between two pieces of work when `more` says so. */
+export type Work = (more: () => boolean, collectionId: string | null) => Promise<void>;
 
 // One boss for the whole process and database; every bundled copy of this module sees the same. It stands here as a promise
 // from the moment it is begun, so that nobody meets one that has not started yet.
@@ -36,31 +36,54 @@ function bossOf(url: string, role: Role): Promise<PgBoss> {
 const PATIENCE_MS = 5000;
 /** What a deed has touched is to be known within a second. */
 const POLL_SECONDS = 0.5;
+/** So many collections that wait are taken at once. */
+const AT_ONCE = 20;
+/** Processes that start at the same moment may wait for each other over the same queue; one of them begins anew. */
+const DEADLOCK = "40P01";
+const STARTS = 5;
+
+interface Asked {
+  readonly collectionId?: string;
+}
 
 /**
- * Takes part in jobs, each a queue of its own: any number of processes may, and of two jobs that wait for the same thing one is
- * done. Each also runs once a minute, so that nothing waits for ever for somebody to ask.
+ * Takes part in jobs, each a queue of its own: any number of processes may, and of two jobs that wait for the same thing, a
+ * collection or all of them, one is done. Each also runs once a minute, so that nothing waits for ever for somebody to ask.
  */
 export async function takePart(url: string, jobs: Readonly<Record<string, Work>>): Promise<void> {
   const boss = await bossOf(url, "takes part");
   let going = true;
   for (const [queue, work] of Object.entries(jobs)) {
-    await boss.createQueue(queue, { name: queue, policy: "stately", retryLimit: 2 });
-    await boss.schedule(queue, "* * * * *");
-    await boss.work(queue, { pollingIntervalSeconds: POLL_SECONDS }, () => work(() => going));
+    await begun(() => boss.createQueue(queue, { name: queue, policy: "stately", retryLimit: 2 }));
+    await begun(() => boss.schedule(queue, "* * * * *"));
+    const options = { pollingIntervalSeconds: POLL_SECONDS, batchSize: AT_ONCE };
+    await boss.work<Asked>(queue, options, async (jobs) => {
+      for (const { data } of jobs) if (going) await work(() => going, data?.collectionId ?? null);
+    });
   }
   ending.set(url, () => (going = false));
 }
 
 const ending = new Map<string, () => void>();
 
+async function begun(start: () => Promise<void>): Promise<void> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await start();
+    } catch (error) {
+      if ((error as { code?: string }).code !== DEADLOCK || tries === STARTS) throw error;
+    }
+  }
+}
+
 /**
- * Asks for a job now. What is asked for is on record already: that it could not be asked is no failure of whoever asked, since
+ * Asks for a job now, for one collection or, without one, for all. What is asked for is on record already: that it could not be asked is no failure of whoever asked, since
  * every job runs by itself once a minute.
  */
-export async function ask(url: string, queue: string): Promise<void> {
+export async function ask(url: string, queue: string, collectionId: string | null = null): Promise<void> {
   try {
-    await (await bossOf(url, "asks")).send(queue, {});
+    const boss = await bossOf(url, "asks");
+    await boss.send(queue, collectionId ? { collectionId } : {}, collectionId ? { singletonKey: collectionId } : {});
   } catch (error) {
     console.error(`No job could be asked for: ${error instanceof Error ? error.message : String(error)}`);
   }

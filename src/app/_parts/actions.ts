@@ -49,33 +49,33 @@ export const startWalkAction = async (c: string, input: unknown) =>
 
 /** What follows bears on how cases are judged: jobs do that, and nobody waits for them. */
 export const takeReadingAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "takeReading", takeReadingShape, takeReading, input));
+  thenJudge(c, await deed(c, "takeReading", takeReadingShape, takeReading, input));
 export const editPlantAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "editPlant", deeds.editPlant, editPlant, input));
+  thenJudge(c, await deed(c, "editPlant", deeds.editPlant, editPlant, input));
 export const archivePlantAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "archivePlant", deeds.archivePlant, archivePlant, input));
+  thenJudge(c, await deed(c, "archivePlant", deeds.archivePlant, archivePlant, input));
 export const movePlantAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "movePlant", movePlantShape, movePlant, input));
+  thenJudge(c, await deed(c, "movePlant", movePlantShape, movePlant, input));
 export const moveSeveralAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "moveSeveral", deeds.moveSeveral, moveSeveral, input));
+  thenJudge(c, await deed(c, "moveSeveral", deeds.moveSeveral, moveSeveral, input));
 export const setApartAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "setApart", setApartShape, setApart, input));
+  thenJudge(c, await deed(c, "setApart", setApartShape, setApart, input));
 export const recordLookAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "recordLook", recordLookShape, recordLook, input));
+  thenJudge(c, await deed(c, "recordLook", recordLookShape, recordLook, input));
 export const adoptPlanAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "adoptPlan", adoptPlanShape, adoptPlan, input));
+  thenJudge(c, await deed(c, "adoptPlan", adoptPlanShape, adoptPlan, input));
 export const recordActAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "recordAct", recordActShape, recordAct, input));
+  thenJudge(c, await deed(c, "recordAct", recordActShape, recordAct, input));
 export const recordReactionAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "recordReaction", recordReactionShape, recordReaction, input));
+  thenJudge(c, await deed(c, "recordReaction", recordReactionShape, recordReaction, input));
 export const closeCaseAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "closeCase", closeCaseShape, closeCase, input));
+  thenJudge(c, await deed(c, "closeCase", closeCaseShape, closeCase, input));
 export const voidFactAction = async (c: string, input: unknown) =>
-  thenJudge(await deed(c, "voidFact", deeds.voidFact, voidFact, input));
+  thenJudge(c, await deed(c, "voidFact", deeds.voidFact, voidFact, input));
 export const changeSettingsAction = async (c: string, input: unknown): Promise<DeedResult> => {
   const result = await deed(c, "changeSettings", deeds.changeSettings, changeSettings, input);
-  if (result.ok) await askFor(databaseUrl(), "derive");
-  return thenJudge(result);
+  if (result.ok) await askFor(databaseUrl(), c, "derive");
+  return thenJudge(c, result);
 };
 
 /** A collection that is being begun belongs to none yet. */
@@ -111,10 +111,10 @@ export async function demoAction(_none: string, input: unknown): Promise<DeedRes
     if (read.data.what === "remove") await removeDemo(databaseUrl());
     return { ok: true, value: { id: DEMO_ID } };
   }, DEMO_PATIENCE_MS);
-  return thenJudge(result);
+  return thenJudge(DEMO_ID, result);
 }
 
-async function thenJudge(result: DeedResult): Promise<DeedResult> {
-  if (result.ok) await askFor(databaseUrl(), "judge", "carry");
+async function thenJudge(collectionId: string, result: DeedResult): Promise<DeedResult> {
+  if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry");
   return result;
 }

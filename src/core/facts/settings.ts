@@ -6,9 +6,15 @@ import { spoonSets } from "../units/spoons";
 /** Area and place, as in `Europe/Lisbon`: three-letter names mean different things to different programs. */
 const areaAndPlace = /^[A-Za-z_-]+(\/[A-Za-z0-9_+-]+)+$/;
 
+/** Zones that were found to exist: asking takes longer than everything else about a collection. */
+const existing = new Set<string>();
+
 const zoneExists = (zone: string) => {
+  if (existing.has(zone)) return true;
   try {
-    return areaAndPlace.test(zone) && new Intl.DateTimeFormat("en", { timeZone: zone }).format().length > 0;
+    const exists = areaAndPlace.test(zone) && new Intl.DateTimeFormat("en", { timeZone: zone }).format().length > 0;
+    if (exists) existing.add(zone);
+    return exists;
   } catch {
     return false;
   }

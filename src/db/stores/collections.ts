@@ -2,7 +2,7 @@ import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import { z } from "zod";
 import { settings, type Settings } from "@/core/facts/settings";
 import { model } from "../models";
-import { run } from "../query";
+import { idList, run } from "../query";
 
 const collection = settings.extend({ id: z.string(), isDemo: z.boolean() });
 /** A collection: its settings, and whether it is the demo. */
@@ -19,6 +19,13 @@ export async function all(sequelize: Sequelize, transaction?: Transaction): Prom
     type: QueryTypes.SELECT,
     transaction,
   });
+  return found.map((row) => collection.parse(row));
+}
+
+/** Some collections, the oldest first. */
+export async function some(sequelize: Sequelize, ids: readonly string[]): Promise<Collection[]> {
+  const sql = `select ${columns} from collections where id = any (cast(:ids as uuid[])) order by created_at, id`;
+  const found = await sequelize.query<object>(sql, { type: QueryTypes.SELECT, replacements: { ids: idList(ids) } });
   return found.map((row) => collection.parse(row));
 }
 

@@ -46,12 +46,11 @@ export interface OpenTo {
 /** The collections that are open to somebody, the oldest first: all while nobody has an account. */
 export async function collectionsOpenTo(databaseUrl: string, door: AtTheDoor, now: Date): Promise<OpenTo[]> {
   const sequelize = connect(databaseUrl);
-  const all = await collections.all(sequelize);
-  if (door.open) return all.map((collection) => ({ collection, role: "owner" }));
+  if (door.open) return (await collections.all(sequelize)).map((collection) => ({ collection, role: "owner" }));
   if (!door.asker) return [];
   const asks: Asks = { sequelize, transaction: undefined };
   const own = new Map((await accounts.memberships(asks, door.asker.accountId)).map((one) => [one.collectionId, one]));
-  return all.flatMap((collection): OpenTo[] => {
+  return (await collections.some(sequelize, [...own.keys()])).flatMap((collection): OpenTo[] => {
     const membership = own.get(collection.id);
     const role = membership ? roleOn(membership, dayIn(now, collection.timeZone)) : null;
     return role ? [{ collection, role }] : [];

@@ -32,6 +32,7 @@ import { readCases } from "../readCases";
 import { readForAdding } from "../readForAdding";
 import { readLedger, readLedgerPlants } from "../readLedger";
 import { readNaming } from "../readNaming";
+import { readMark } from "../readMark";
 import { readPestHistory } from "../readPestHistory";
 import { readPhoto } from "../readPhoto";
 import { readPlace } from "../readPlace";
@@ -98,6 +99,7 @@ describe("two walls between collections", () => {
     readCase: (c) => readCase(c, ids.case),
     readCases,
     readForAdding,
+    readMark,
     readLedger: (c) => readLedger(c, "seller"),
     readLedgerPlants: (c) => readLedgerPlants(c, "place", ids.place, false),
     readNaming: async (c) => readNaming(c, (await readPlant(theirs, ids.plant))!),
@@ -218,7 +220,14 @@ describe("two walls between collections", () => {
         if ((await allowed(read, { ...theirs, role })) !== undefined) names.push(name);
       return names;
     };
-    expect(await open("sitter")).toEqual(["readNaming", "readSitting", "readToday", "readWalk", "readWalks"]);
+    expect(await open("sitter")).toEqual([
+      "readMark",
+      "readNaming",
+      "readSitting",
+      "readToday",
+      "readWalk",
+      "readWalks",
+    ]);
     expect(await open("reader")).toEqual(Object.keys(reads));
     const settings = { ...usualSettings, name: "N", timeZone: "Europe/Lisbon", alcoholPercent: 70 };
     for (const role of roleIds.filter((one) => one !== "owner"))

@@ -37,7 +37,7 @@ export async function POST(request: Request): Promise<Response> {
   if (!carried) return answered(tooNew);
   const clock = request.headers.get("x-clock");
   const result = await deed(collectionId, ({ kind }) => names[kind], sentLater, carryOut(clock), carried.deed);
-  if (result.ok) await askFor(databaseUrl(), "judge", "carry");
+  if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry");
   return answered(result);
 }
 

@@ -43,8 +43,9 @@ export async function POST(request: Request): Promise<Response> {
     refused = came.refused;
     return { ok: false, problems: [] };
   };
-  const result = await deed(request.headers.get("x-collection"), "importFacts", tables, bring, input, PATIENCE_MS);
-  if (result.ok) await askFor(databaseUrl(), "judge", "carry");
+  const collectionId = request.headers.get("x-collection");
+  const result = await deed(collectionId, "importFacts", tables, bring, input, PATIENCE_MS);
+  if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry");
   return answered(refused.length > 0 ? { ok: false, problems: inWords(refused) } : result);
 }
 

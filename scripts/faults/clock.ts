@@ -1,0 +1,24 @@
+// A server whose clock goes back, and forward again, while deeds are sent by devices that know the time.
+import { aLook, isAsRebuilt, isKept, sendOn, verdict, withTarget } from "./target";
+
+const DAY_MS = 86_400_000;
+const OFF_MS = [0, -3 * DAY_MS, 2 * 3_600_000, -3_600_000, 0];
+const LOOKS = 30;
+
+await withTarget("wary_faults_clock", async (target) => {
+  const { plantIds, setClock, base } = target;
+  const acknowledged: string[] = [];
+  let n = 0;
+  for (const ms of OFF_MS) {
+    await setClock(ms);
+    for (let i = 0; i < LOOKS; i++) {
+      const deed = aLook(plantIds[n % plantIds.length]!, n++);
+      if (await sendOn(target, deed, () => true, 5000)) acknowledged.push(deed.input.id);
+    }
+    const pages = await Promise.all(["/today", "/benches", "/cases", "/walk"].map((path) => fetch(base + path)));
+    const good = pages.every((page) => page.ok);
+    verdict(`a clock ${ms / 3_600_000} h beside the true one: the pages answer`, good);
+  }
+  await isKept(target, `${OFF_MS.length} clocks`, acknowledged, OFF_MS.length * LOOKS);
+  verdict("what is derived is what deriving anew gives", await isAsRebuilt(target));
+});

@@ -104,4 +104,6 @@ function isOwnPage(request: NextRequest, host: string): boolean {
   return site === null || site === "same-origin";
 }
 
-export const config = { matcher: [{ source: "/((?!_next/static|icon.svg).*)" }] };
+export const config = {
+  matcher: [{ source: "/((?!_next/static|icon.svg$|apple-icon.png$|mark-(?:192|512).png$).*)" }],
+};

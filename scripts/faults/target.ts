@@ -80,7 +80,13 @@ export async function withTarget(name: string, work: (target: Target) => Promise
           server = await start(port, url);
         },
         killJobs: () => {
-          for (const pid of childrenOf(server.pid!)) process.kill(pid, "SIGKILL");
+          for (const pid of childrenOf(server.pid!)) {
+            try {
+              process.kill(pid, "SIGKILL");
+            } catch {
+              // It has ended by itself.
+            }
+          }
         },
         setClock: async (ms) => {
           server.kill("SIGTERM");

@@ -10,6 +10,11 @@ export default function manifest(): MetadataRoute.Manifest {
     display: "standalone",
     background_color: "#F7F5FA",
     theme_color: "#F7F5FA",
-    icons: [{ src: "/icon.svg", sizes: "any", type: "image/svg+xml", purpose: "any" }],
+    icons: [
+      { src: "/icon.svg", sizes: "any", type: "image/svg+xml", purpose: "any" },
+      // For those that take no drawings.
+      { src: "/mark-192.png", sizes: "192x192", type: "image/png", purpose: "any" },
+      { src: "/mark-512.png", sizes: "512x512", type: "image/png", purpose: "any" },
+    ],
   };
 }

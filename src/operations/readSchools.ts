@@ -45,7 +45,7 @@ export async function readSchools(context: Context, asked: string): Promise<Scho
     if (!one) return [];
     const own = standing(reactions).filter(({ plantId }) => plantId === plant.plant.id);
     const { potCm } = plant.plant;
-    const bearer = bearerOf(plant.plant, own, day, hemisphere);
+    const bearer = bearerOf(plant.plant, own, day, hemisphere, context.collection);
     return [{ asked: one, bearer, potCm, lookMinutes: minutesToLook(usual, potCm) }];
   });
   return schoolsBeside(found.pest, neighbours);

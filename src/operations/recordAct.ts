@@ -7,7 +7,7 @@ import type { RecordAct } from "@/core/facts/kinds/act";
 import { standing } from "@/core/facts/facts";
 import { mixes } from "@/core/mixing/mixes";
 import { labelObjections, type LabelObjection } from "@/core/planning/course";
-import { objections } from "@/core/suitability/suitability";
+import { actObjections } from "@/core/suitability/actObjections";
 import * as cases from "@/db/stores/cases";
 import * as facts from "@/db/stores/facts";
 import { dayOf, type Context } from "./context";
@@ -62,11 +62,9 @@ async function onPlant(context: Context, scope: DeedScope, deed: RecordAct): Pro
   const found = deed.caseId === null ? null : await caseOf(scope, record, deed.caseId);
   if (found && day < found.openedOn) refuse("at", "before_case");
   if (deed.stepId !== null) checkStep(record, deed.stepId);
-  if (act.kind === "contact") {
-    const against = objections(bearerOn(context, record, day), act.mix, act.technique);
-    const refused = against.some((o) => o.level === "refuse");
-    if (refused && !deed.alreadyDone) refuse("act.mix", "advised_against", { objections: against });
-  }
+  const against = actObjections(act, bearerOn(context, record, day));
+  if (against.some((o) => o.level === "refuse") && !deed.alreadyDone)
+    refuse(act.kind === "contact" ? "act.mix" : "", "advised_against", { objections: against });
   const warnings = labelWarnings(record, act, day);
   const { alreadyDone: _done, longAgo: _asked, ...fact } = deed;
   await facts.add(scope, "act", [{ ...fact, plantId: plant.id, caseId: found?.id ?? null, at }]);

@@ -38,6 +38,13 @@ export const cautionSentences: Record<CautionId, string> = {
   dustOnlyDry: "It works only while it is dry. Rinse it off after some days.",
   cardsCatchMore: "Hang cards where no pet, hair or sleeve touches them, and not where helpful animals are let loose.",
   thirst: "Seedlings and thin-leaved plants wilt first: watch them.",
+  beesWhileWet:
+    "It kills bees while it is wet: never on open flowers that they reach, and let it dry before a window is opened.",
+  catsAndFish: "It harms cats and fish, and some birds: not where they live, lie or drink.",
+  resistance:
+    "Pests become resistant to it: not more than twice running, then something of another kind. Animals left after two courses may be so already.",
+  repellentAtBest:
+    "It drives animals off at best and ends nothing. Strong enough to work, it stings eyes and burns leaves.",
 };
 
 export const objectionSentences: Record<Objection["code"], string> = {
@@ -64,6 +71,17 @@ export const objectionSentences: Record<Objection["code"], string> = {
     "This kind is not in the table, so it is treated as its form asks for. One leaf first, then wait 48 hours.",
   milkySap: cautionSentences.milkySap,
   spines: cautionSentences.spines,
+  sameGroupRunning:
+    "It, or one of its kind, was put on twice running: pests become resistant. Something of another kind comes first.",
+  helpersAlive: "Helpful animals that were let loose still live here: this kills them too.",
+  sprayedLately: "What was put on lately kills helpful animals too: let them loose two weeks after it.",
+  cats: "Cats live here, and this harms them: they lick it off.",
+  birds: "Birds live here, and this harms them.",
+  waterAnimals: "Fish, frogs or reptiles live here: nothing of it may reach their water.",
+  bees: "Bees reach these plants: nothing of it on what flowers, and what roots take up never.",
+  othersRooms: "In rooms of others or of the public this is for a licensed applicator.",
+  eaten: "Something of this plant is eaten, and this is not for food crops.",
+  notAllowed: "You have said that this is not allowed or not wanted here.",
 };
 
 export const shortObjections: Record<Objection["code"], string> = {
@@ -89,4 +107,14 @@ export const shortObjections: Record<Objection["code"], string> = {
   unknownKind: "kind not known: one leaf first",
   milkySap: "milky sap: gloves and glasses",
   spines: "spines: tongs",
+  sameGroupRunning: "twice running already: another kind first",
+  helpersAlive: "kills the helpful animals that live here",
+  sprayedLately: "too soon after the last spray",
+  cats: "harms cats",
+  birds: "harms birds",
+  waterAnimals: "harms water animals",
+  bees: "harms bees",
+  othersRooms: "rooms of others: for a licensed applicator",
+  eaten: "not on what is eaten",
+  notAllowed: "not allowed or not wanted here",
 };

@@ -59,6 +59,9 @@ export const remedyNames: Record<RemedyId, string> = {
   soap: "Soap wash",
   oil: "Smothering oil",
   neem: "Neem oil",
+  spinosad: "Spinosad",
+  pyrethrins: "Pyrethrins",
+  essentialOil: "Peppermint or cinnamon oil",
 };
 
 export const mixNames: Record<MixId, string> = {
@@ -72,6 +75,9 @@ export const mixNames: Record<MixId, string> = {
   neemWeak: "Neem, weak (1 US teaspoon per US quart)",
   neemUsual: "Neem, usual (7.5 mL per litre)",
   neemStrong: "Neem, strong (15 mL per litre)",
+  spinosadLabel: "Spinosad, made up as its label says",
+  pyrethrinsLabel: "Pyrethrins, made up as their label says",
+  essentialOilLabel: "Essential oil, made up as its label says",
 };
 
 export const ingredientNames: Record<IngredientId, string> = {
@@ -81,6 +87,7 @@ export const ingredientNames: Record<IngredientId, string> = {
   oil: "Horticultural or paraffin oil",
   neemOil: "Neem oil",
   alcoholBottle: "Alcohol from your bottle",
+  product: "The product, made up as its label says",
 };
 
 export const techniqueNames: Record<TechniqueId, string> = {
@@ -106,6 +113,9 @@ export const approachNames: Record<ApproachId, string> = {
   neemDunk: "Neem, dunked",
   alcoholThenSoap: "Alcohol once, then soap sprayed",
   alcoholThenNeem: "Alcohol once, then neem sprayed",
+  spinosadThenSoap: "Spinosad once, then soap sprayed",
+  spinosadSoapInTurn: "Soap and spinosad in turn, sprayed",
+  pyrethrinsThenSoap: "Pyrethrins once, then soap sprayed",
   soapAlcoholInTurn: "Soap sprayed, every third time alcohol with every joint swabbed",
   soapOilInTurn: "Soap and oil in turn, every joint swabbed",
 };
@@ -182,6 +192,7 @@ export const sensitivityNames: Record<Sensitivity, string> = {
   spiny: "spines: use tongs",
   winterDry: "rests dry in winter: keep the mix dry then",
   bearsNeat: "bears neat 70 % alcohol",
+  eaten: "something of it is eaten: only what is allowed on food crops",
 };
 
 export const sourceNames: Record<SensitivitySource, string> = {

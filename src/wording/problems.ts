@@ -83,6 +83,8 @@ export function labelSentence(objection: LabelObjection): string {
       return `${name} is not put on like that (${techniqueNames[objection.technique].toLowerCase()}).`;
     case "too_close":
       return `${name} wants ${dayCount(objection.days)} between two times: ${dayInWords(objection.before)} and ${dayInWords(objection.after)} are closer.`;
+    case "too_many_running":
+      return `${name}, or one of its kind, is put on ${objection.most} times running at most: pests become resistant. Put something of another kind between.`;
     case "too_often":
       return `${name} is put on ${objection.most} times in a course at most; this would be ${objection.times}.`;
   }

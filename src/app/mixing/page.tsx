@@ -9,7 +9,7 @@ export default async function MixingPage() {
   return (
     <>
       <h1>Mixing</h1>
-      <MixingDesk measuring={collection} />
+      <MixingDesk measuring={collection} home={collection} />
     </>
   );
 }

@@ -11,7 +11,8 @@ import type { Objection } from "../suitability/suitability";
 import { assessFile } from "./assess";
 import { calendarOf, type CaseCalendar } from "./calendar";
 import { coursesIn } from "./judge";
-import { comparisonOn, refusedOn, requestOn, type OnPlant } from "./onPlant";
+import { runsOn } from "../planning/resistance";
+import { comparisonOn, isAgainst, refusedOn, requestOn, type OnPlant } from "./onPlant";
 import type { CaseFile } from "../format/schema";
 
 /** What a keeper asks of a plan. */
@@ -74,7 +75,7 @@ function dated({ days, doses, pOver, overByDay }: Schedule, calendar: CaseCalend
  */
 export function* compareFor(file: CaseFile, question: PlanQuestion): Generator<number, DatedComparison> {
   const { request, calendar, pest } = asked(file, question);
-  const done = yield* compare({ ...request, ...comparisonOn(pest.id, question.on) });
+  const done = yield* compare({ ...request, ...comparisonOn(pest.id, question.on, question.courses) });
   const { without, plans, spent, schools: bySchool, fewest, soonest, gentlest, beyond } = done;
   return {
     without: { pOver: without.pOver, by: calendar.day(without.byDay) },
@@ -89,7 +90,7 @@ export function* compareFor(file: CaseFile, question: PlanQuestion): Generator<n
     })),
     spent,
     schools: bySchool.map(({ school, schedule, reaches }) => ({ school, reaches, ...dated(schedule, calendar) })),
-    refused: refusedBy(question.on),
+    refused: refusedBy(pest.id, question),
     fewest,
     soonest,
     gentlest,
@@ -97,11 +98,14 @@ export function* compareFor(file: CaseFile, question: PlanQuestion): Generator<n
   };
 }
 
-function refusedBy(on: OnPlant | null): DatedComparison["refused"] {
+function refusedBy(pestId: string, { on, courses }: PlanQuestion): DatedComparison["refused"] {
   if (!on) return [];
   const all = [...approachIds.map(approachOf), ...schools.map((school) => ({ id: school.id, then: school }))];
   return all.flatMap((approach) => {
-    const why = refusedOn(approach, on.bearer);
+    // What would do nothing to this pest needs no reason.
+    if (!isAgainst(approach, pestId)) return [];
+    const running = runsOn(approach, courses) ? ["sameGroupRunning" as const] : [];
+    const why = [...refusedOn(approach, on.bearer), ...running];
     return why.length > 0 ? [{ id: approach.id as ApproachId | SchoolId, why }] : [];
   });
 }

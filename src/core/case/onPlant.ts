@@ -2,6 +2,7 @@ import type { Application } from "../acts/contact";
 import { addDays, type Day } from "../climate/days";
 import type { ActDone } from "../facts/facts";
 import { standing } from "../facts/facts";
+import { anyHome, isKeptOut } from "../household/household";
 import type { ToolId } from "../inspection/tools";
 import { mixes } from "../mixing/mixes";
 import { potencyOf } from "../mixing/potency";
@@ -9,14 +10,19 @@ import { isKnownPest, type PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import { dosesOf, type Approach, type Dose } from "../planning/approaches";
 import type { CompareRequest } from "../planning/compare";
+import type { Course } from "../planning/course";
 import { helpsFor } from "../planning/helps";
+import { runsOn } from "../planning/resistance";
 import type { SearchRequest } from "../planning/search";
 import { MONTH_DAYS, washesOf } from "../planning/stress";
-import { spotsFor } from "../remedies/remedies";
+import { doesTo, spotsFor, type RemedyId } from "../remedies/remedies";
 import type { Bearer } from "../suitability/bearer";
 import { mixFor, monthlyWashes, refusals } from "../suitability/mixFor";
 import { dunksGently, type Objection } from "../suitability/suitability";
 import type { CaseCalendar } from "./calendar";
+
+/** A remedy that does less than this of what its table says is not tried on a pest (HOUSE). */
+const WORTHWHILE = 0.7;
 
 /** What of a plant and its keeper bears on what is done next. Plain data. */
 export interface OnPlant {
@@ -75,19 +81,29 @@ export function refusedOn(approach: Approach, bearer: Bearer): readonly Objectio
   return [...new Set(codes.map(({ code }) => code))];
 }
 
+/** Whether an approach does anything to speak of to a pest. */
+export function isAgainst(approach: Approach, pestId: string): boolean {
+  return dosesOf(approach).every(({ remedy }) => doesTo(remedy, pestId) >= WORTHWHILE);
+}
+
 /** What a comparison takes of the plant and its keeper. */
 export function comparisonOn(
   pestId: string,
   on: OnPlant | null,
+  courses: Readonly<Record<RemedyId, Course>>,
 ): Pick<CompareRequest, "mayUse" | "helps" | "withLoupe" | "gentle"> {
-  if (!on || !isKnownPest(pestId)) return { mayUse: () => true };
+  const suits = (approach: Approach) => isAgainst(approach, pestId) && !runsOn(approach, courses);
+  if (!on || !isKnownPest(pestId)) return { mayUse: suits };
   const { bearer, tool } = on;
   const dunk = applier(pestId, bearer.form, on)({ remedy: "soap", technique: "dunk" });
+  const systemicKeptOut = isKeptOut("throughTheRoots", bearer.home ?? anyHome, bearer.sensitivities);
   const dunkRefused = refusals("soap", "dunk", bearer).length > 0;
   return {
-    mayUse: (approach) => refusedOn(approach, bearer).length === 0,
+    mayUse: (approach) => suits(approach) && refusedOn(approach, bearer).length === 0,
     gentle: (approach) => dunksGently(bearer) || dosesOf(approach).every(({ technique }) => technique !== "dunk"),
-    helps: helpsFor(pestId, bearer.form, dunk).filter(({ id }) => id !== "dunk" || !dunkRefused),
+    helps: helpsFor(pestId, bearer.form, dunk).filter(
+      ({ id }) => !(id === "dunk" && dunkRefused) && !(id === "systemic" && systemicKeptOut),
+    ),
     ...(tool !== "loupe" && { withLoupe: applier(pestId, bearer.form, { bearer, tool: "loupe" }) }),
   };
 }

@@ -1,3 +1,4 @@
+import { householdIds, productIds, type HouseholdId, type ProductId } from "../household/household";
 import { z } from "zod";
 import { custom, decimal, requiredText, whole } from "../fields";
 import type { ToolId } from "../inspection/tools";
@@ -49,6 +50,9 @@ export const settings = z.object({
   hemisphere: z.enum(["north", "south"]),
   /** What there is to look with, beside the eye. */
   owns: z.array(z.enum(belongings)).transform((all) => belongings.filter((one) => all.includes(one))),
+  /** Who lives with the plants, and what is not allowed or not wanted there. */
+  household: z.array(z.enum(householdIds)).transform((all) => householdIds.filter((one) => all.includes(one))),
+  notAllowed: z.array(z.enum(productIds)).transform((all) => productIds.filter((one) => all.includes(one))),
   /** ISO weekdays (1 is Monday) on which treatments are possible. */
   workDays: z
     .array(whole(1, 7))
@@ -70,5 +74,7 @@ export const usualSettings = {
   stretchLooks: false,
   hemisphere: "north",
   owns: ["lamp"] as Belonging[],
+  household: [] as HouseholdId[],
+  notAllowed: [] as ProductId[],
   workDays: [1, 2, 3, 4, 5, 6, 7],
 } satisfies Omit<Settings, "name" | "timeZone">;

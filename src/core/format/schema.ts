@@ -11,6 +11,9 @@ export const remedyNames = {
   soap: "soap",
   oil: "oil",
   neem: "neem",
+  spinosad: "spinosad",
+  pyrethrins: "pyrethrins",
+  essentialOil: "essentialOil",
 } as const satisfies Record<RemedyId, string>;
 type RemedyName = (typeof remedyNames)[RemedyId];
 const fileRemedyIds = Object.values(remedyNames) as [RemedyName, ...RemedyName[]];

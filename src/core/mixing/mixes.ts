@@ -2,7 +2,7 @@ import type { RemedyId } from "../remedies/remedies";
 import { measureMl, mL, type Millilitres } from "../units/volume";
 import { rest, stockFor } from "./dilution";
 
-export const ingredientIds = ["water", "warmWater", "soap", "oil", "neemOil", "alcoholBottle"] as const;
+export const ingredientIds = ["water", "warmWater", "soap", "oil", "neemOil", "alcoholBottle", "product"] as const;
 export type IngredientId = (typeof ingredientIds)[number];
 
 export interface Amount {
@@ -27,7 +27,15 @@ interface Cut {
   readonly strength: number;
 }
 
-export type Mix = Household | Cut;
+/** A product of which only its label knows how it is made up: all of it is the product. */
+interface ByLabel {
+  readonly kind: "byLabel";
+  readonly remedy: RemedyId;
+  /** Hours after which what is left is useless. */
+  readonly keepsHours: number;
+}
+
+export type Mix = Household | Cut | ByLabel;
 
 const { usTeaspoon, usQuart } = measureMl;
 const perLitreFromUsQuart = (amountMl: number) => (amountMl * 1000) / usQuart;
@@ -90,6 +98,9 @@ export const mixes = {
     "warmWater",
     12,
   ),
+  spinosadLabel: { kind: "byLabel", remedy: "spinosad", keepsHours: 24 },
+  pyrethrinsLabel: { kind: "byLabel", remedy: "pyrethrins", keepsHours: 24 },
+  essentialOilLabel: { kind: "byLabel", remedy: "essentialOil", keepsHours: 24 },
 } as const satisfies Record<string, Mix>;
 
 export type MixId = keyof typeof mixes;
@@ -120,6 +131,7 @@ export function pour(id: MixId, total: Millilitres, bottle: number): Pouring {
     const amounts = [amount("water", rest(total, stock)), amount("alcoholBottle", stock)];
     return { code: "ok", amounts: amounts.filter((a) => a.volumeMl > 0), keepsHours: null };
   }
+  if (mix.kind === "byLabel") return { code: "ok", amounts: [amount("product", total)], keepsHours: mix.keepsHours };
   const additives = mix.perLitreMl.map(([ingredient, perLitre]) => amount(ingredient, (total * perLitre) / 1000));
   const added = mL(additives.reduce((sum, a) => sum + a.volumeMl, 0));
   return { code: "ok", amounts: [amount(mix.water, rest(total, added)), ...additives], keepsHours: mix.keepsHours };

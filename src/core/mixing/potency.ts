@@ -3,7 +3,7 @@ import { mixes, type Mix, type MixId } from "./mixes";
 
 /**
  * What a strength does, against the strength that the kill tables hold for: alcohol as a share by volume, soap and neem in
- * millilitres a litre, oil in per cent. Two drops in a bottle come out as what they are. Source: our own estimates (HOUSE).
+ * millilitres a litre, oil in per cent, a product in parts of what its label says. Two drops in a bottle come out as what they are. Source: our own estimates (HOUSE).
  */
 const potencies = {
   alcohol: [
@@ -26,6 +26,10 @@ const potencies = {
     [7.5, 1],
     [10, 1.15],
   ],
+  // What a label has made up is as strong as its table takes it.
+  spinosad: [[1, 1]],
+  pyrethrins: [[1, 1]],
+  essentialOil: [[1, 1]],
 } as const satisfies Record<RemedyId, readonly (readonly [strength: number, potency: number])[]>;
 
 /** A finished mix weaker than this against what the table takes does next to nothing (HOUSE). */
@@ -50,6 +54,7 @@ export function potencyAt(remedy: RemedyId, strength: number): number {
 export function strengthOf(id: MixId): number {
   const mix: Mix = mixes[id];
   if (mix.kind === "cut") return mix.strength;
+  if (mix.kind === "byLabel") return 1;
   const active = mix.remedy === "neem" ? "neemOil" : mix.remedy === "oil" ? "oil" : "soap";
   const perLitreMl = mix.perLitreMl.find(([ingredient]) => ingredient === active)![1];
   return mix.remedy === "oil" ? perLitreMl / 10 : perLitreMl;

@@ -45,6 +45,21 @@ export const approaches = [
     then: { remedy: "neem", technique: "spray" },
   },
   {
+    id: "spinosadThenSoap",
+    first: { remedy: "spinosad", technique: "spray" },
+    then: { remedy: "soap", technique: "spray" },
+  },
+  {
+    id: "spinosadSoapInTurn",
+    then: { remedy: "soap", technique: "spray" },
+    turn: { dose: { remedy: "spinosad", technique: "spray" }, every: 2 },
+  },
+  {
+    id: "pyrethrinsThenSoap",
+    first: { remedy: "pyrethrins", technique: "spray" },
+    then: { remedy: "soap", technique: "spray" },
+  },
+  {
     id: "soapAlcoholInTurn",
     then: { remedy: "soap", technique: "spray" },
     turn: { dose: { remedy: "alcohol", technique: "sprayAndSwab" }, every: 3 },

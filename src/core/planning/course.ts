@@ -1,4 +1,5 @@
 import { daysBetween, type Day } from "../climate/days";
+import { MOST_RUNNING, tooManyRunning } from "./resistance";
 import { remedyOf, type RemedyId, type TechniqueId } from "../remedies/remedies";
 
 /** How often a remedy has been put on a plant in the course that runs, and the last time; none yet: 0 and null. */
@@ -17,6 +18,7 @@ export type LabelObjection =
       readonly before: Day;
       readonly after: Day;
     }
+  | { readonly code: "too_many_running"; readonly remedy: RemedyId; readonly most: number }
   | { readonly code: "too_often"; readonly remedy: RemedyId; readonly most: number; readonly times: number };
 
 /** One application that is planned or was made. */
@@ -28,7 +30,8 @@ export interface DatedApplication {
 
 /**
  * What the remedies' limits have against applications on certain days, with the courses that run: a technique the remedy does not
- * take, two applications of one remedy closer than it bears, more of them than a course allows. `applications` by day; of each
+ * take, two applications of one remedy closer than it bears, more of them than a course allows, more of one group running than pests
+ * stay susceptible to. `applications` by day; of each
  * kind the first is told. Source: labels from memory and common practice; the keeper's own label decides.
  * @example labelObjections([twoSoapsOnOneDay], courses)[0].code // "too_close"
  */
@@ -53,5 +56,8 @@ export function labelObjections(
     const all = times + days.length - (last ? 1 : 0);
     if (all > mostTimes) objections.push({ code: "too_often", remedy, most: mostTimes, times: all });
   }
+  const inOrder = applications.toSorted((a, b) => (a.day < b.day ? -1 : 1)).map(({ remedy }) => remedy);
+  const running = tooManyRunning(inOrder, courses);
+  if (running) objections.push({ code: "too_many_running", remedy: running, most: MOST_RUNNING });
   return objections;
 }

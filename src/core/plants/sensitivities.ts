@@ -22,5 +22,7 @@ export const sensitivities = [
   "winterDry",
   /** Known to bear neat 70 % alcohol: a skin, not a leaf. */
   "bearsNeat",
+  /** Something of it is eaten. */
+  "eaten",
 ] as const;
 export type Sensitivity = (typeof sensitivities)[number];

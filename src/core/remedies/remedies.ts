@@ -1,5 +1,5 @@
 import { expm1, ln1p } from "../numerics/exponential";
-import { phaseOf, type Habitat, type LifeStage, type Phase } from "../pests/pests";
+import { phaseOf, type Habitat, type LifeStage, type PestId, type Phase } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import type { SpotId } from "../plants/spots";
 
@@ -15,6 +15,10 @@ export interface Remedy {
   readonly kill: Readonly<Record<Phase, KillRange>>;
   /** Where the remedy acts at all. A contact spray reaches neither eggs inside the leaf nor pupae in the mix. */
   readonly actsIn: readonly Habitat[];
+  /** The pests it does anything to, as a factor on its table; whatever it touches where left out. */
+  readonly only?: Partial<Readonly<Record<PestId, number>>>;
+  /** The group by which resistance to it is reckoned; null for what no pest becomes resistant to. Source: IRAC's classification of modes of action, from memory. */
+  readonly group: string | null;
   /** Techniques it may be put on with, the usual one first. */
   readonly techniques: readonly TechniqueId[];
   /** What goes on after it has dried: for how long, a daily death rate of the young, a factor on laying. */
@@ -89,6 +93,10 @@ export const cautionIds = [
   "dustOnlyDry",
   "cardsCatchMore",
   "thirst",
+  "beesWhileWet",
+  "catsAndFish",
+  "resistance",
+  "repellentAtBest",
 ] as const;
 export type CautionId = (typeof cautionIds)[number];
 
@@ -107,6 +115,7 @@ export const remedies = {
       young: { low: 0.9, likely: 0.95, high: 0.99 },
       adult: { low: 0.8, likely: 0.9, high: 0.97 },
     },
+    group: null,
     actsIn: ["foliage"],
     techniques: ["dab", "sprayAndSwab", "wipe", "spray", "hastySpray"],
     smallestIntervalDays: 3,
@@ -122,6 +131,7 @@ export const remedies = {
       young: { low: 0.75, likely: 0.87, high: 0.95 },
       adult: { low: 0.55, likely: 0.72, high: 0.85 },
     },
+    group: null,
     actsIn: ["foliage"],
     techniques: ["spray", "sprayAndSwab", "wipe", "dunk", "hastySpray"],
     smallestIntervalDays: 2,
@@ -137,6 +147,7 @@ export const remedies = {
       young: { low: 0.85, likely: 0.93, high: 0.98 },
       adult: { low: 0.7, likely: 0.82, high: 0.92 },
     },
+    group: null,
     actsIn: ["foliage"],
     techniques: ["spray", "sprayAndSwab", "wipe", "hastySpray"],
     smallestIntervalDays: 5,
@@ -152,6 +163,8 @@ export const remedies = {
       young: { low: 0.5, likely: 0.72, high: 0.85 },
       adult: { low: 0.2, likely: 0.4, high: 0.6 },
     },
+    // Azadirachtin: a mode of action that is not settled, and no resistance known.
+    group: null,
     actsIn: ["foliage"],
     techniques: ["spray", "sprayAndSwab", "wipe", "dunk", "hastySpray"],
     // It hinders moulting and cuts egg laying by half (HOUSE).
@@ -160,7 +173,59 @@ export const remedies = {
     mostTimes: 12,
     smell: "strong",
     harshness: 1.5,
-    cautions: ["neemIrritates", "waterLife", "sunAndHeat", "shake", "dryCrown", "testLeaf", ...common],
+    cautions: ["neemIrritates", "waterLife", "localLaw", "sunAndHeat", "shake", "dryCrown", "testLeaf", ...common],
+  },
+  spinosad: {
+    id: "spinosad",
+    kill: {
+      egg: { low: 0, likely: 0, high: 0 },
+      young: { low: 0.75, likely: 0.9, high: 0.97 },
+      adult: { low: 0.75, likely: 0.9, high: 0.97 },
+    },
+    // Of mites .2 where of thrips .9 (HOUSE).
+    only: { thrips: 1, spiderMite: 0.2 / 0.9 },
+    group: "5",
+    actsIn: ["foliage"],
+    techniques: ["spray", "hastySpray"],
+    smallestIntervalDays: 7,
+    mostTimes: 6,
+    smell: "slight",
+    harshness: 1,
+    cautions: ["localLaw", "beesWhileWet", "resistance", "sunAndHeat", "testLeaf", ...common],
+  },
+  pyrethrins: {
+    id: "pyrethrins",
+    kill: {
+      egg: { low: 0, likely: 0.05, high: 0.1 },
+      young: { low: 0.6, likely: 0.8, high: 0.9 },
+      adult: { low: 0.6, likely: 0.8, high: 0.9 },
+    },
+    only: { thrips: 1, aphid: 1, fungusGnat: 1, mealybug: 0.5, softScale: 0.4, spiderMite: 0.3 },
+    group: "3A",
+    actsIn: ["foliage"],
+    techniques: ["spray", "hastySpray"],
+    smallestIntervalDays: 5,
+    mostTimes: 6,
+    smell: "sharp",
+    harshness: 1.5,
+    cautions: ["localLaw", "catsAndFish", "beesWhileWet", "resistance", "sunAndHeat", "testLeaf", ...common],
+  },
+  essentialOil: {
+    id: "essentialOil",
+    kill: {
+      egg: { low: 0, likely: 0, high: 0 },
+      young: { low: 0, likely: 0, high: 0 },
+      adult: { low: 0, likely: 0, high: 0 },
+    },
+    only: {},
+    group: null,
+    actsIn: ["foliage"],
+    techniques: ["spray", "wipe"],
+    smallestIntervalDays: 3,
+    mostTimes: 12,
+    smell: "strong",
+    harshness: 1.5,
+    cautions: ["repellentAtBest", "catsAndFish", "testLeaf", ...common],
   },
 } as const satisfies Record<string, Remedy>;
 
@@ -173,11 +238,20 @@ export function remedyOf(id: RemedyId): Remedy {
 }
 
 /** Under a shell little gets at an animal; oil smothers it (HOUSE). */
-const underShell: Record<RemedyId, number> = { alcohol: 0.3, soap: 0.3, neem: 0.15, oil: 0.8 };
+const underShell: Record<RemedyId, number> = {
+  ...{ alcohol: 0.3, soap: 0.3, neem: 0.15, oil: 0.8 },
+  ...{ spinosad: 0, pyrethrins: 0.1, essentialOil: 0 },
+};
 /** A cloth rubs off so many of the shells it touches (HOUSE). */
 const RUBBED_OFF = 0.9;
 /** The wool of an egg sac holds water off (HOUSE). */
 const THROUGH_WOOL: Partial<Record<RemedyId, number>> = { soap: 0.5, neem: 0.5 };
+
+/** A factor on a remedy's table for a pest; 0 where it does nothing to it. @example doesTo("spinosad", "aphid") // 0 */
+export function doesTo(remedy: RemedyId, pest: string): number {
+  const { only } = remedyOf(remedy);
+  return only ? (only[pest as PestId] ?? 0) : 1;
+}
 
 /** Whether animals of a stage sit under a shell of their own or their mother's: armoured scale from the settled crawler on. */
 function isShelled(pest: string, stage: Pick<LifeStage, "id">): boolean {
@@ -197,7 +271,8 @@ export function killOf(remedy: RemedyId, pest: string, stage: LifeStage, potency
     ? { low: shell, likely: shell, high: shell }
     : remedies[remedy].kill[phase];
   const strong = (kill: number) => (potency === 1 ? kill : kill === 1 ? 1 : -expm1(potency * ln1p(-kill)));
-  return { low: strong(low * sac), likely: strong(likely * sac), high: strong(high * sac) };
+  const share = sac * doesTo(remedy, pest);
+  return { low: strong(low * share), likely: strong(likely * share), high: strong(high * share) };
 }
 
 /** As {@link killOf}, put on with a technique: a cloth also rubs shells off. */

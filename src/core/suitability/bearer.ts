@@ -1,11 +1,13 @@
 import type { Day } from "../climate/days";
 import { seasonOf, type Hemisphere } from "../diagnosis/priors";
+import { anyHome, type Home } from "../household/household";
 import type { MixId } from "../mixing/mixes";
 import { genusMeant } from "../plants/genera";
 import type { GrowthFormId } from "../plants/growthForms";
 import { sensitivitiesOf, type Kind } from "../plants/care";
 import type { Sensitivity } from "../plants/sensitivities";
 import type { TechniqueId } from "../remedies/remedies";
+import type { Helpers } from "./helpers";
 import type { ReactionId } from "./reactions";
 
 /** How a plant has borne a treatment before. */
@@ -27,6 +29,11 @@ export interface Bearer {
   /** Whether a plant that rests dry in winter rests now. */
   readonly resting: boolean;
   readonly reactions: readonly Reacted[];
+  /** Who lives with it; nothing is said where left out. */
+  readonly home?: Home;
+  /** The day it is weighed on, and what was done to it that bears on helpful animals; nothing is said where left out. */
+  readonly today?: Day;
+  readonly helpers?: Helpers;
 }
 
 export interface DescribedPlant extends Kind {
@@ -41,10 +48,11 @@ export function bearerOf(
   reactions: readonly Reacted[],
   on: Day,
   hemisphere: Hemisphere,
+  home: Home = anyHome,
 ): Bearer {
   const { potCm, inBud, inFlower, growthForm: form } = plant;
   const cold = ["autumn", "winter"].includes(seasonOf(Number(on.slice(5, 7)), hemisphere));
   const known = genusMeant(plant.genus) !== null;
   const sensitivities = sensitivitiesOf(plant).map(({ id }) => id);
-  return { sensitivities, known, form, potCm, inBud, inFlower, resting: cold, reactions };
+  return { sensitivities, known, form, potCm, inBud, inFlower, resting: cold, reactions, home };
 }

@@ -10,6 +10,9 @@ const usual: Record<RemedyId, { readonly skin: MixId; readonly tough: MixId; rea
   soap: { skin: "soapStrong", tough: "soapMild", tender: "soapMild" },
   oil: { skin: "oil2", tough: "oil2", tender: "oil1" },
   neem: { skin: "neemUsual", tough: "neemUsual", tender: "neemWeak" },
+  spinosad: { skin: "spinosadLabel", tough: "spinosadLabel", tender: "spinosadLabel" },
+  pyrethrins: { skin: "pyrethrinsLabel", tough: "pyrethrinsLabel", tender: "pyrethrinsLabel" },
+  essentialOil: { skin: "essentialOilLabel", tough: "essentialOilLabel", tender: "essentialOilLabel" },
 };
 
 /**

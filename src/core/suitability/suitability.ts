@@ -1,3 +1,4 @@
+import { anyHome, homeObjections, type HomeObjection } from "../household/household";
 import type { MixId } from "../mixing/mixes";
 import { mixes } from "../mixing/mixes";
 import { potencyOf } from "../mixing/potency";
@@ -31,7 +32,11 @@ export interface Objection {
     | "reactedBefore"
     | "unknownKind"
     | "milkySap"
-    | "spines";
+    | "spines"
+    | "sameGroupRunning"
+    | "helpersAlive"
+    | "sprayedLately"
+    | HomeObjection;
 }
 
 /** Forms without leaves: what runs between ribs, joints and stems dries slowly, and rots. */
@@ -86,7 +91,8 @@ export function objections(plant: Bearer, mix: MixId, technique: TechniqueId): r
   warn(!plant.known, "unknownKind");
   warn(has("milkySap"), "milkySap");
   warn(has("spiny"), "spines");
-  return [...refused, ...warned];
+  const atHome = homeObjections(remedy, plant.home ?? anyHome, plant.sensitivities);
+  return [...atHome, ...refused, ...warned].toSorted((a, b) => Number(a.level === "warn") - Number(b.level === "warn"));
 }
 
 /** Whether the plant has borne this badly before: as strong a mix of the remedy, or, where it rotted, as wet a technique. */

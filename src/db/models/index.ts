@@ -45,6 +45,8 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
       stretchLooks: "boolean",
       hemisphere: "text",
       owns: "texts",
+      household: "texts",
+      notAllowed: "texts",
       isDemo: "boolean",
     }),
     workDays: { type: DataTypes.ARRAY(DataTypes.INTEGER) },

@@ -11,7 +11,7 @@ export type Collection = Settings & { readonly id: string; readonly isDemo: bool
 const columns = `id, name, time_zone as "timeZone", look_every_days as "lookEveryDays", units, spoons,
   alcohol_percent::float8 as "alcoholPercent", clear_percent as "clearPercent", plan_percent as "planPercent",
   risk_percent::float8 as "riskPercent", stretch_looks as "stretchLooks",
-  work_days as "workDays", hemisphere, owns, is_demo as "isDemo"`;
+  work_days as "workDays", hemisphere, owns, household, not_allowed as "notAllowed", is_demo as "isDemo"`;
 
 /** Every collection of a database, the oldest first. */
 export async function all(sequelize: Sequelize, transaction?: Transaction): Promise<Collection[]> {

@@ -4,15 +4,18 @@ import type { Day } from "@/core/climate/days";
 import { standing } from "@/core/facts/facts";
 import { usualTool } from "@/core/facts/settings";
 import { bearerOf, type Bearer } from "@/core/suitability/bearer";
+import { helpersOn } from "@/core/suitability/helpers";
 import { today, type Context } from "../context";
 
 /** A plant as remedies are weighed against it on a day. */
 export function bearerOn(
   { collection }: Pick<Context, "collection">,
-  { plant, reactions }: Pick<PlantRecord, "plant" | "reactions">,
+  { plant, reactions, acts }: Pick<PlantRecord, "plant" | "reactions" | "acts">,
   on: Day,
 ): Bearer {
-  return bearerOf(plant, standing(reactions), on, collection.hemisphere);
+  const { hemisphere, household, notAllowed } = collection;
+  const bearer = bearerOf(plant, standing(reactions), on, hemisphere, { household, notAllowed });
+  return { ...bearer, today: on, helpers: helpersOn(acts) };
 }
 
 /** What of a plant and its keeper bears on what is done next. */

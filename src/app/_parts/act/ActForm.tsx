@@ -25,18 +25,17 @@ import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { LabelObjection } from "@/core/planning/course";
 import { spotsFor, type TechniqueId } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
-import { objections } from "@/core/suitability/suitability";
+import { actObjections } from "@/core/suitability/actObjections";
 import { ActFields } from "@/ui/acts/ActFields";
 import { askedFor, draftOf, type ActedOn, type Draft } from "@/ui/acts/actFields";
 import { Amounts, type Measuring } from "@/ui/Amounts";
-import { Cautions } from "@/ui/Cautions";
+import { CautionList } from "@/ui/Cautions";
 import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
 import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { actKindNames } from "@/wording/acts";
 import { millilitres } from "@/wording/amounts";
-import { cautionSentences } from "@/wording/cautions";
 import { dayInWords } from "@/wording/dates";
 import { mixNames } from "@/wording/names";
 import { labelSentence } from "@/wording/problems";
@@ -121,8 +120,8 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
     form.setValue("act", draftOf(kind, actedOn) as never);
     form.setValue("stepId", kind === "contact" ? (steps[0]?.id ?? "") : "");
   };
-  const refused =
-    contact && plant && objections(plant.bearer, contact.mix, contact.technique).some((o) => o.level === "refuse");
+  const against = plant ? actObjections(draft as unknown as Act, plant.bearer) : [];
+  const refused = against.some(({ level }) => level === "refuse");
   const isWhat = ({ as }: { as: string }) => as === "select" || as === "choice";
   const fields = { form, draft, growthForm: actedOn.growthForm };
   return (
@@ -136,17 +135,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
       />
       <div key={draft.kind}>
         <ActFields {...fields} part={isWhat} />
-        {contact ? (
-          <Cautions mix={contact.mix} technique={contact.technique} plant={plant?.bearer} />
-        ) : (
-          <div className="alert alert-warning" role="note" aria-label="Cautions">
-            <ul className="mb-0 ps-3">
-              {cautionsOfAct(draft as unknown as Act).map((id) => (
-                <li key={id}>{cautionSentences[id]}</li>
-              ))}
-            </ul>
-          </div>
-        )}
+        <CautionList against={against} cautions={cautionsOfAct(draft as unknown as Act)} />
         <ActFields {...fields} part={(field) => !isWhat(field)} />
         {contact && <TokenDose draft={draft} />}
         {contact && <HowToMix mix={contact.mix} typed={draft.volumeMl} measuring={measuring} />}

@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import Form from "react-bootstrap/Form";
+import { isKeptOut, type Home } from "@/core/household/household";
 import { mixesOf, type MixId } from "@/core/mixing/mixes";
 import { remedyIds, type RemedyId } from "@/core/remedies/remedies";
 import { spoonSets, type SpoonSet } from "@/core/units/spoons";
@@ -20,14 +21,15 @@ function read(typed: string, min: number, max: number): number | null {
 }
 
 /** A mix and a volume give the amounts to measure; nothing is written down here. */
-export function MixingDesk({ measuring }: { measuring: Measuring }) {
-  const [remedy, setRemedy] = useState<RemedyId>("alcohol");
-  const [mix, setMix] = useState<MixId>("alcoholFull");
+export function MixingDesk({ measuring, home }: { measuring: Measuring; home: Home }) {
+  const [remedy, setRemedy] = useState<RemedyId>(remedyIds.find((id) => !isKeptOut(id, home, [])) ?? "soap");
+  const [mix, setMix] = useState<MixId>(mixesOf(remedy)[0]!);
   const [volume, setVolume] = useState("500");
   const [percent, setPercent] = useState(String(measuring.alcoholPercent));
   const [spoons, setSpoons] = useState<SpoonSet>(measuring.spoons);
   const totalMl = read(volume, 1, LARGEST_ML);
   const alcoholPercent = read(percent, 1, 100);
+  const allowed = remedyIds.filter((id) => !isKeptOut(id, home, []));
   const choose = (next: RemedyId) => {
     setRemedy(next);
     setMix(mixesOf(next)[0]!);
@@ -39,7 +41,7 @@ export function MixingDesk({ measuring }: { measuring: Measuring }) {
           <Form.Group className="mb-3" controlId="mixing-remedy">
             <Form.Label className="fw-semibold mb-1">Remedy</Form.Label>
             <Form.Select value={remedy} onChange={(event) => choose(event.target.value as RemedyId)}>
-              {remedyIds.map((id) => (
+              {allowed.map((id) => (
                 <option key={id} value={id}>
                   {remedyNames[id]}
                 </option>

@@ -12,6 +12,7 @@ import { recordEntries } from "@/ui/record/entries";
 import { dayInWords, dayAndYear, fromToday } from "@/wording/dates";
 import { growthFormNames, pestNames, sensitivityNames, sourceNames } from "@/wording/names";
 import { programmeNames } from "@/wording/programmes";
+import { helpersSentence } from "@/wording/helpers";
 import { stateInWords } from "@/wording/states";
 import { warmthInWords } from "@/wording/warmth";
 import { AddPhoto } from "./_parts/AddPhoto";
@@ -31,6 +32,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
   const lastLook = standing(record.looks).at(-1);
   const atRisk = card.state === "atRisk";
   const beside = record.exposures.at(-1);
+  const helpersInWords = view.on.bearer.helpers && helpersSentence(view.on.bearer.helpers, today);
   const facts = {
     look: record.looks,
     act: record.acts,
@@ -147,6 +149,12 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               <dd className="col-7">{plant.acquiredOn ? dayAndYear(plant.acquiredOn) : "not given"}</dd>
               <dt className="col-5">Seller</dt>
               <dd className="col-7">{plant.seller || "not given"}</dd>
+              {helpersInWords && (
+                <>
+                  <dt className="col-5">Helpful animals</dt>
+                  <dd className="col-7">{helpersInWords}</dd>
+                </>
+              )}
               {view.sensitivities.length > 0 && (
                 <>
                   <dt className="col-5">Take care</dt>

@@ -6,9 +6,11 @@ import Alert from "react-bootstrap/Alert";
 import { changeSettingsAction } from "@/app/_parts/actions";
 import { changeSettings } from "@/core/facts/deeds";
 import { belongings, type Settings } from "@/core/facts/settings";
+import { householdIds, productIds } from "@/core/household/household";
 import { spoonSets } from "@/core/units/spoons";
 import { ChecksField, ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
+import { householdNames, productNames } from "@/wording/household";
 import { belongingNames, hemisphereNames, spoonSetNames, unitNames } from "@/wording/settings";
 
 const weekdays = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"].map(
@@ -91,6 +93,18 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
         name="owns"
         label="What you have to look with"
         options={belongings.map((id) => [id, belongingNames[id]])}
+      />
+      <ChecksField
+        form={form}
+        name="household"
+        label="Who is around"
+        options={householdIds.map((id) => [id, householdNames[id]])}
+      />
+      <ChecksField
+        form={form}
+        name="notAllowed"
+        label="What is not allowed where you live, or not wanted"
+        options={productIds.map((id) => [id, productNames[id]])}
       />
       <ChoiceField
         form={form}

@@ -47,7 +47,9 @@ describe("a dose as it will be put on this plant", () => {
 
   it("nothing is known of a pest that hides nowhere in particular", () => {
     expect(requestOn("weevil", onPlant("Maranta"), calendar)).toEqual({});
-    expect(comparisonOn("weevil", onPlant("Maranta")).mayUse(approachOf("oilSpray"))).toBe(true);
+    expect(comparisonOn("weevil", onPlant("Maranta"), coursesOn([], TRIAL_DAY)).mayUse(approachOf("oilSpray"))).toBe(
+      true,
+    );
   });
 
   it("what was put on in the last month counts, as soap washes; what was struck out does not", () => {

@@ -10,7 +10,7 @@ import { cautionSentences } from "@/wording/cautions";
 import { percent } from "@/wording/chances";
 import { dayCount } from "@/wording/dates";
 import { remedyNames, smellNames, techniqueNames } from "@/wording/names";
-import { StrengthCurve } from "./_parts/StrengthCurve";
+import { hasStrengths, StrengthCurve } from "./_parts/StrengthCurve";
 
 const remedyIn = (id: string): RemedyId | undefined => remedyIds.find((one) => one === id);
 
@@ -71,13 +71,15 @@ export default async function RemedyPage({ params }: { params: Promise<{ id: str
               Of the animals where the hand goes; our own estimates. Deep: where no brush comes.
             </p>
           </Panel>
-          <Panel title="Strength against effect">
-            <StrengthCurve remedy={id} />
-            <p className="small mb-0">
-              Of adult mealybugs that are touched, so many die; the dots are the mixes. A few drops in a bottle do next
-              to nothing, however often. Our own estimates.
-            </p>
-          </Panel>
+          {hasStrengths(id) && (
+            <Panel title="Strength against effect">
+              <StrengthCurve remedy={id} />
+              <p className="small mb-0">
+                Of adult mealybugs that are touched, so many die; the dots are the mixes. A few drops in a bottle do
+                next to nothing, however often. Our own estimates.
+              </p>
+            </Panel>
+          )}
         </div>
         <div className="col-lg-6">
           <Panel title="Before you use it">

@@ -7,6 +7,7 @@ import type { PlanQuestion } from "@/core/case/ask";
 import type { Day } from "@/core/climate/days";
 import type { PlannedDose } from "@/core/facts/kinds/programme";
 import type { CaseFileInput } from "@/core/format/schema";
+import { anyHome, isKeptOut } from "@/core/household/household";
 import { mixes, mixesOf, type MixId } from "@/core/mixing/mixes";
 import type { PestId } from "@/core/pests/pests";
 import { repeatBounds } from "@/core/planning/bounds";
@@ -58,7 +59,8 @@ export function ByHand(props: Props) {
 }
 
 function Choices({ pest, meanC, first, bearer, current, reckoner, file, question, choose, adopting }: Props) {
-  const [mix, setMix] = useState<MixId>(current?.mix ?? mixFor("alcohol", bearer));
+  const allowed = remedyIds.filter((id) => !isKeptOut(id, bearer.home ?? anyHome, bearer.sensitivities));
+  const [mix, setMix] = useState<MixId>(current?.mix ?? mixFor(allowed[0] ?? "soap", bearer));
   const [technique, setTechnique] = useState<TechniqueId>(current?.technique ?? "dab");
   const [basis, setBasis] = useState<"reckoned" | "own">("reckoned");
   const [own, setOwn] = useState({ everyDays: "7", times: "3" });
@@ -99,7 +101,7 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
     <div className="way-columns">
       <section>
         <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Remedy">
-          {remedyIds.map((id) => (
+          {allowed.map((id) => (
             <button
               key={id}
               type="button"

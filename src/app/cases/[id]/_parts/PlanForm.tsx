@@ -183,7 +183,7 @@ export function PlanForm(props: Props) {
           ways?.refused.map(({ id, name, why }) => (
             <li key={id} className="way refused">
               <span className="way-name">{name}</span>
-              <span>Not on this plant: {why.map((code) => shortObjections[code]).join("; ")}.</span>
+              <span>Left out: {why.map((code) => shortObjections[code]).join("; ")}.</span>
             </li>
           ))}
         {all &&

@@ -11,16 +11,19 @@ const LEFT = 54;
 const BOTTOM = 26;
 const POINTS = 60;
 /** How far the scale goes, in the remedy's own measure, and how it is told. */
-const scales: Record<RemedyId, { readonly most: number; readonly tell: (strength: number) => string }> = {
+const scales: Partial<Record<RemedyId, { readonly most: number; readonly tell: (strength: number) => string }>> = {
   alcohol: { most: 0.9, tell: (s) => `${Math.round(s * 1000) / 10} %` },
   soap: { most: 20, tell: (s) => `${Math.round(s)} mL/L` },
   oil: { most: 4, tell: (s) => `${Math.round(s * 10) / 10} %` },
   neem: { most: 16, tell: (s) => `${Math.round(s)} mL/L` },
 };
 
+/** Whether a remedy is mixed by the keeper at all, and not as its label says. */
+export const hasStrengths = (remedy: RemedyId) => scales[remedy] !== undefined;
+
 /** Strength against effect: of adult mealybugs that are touched so many die, with the mixes a keeper makes marked. */
 export function StrengthCurve({ remedy }: { remedy: RemedyId }) {
-  const { most, tell } = scales[remedy];
+  const { most, tell } = scales[remedy]!;
   const adult = pests.mealybug.stages.at(-1)!;
   const dies = (strength: number) => killOf(remedy, "mealybug", adult, potencyAt(remedy, strength)).likely;
   const x = (strength: number) => LEFT + ((WIDTH - LEFT - 8) * strength) / most;

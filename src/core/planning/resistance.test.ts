@@ -1,0 +1,76 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { coursesOn } from "../case/course";
+import { day } from "../climate/days";
+import { pests } from "../pests/pests";
+import { doesTo, killOf, remedyIds, remedyOf, type RemedyId } from "../remedies/remedies";
+import { approaches, approachOf } from "./approaches";
+import { labelObjections, type Course } from "./course";
+import { MOST_RUNNING, runningOf, runsOn, tooManyRunning } from "./resistance";
+
+const none = coursesOn([], day("2026-11-24"));
+const after = (over: Partial<Record<RemedyId, Course>>) => ({ ...none, ...over });
+
+describe("groups by which resistance is reckoned", () => {
+  it("are those of the published classification (IRAC, from memory): spinosyns 5, pyrethrins 3A; soap and oil have none", () => {
+    const groups = Object.fromEntries(remedyIds.map((id) => [id, remedyOf(id).group]));
+    expect(groups).toMatchObject({ spinosad: "5", pyrethrins: "3A", soap: null, oil: null, alcohol: null });
+  });
+
+  it("not more than twice running; another between begins anew", () => {
+    expect(tooManyRunning(["spinosad", "spinosad"], none)).toBeNull();
+    expect(tooManyRunning(["spinosad", "spinosad", "spinosad"], none)).toBe("spinosad");
+    expect(tooManyRunning(["spinosad", "spinosad", "soap", "spinosad"], none)).toBeNull();
+    expect(tooManyRunning(["soap", "soap", "soap", "soap"], none)).toBeNull();
+  });
+
+  it("what is on record counts, unless something of another kind came after it", () => {
+    const twice = after({ spinosad: { times: 2, last: day("2026-11-20") } });
+    expect(runningOf("spinosad", twice)).toBe(2);
+    expect(tooManyRunning(["spinosad"], twice)).toBe("spinosad");
+    const soaped = after({ ...twice, soap: { times: 1, last: day("2026-11-22") } });
+    expect(runningOf("spinosad", soaped)).toBe(0);
+    expect(runsOn(approachOf("spinosadThenSoap"), twice)).toBe(true);
+    expect(runsOn(approachOf("spinosadThenSoap"), soaped)).toBe(false);
+  });
+
+  it("no approach that is offered runs on, and a plan by hand that does is told", () => {
+    for (const { id } of approaches) expect(runsOn(approachOf(id), none)).toBe(false);
+    const three = ["2026-12-01", "2026-12-08", "2026-12-15"].map((on) => ({
+      day: day(on),
+      ...({ remedy: "spinosad", technique: "spray" } as const),
+    }));
+    expect(labelObjections(three, none)).toEqual([
+      { code: "too_many_running", remedy: "spinosad", most: MOST_RUNNING },
+    ]);
+  });
+
+  it("three of one group next to each other never pass", () => {
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...remedyIds), { maxLength: 12 }), (order) => {
+        const three = order.some(
+          (one, i) => remedyOf(one).group !== null && order[i + 1] === one && order[i + 2] === one,
+        );
+        expect(tooManyRunning(order, none) !== null).toBe(three);
+      }),
+    );
+  });
+});
+
+describe("what is strong on some pests only", () => {
+  it("spinosad: thrips larvae and adults .9, mites .2, eggs and others nothing (HOUSE)", () => {
+    const likely = (pest: "thrips" | "spiderMite" | "mealybug", id: string) =>
+      killOf(
+        "spinosad",
+        pest,
+        pests[pest].stages.find((stage) => stage.id === id)!,
+      ).likely;
+    expect(likely("thrips", "larva")).toBeCloseTo(0.9, 12);
+    expect(likely("thrips", "adult")).toBeCloseTo(0.9, 12);
+    expect(likely("thrips", "egg")).toBe(0);
+    expect(likely("spiderMite", "adult")).toBeCloseTo(0.2, 12);
+    expect(likely("mealybug", "adult")).toBe(0);
+    const does = [doesTo("soap", "aphid"), doesTo("pyrethrins", "armouredScale"), doesTo("essentialOil", "aphid")];
+    expect(does).toEqual([1, 0, 0]);
+  });
+});

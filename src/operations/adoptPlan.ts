@@ -5,7 +5,7 @@ import { doseOf } from "@/core/case/plans";
 import { addDays, type Day } from "@/core/climate/days";
 import type { AdoptPlan } from "@/core/facts/kinds/programme";
 import { checkCaseFile } from "@/core/format/read";
-import { labelObjections } from "@/core/planning/course";
+import { labelObjections } from "@/core/planning/label";
 import { objections } from "@/core/suitability/suitability";
 import { scopeOf, today, type Context } from "./context";
 import * as facts from "@/db/stores/facts";

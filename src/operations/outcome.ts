@@ -1,6 +1,6 @@
 import { may, type Right } from "@/core/access/roles";
 import type { Day } from "@/core/climate/days";
-import type { LabelObjection } from "@/core/planning/course";
+import type { LabelObjection } from "@/core/planning/label";
 import type { Objection } from "@/core/suitability/suitability";
 import { UniqueConstraintError, type Transaction } from "sequelize";
 import type { Scope } from "@/db/connection";

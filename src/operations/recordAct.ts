@@ -6,7 +6,7 @@ import type { Day } from "@/core/climate/days";
 import type { RecordAct } from "@/core/facts/kinds/act";
 import { standing } from "@/core/facts/facts";
 import { mixes } from "@/core/mixing/mixes";
-import { labelObjections, type LabelObjection } from "@/core/planning/course";
+import { labelObjections, type LabelObjection } from "@/core/planning/label";
 import { actObjections } from "@/core/suitability/actObjections";
 import * as cases from "@/db/stores/cases";
 import * as facts from "@/db/stores/facts";

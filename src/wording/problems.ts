@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { Day } from "@/core/climate/days";
 import type { FieldCode } from "@/core/fields";
-import type { LabelObjection } from "@/core/planning/course";
+import type { LabelObjection } from "@/core/planning/label";
 import type { Objection } from "@/core/suitability/suitability";
 import { objectionSentences } from "./cautions";
 import { dayAndYear, dayCount, dayInWords } from "./dates";

@@ -1,8 +1,8 @@
 import { contextIfAny, stillOpen } from "@/app/_parts/context";
 import type { Told } from "@/app/_parts/live";
 import { may } from "@/core/access/roles";
-import { onChange } from "@/db/changes";
 import { databaseUrl } from "@/env";
+import { hearChanges } from "@/operations/hearChanges";
 import { readMark } from "@/operations/readMark";
 
 /** A line on which nothing is said is given up somewhere on the way; and whoever was shut out meanwhile hears no more. ms. */
@@ -33,9 +33,9 @@ export async function GET(request: Request): Promise<Response> {
           // Without the database nothing is done either; when it is back this is asked for again.
           () => {},
         );
-      const leave = onChange(databaseUrl(), (change) => {
+      const leave = hearChanges(databaseUrl(), context, (change) => {
         if (!change) void tellLatest();
-        else if (change.collectionId === context.collection.id) tell({ mark: change.mark, from: change.from });
+        else tell({ mark: change.mark, from: change.from });
       });
       const beat = setInterval(() => {
         say(":\n\n");

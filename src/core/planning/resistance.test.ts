@@ -5,7 +5,8 @@ import { day } from "../climate/days";
 import { pests } from "../pests/pests";
 import { doesTo, killOf, remedyIds, remedyOf, type RemedyId } from "../remedies/remedies";
 import { approaches, approachOf } from "./approaches";
-import { labelObjections, type Course } from "./course";
+import { type Course } from "./course";
+import { labelObjections } from "./label";
 import { MOST_RUNNING, runningOf, runsOn, tooManyRunning } from "./resistance";
 
 const none = coursesOn([], day("2026-11-24"));

@@ -4,7 +4,7 @@ import type { Day } from "@/core/climate/days";
 import { standing } from "@/core/facts/facts";
 import { usualTool } from "@/core/facts/settings";
 import { bearerOf, type Bearer } from "@/core/suitability/bearer";
-import { helpersOn } from "@/core/suitability/helpers";
+import { helpersOn } from "@/core/case/helpersOn";
 import { today, type Context } from "../context";
 
 /** A plant as remedies are weighed against it on a day. */

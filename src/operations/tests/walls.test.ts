@@ -57,7 +57,15 @@ import { voidFact } from "../voidFact";
 import { aFind, aLook, aPlan, aPlant, aSpray, daysAgo, freshCollection, NOW, plantOn } from "./builders";
 
 /** What is done beside requests, by the machine itself, and what begins a collection. */
-const NOT_ASKED = ["beginCollection", "context", "deriveStale", "judgeStale", "outcome", "reckonCarriage"];
+const NOT_ASKED = [
+  "beginCollection",
+  "context",
+  "deriveStale",
+  "hearChanges",
+  "judgeStale",
+  "outcome",
+  "reckonCarriage",
+];
 
 /** Two collections in one database: what one holds is asked for, and worked on, from the other. */
 describe("two walls between collections", () => {

@@ -22,7 +22,7 @@ import { recordAct } from "@/core/facts/kinds/act";
 import { mixes, type MixId } from "@/core/mixing/mixes";
 import { potencyAt, TOKEN_POTENCY } from "@/core/mixing/potency";
 import type { GrowthFormId } from "@/core/plants/growthForms";
-import type { LabelObjection } from "@/core/planning/course";
+import type { LabelObjection } from "@/core/planning/label";
 import { spotsFor, type TechniqueId } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
 import { actObjections } from "@/core/suitability/actObjections";

@@ -1,11 +1,12 @@
 import { describe, expect, it } from "vitest";
-import type { Act } from "../acts/acts";
-import { spray, struck, on } from "../case/tests/facts";
-import { addDays } from "../climate/days";
-import type { ActDone } from "../facts/facts";
-import { actObjections, productOf } from "./actObjections";
-import { bearerOf } from "./bearer";
-import { helpersOn, SPRAY_FREE_DAYS } from "./helpers";
+import type { Act } from "../../acts/acts";
+import { addDays } from "../../climate/days";
+import type { ActDone } from "../../facts/facts";
+import { actObjections, productOf } from "../../suitability/actObjections";
+import { bearerOf } from "../../suitability/bearer";
+import { SPRAY_FREE_DAYS } from "../../suitability/helpers";
+import { helpersOn } from "../helpersOn";
+import { on, spray, struck } from "./facts";
 
 const mites: Act = { kind: "release", predator: "predatoryMites", sachets: 1 };
 const released = (day: number): ActDone => ({ ...spray(day), act: mites });

@@ -1,0 +1,24 @@
+import { addDays, type Day } from "../climate/days";
+import { standing, type ActDone } from "../facts/facts";
+import { predators } from "../remedies/lasting";
+import { SPRAY_FREE_DAYS, type Helpers } from "../suitability/helpers";
+
+const latest = (days: readonly Day[]): Day | null => days.toSorted().at(-1) ?? null;
+
+/**
+ * Until when helpful animals live on a plant, and from when on they may be let loose there, from its acts and those on its place.
+ * Struck out acts count nothing. @example helpersOn([]) // { aliveUntil: null, freeFrom: null }
+ */
+export function helpersOn(acts: readonly ActDone[]): Helpers {
+  const done = standing(acts);
+  return {
+    aliveUntil: latest(
+      done.flatMap(({ act, day }) => (act.kind === "release" ? [addDays(day, predators[act.predator].untilDay)] : [])),
+    ),
+    freeFrom: latest(
+      done.flatMap(({ act, day }) =>
+        act.kind === "contact" || act.kind === "dust" ? [addDays(day, SPRAY_FREE_DAYS)] : [],
+      ),
+    ),
+  };
+}

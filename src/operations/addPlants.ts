@@ -1,4 +1,5 @@
 import type { AddPlant, AddPlants } from "@/core/facts/deeds";
+import { USUAL_WORTH } from "@/core/plants/worth";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import * as plants from "@/db/stores/plants";
@@ -26,9 +27,19 @@ export function addPlants(context: Context, { plants: added }: AddPlants): Promi
     await plants.add(
       scope,
       fresh.map(
-        ({ placementId: _p, placeId: _w, slot: _s, inBud = false, careAdded = [], careWithout = [], ...plant }) => ({
+        ({
+          placementId: _p,
+          placeId: _w,
+          slot: _s,
+          inBud = false,
+          worth = USUAL_WORTH,
+          careAdded = [],
+          careWithout = [],
+          ...plant
+        }) => ({
           ...plant,
           inBud,
+          worth,
           ...careOf(careAdded, careWithout),
         }),
       ),

@@ -14,6 +14,7 @@ import { scopeOf, today, type Context } from "./context";
 import { occupantsOf, warmPlaces } from "./parts/placesAsTheyStand";
 import { keptJudgement } from "./parts/judgements";
 import { cardOf } from "./parts/plantCard";
+import { neighboursAt } from "./parts/neighbours";
 import { readPlant, type PlantView } from "./readPlant";
 
 /** Setting a plant apart: where to, or who else moves where it cannot. */
@@ -94,26 +95,9 @@ export async function readMove(context: Context, asked: string): Promise<MoveVie
   const targets = all
     .filter(({ id: other }) => !apartAt(other) && other !== place.id)
     .map(({ id: other, name, meanC }) => {
-      const others = occupants.filter((one) => one.plantId !== plant.id);
-      const near: Partial<Record<"touching" | "place" | "room", number>> = {};
-      let there = 0;
-      for (const { placeId } of others) {
-        const passage = tree.between(other, placeId);
-        if (!passage) continue;
-        if (placeId === other) there++;
-        const nearness = placeId === other ? "place" : "room";
-        if (passage.nearness !== "open") near[nearness] = (near[nearness] ?? 0) + 1;
-      }
-      // Wherever it is put in a row, two of them touch it.
-      const touching = Math.min(2, near.place ?? 0);
-      const wouldCatch = plantsThatCatch(
-        pests,
-        plant.growthForm,
-        { ...near, touching, place: (near.place ?? 0) - touching },
-        meanC ?? USUAL_C,
-        MONTH_DAYS,
-      );
-      return { id: other, name, plants: there, wouldCatch };
+      const near = neighboursAt(other, plant.id, occupants, tree);
+      const wouldCatch = plantsThatCatch(pests, plant.growthForm, near, meanC ?? USUAL_C, MONTH_DAYS);
+      return { id: other, name, plants: near.touching + near.place, wouldCatch };
     });
   const back = card.apart;
   return {

@@ -1,11 +1,20 @@
 import { expose } from "comlink";
-import { compareFor, datesFor, promiseOf, type DatedComparison, type PlanQuestion } from "@/core/case/ask";
+import {
+  compareFor,
+  datesFor,
+  decideFor,
+  promiseOf,
+  type DatedComparison,
+  type DecisionQuestion,
+  type PlanQuestion,
+} from "@/core/case/ask";
 import { blameCase, drawCase, type DatedDose } from "@/core/case/draw";
 import type { OnPlant } from "@/core/case/onPlant";
 import { caseFile, type CaseFileInput } from "@/core/format/schema";
 import { pClearIf, type Supposition } from "@/core/case/whatIf";
 import type { Day } from "@/core/climate/days";
 import type { Dose } from "@/core/planning/approaches";
+import type { Decision } from "@/core/planning/decision";
 
 /** The core's heavy reckoning, out of the page's way. Case files go in, plain data comes out. */
 const reckoner = {
@@ -22,19 +31,22 @@ const reckoner = {
       question,
       dates.map((day, i) => ({ day, dose: doses[i]! })),
     ),
-  compare: async (
-    file: CaseFileInput,
-    question: PlanQuestion,
-    onProgress: (share: number) => Promise<void> | void,
-  ): Promise<DatedComparison> => {
-    const run = compareFor(caseFile.parse(file), question);
-    for (;;) {
-      const next = run.next();
-      if (next.done) return next.value;
-      await onProgress(next.value);
-    }
-  },
+  compare: (file: CaseFileInput, question: PlanQuestion, onProgress: OnProgress): Promise<DatedComparison> =>
+    toItsEnd(compareFor(caseFile.parse(file), question), onProgress),
+  decide: (file: CaseFileInput, question: DecisionQuestion, onProgress: OnProgress): Promise<Decision> =>
+    toItsEnd(decideFor(caseFile.parse(file), question), onProgress),
 };
+
+type OnProgress = (share: number) => Promise<void> | void;
+
+/** What a long reckoning comes to; how far it is, is told as it goes. */
+async function toItsEnd<T>(run: Generator<number, T>, onProgress: OnProgress): Promise<T> {
+  for (;;) {
+    const next = run.next();
+    if (next.done) return next.value;
+    await onProgress(next.value);
+  }
+}
 
 export type Reckoner = typeof reckoner;
 

@@ -1,9 +1,11 @@
 import { addDays, type Day } from "../climate/days";
 import { approachIds, approachOf, type ApproachId, type Dose } from "../planning/approaches";
 import { compare, type ApproachPlan, type Comparison } from "../planning/compare";
+import { decide, type Decision, type DecisionRequest } from "../planning/decision";
 import { scorerOf } from "../planning/score";
 import type { Course } from "../planning/course";
 import { scored, scoredDoses, searchSchedules, type Schedule, type SearchRequest } from "../planning/search";
+import type { Worth } from "../plants/worth";
 import type { RemedyId } from "../remedies/remedies";
 import { schools, type SchoolId } from "../remedies/schools";
 import type { Blame } from "../planning/why";
@@ -121,6 +123,31 @@ export function promiseOf(
     steps.map(({ day, dose }) => ({ atDays: calendar.of(day), dose })),
     request,
   ).pOver;
+}
+
+/** What the first decision takes beside a plan's question. */
+export interface DecisionQuestion extends PlanQuestion {
+  readonly on: OnPlant;
+  readonly potCm: number;
+  readonly worth: Worth;
+  readonly neighbours: DecisionRequest["neighbours"];
+  readonly warmOutside: boolean;
+}
+
+/** The first decision on a case, from a day on. A generator that yields the share done. Throws as {@link compareFor} does. */
+export function* decideFor(file: CaseFile, question: DecisionQuestion): Generator<number, Decision> {
+  const { request, pest } = asked(file, question);
+  const compared = yield* compare({ ...request, ...comparisonOn(pest.id, question.on, question.courses) });
+  const best = compared.plans.toSorted((a, b) => b.schedule.pOver - a.schedule.pOver)[0];
+  const good = compared.plans.find(({ approach }) => approach === compared.fewest) ?? best;
+  const { bearer, tool } = question.on;
+  return decide({
+    ...request,
+    ...{ form: bearer.form, potCm: question.potCm, tool, worth: question.worth, neighbours: question.neighbours },
+    programme: good ? { schedule: good.schedule, burden: good.burden } : null,
+    warmOutside: question.warmOutside,
+    resting: bearer.resting && bearer.sensitivities.includes("winterDry"),
+  });
 }
 
 /** One dose: the schedule recommended for it (null where its label leaves none), and lists of days scored, none as null. */

@@ -1,4 +1,5 @@
 import { sensitivities } from "../plants/sensitivities";
+import { worths } from "../plants/worth";
 import { z } from "zod";
 import { dayField, decimal, id, moment, orNothing, requiredText, text, whole } from "../fields";
 import { toolIds } from "../inspection/tools";
@@ -60,6 +61,7 @@ const plantDescription = {
   acquiredOn: orNothing(dayField),
   seller: text(80),
   inBud: z.boolean().optional(),
+  worth: z.enum(worths).optional(),
   inFlower: z.boolean(),
   careAdded: z.array(z.enum(sensitivities)).max(sensitivities.length).optional(),
   careWithout: z.array(z.enum(sensitivities)).max(sensitivities.length).optional(),

@@ -1,6 +1,7 @@
 import type { Day } from "../climate/days";
 import type { ToolId } from "../inspection/tools";
 import type { Sensitivity } from "../plants/sensitivities";
+import type { Worth } from "../plants/worth";
 import type { GrowthFormId } from "../plants/growthForms";
 import type { Round } from "../walk/places";
 import type { PlaceKind, WalkScope } from "./deeds";
@@ -35,6 +36,7 @@ export interface Plant {
   readonly acquiredOn: Day | null;
   readonly seller: string;
   readonly inBud: boolean;
+  readonly worth: Worth;
   readonly inFlower: boolean;
   /** What its keeper knows of this plant beside its kind: what it is touchy about, and what it is not. */
   readonly careAdded: readonly Sensitivity[];

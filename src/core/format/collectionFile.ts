@@ -3,13 +3,14 @@ import { settings } from "../facts/settings";
 import { factKindIds, factKindOf, type FactKindId } from "../facts/facts";
 import type { ColumnType, Columns, Part } from "../facts/kind";
 import { id } from "../fields";
+import { USUAL_WORTH } from "../plants/worth";
 
 /**
  * The file of a whole collection: a zip with `collection.json`, one file of JSON lines for each section, the photos as they are,
  * and `digests.json` at its end. Plain data that any program reads; the schema goes with it.
  */
 export const COLLECTION_FORMAT = "wary-petal.collection";
-export const COLLECTION_VERSION = 1;
+export const COLLECTION_VERSION = 2;
 
 const moment = z.iso.datetime({ offset: true });
 
@@ -18,7 +19,12 @@ export const collectionHead = z.object({
   format: z.literal(COLLECTION_FORMAT),
   version: z.int().min(1),
   madeAt: moment,
-  collection: settings.extend({ id }),
+  collection: settings.extend({
+    id,
+    // Files of the first version say nothing of these.
+    household: settings.shape.household.default([]),
+    notAllowed: settings.shape.notAllowed.default([]),
+  }),
 });
 export type CollectionHead = z.output<typeof collectionHead>;
 
@@ -60,9 +66,17 @@ const values: Record<ColumnType | "moment", () => z.ZodType> = {
 const shapeOf = (columns: Kept) =>
   Object.fromEntries(Object.entries(columns).map(([name, type]) => [name, values[type]().nullable()]));
 
-function described(table: string, key: readonly string[], columns: Kept): Section {
+/** `later` holds what files of earlier versions do not say, with what was so before anybody could. */
+function described(
+  table: string,
+  key: readonly string[],
+  columns: Kept,
+  later: Readonly<Record<string, unknown>> = {},
+): Section {
   const own = Object.fromEntries(key.map((name) => [name, id]));
-  const line = z.object({ ...shapeOf(columns), ...own });
+  const shape = shapeOf(columns);
+  const since = Object.fromEntries(Object.entries(later).map(([name, was]) => [name, shape[name]!.default(was)]));
+  const line = z.object({ ...shape, ...own, ...since });
   return { entry: `${table}.jsonl`, table, key, columns, parts: {}, line, kind: null, pictures: false };
 }
 
@@ -98,11 +112,16 @@ export const sections: readonly Section[] = [
   described("places", ["id"], {
     ...{ name: "text", kind: "text", parentId: "uuid", roomFor: "integer", doorShut: "boolean", dripsOn: "uuid" },
   }),
-  described("plants", ["id"], {
-    ...{ code: "text", name: "text", genus: "text", growthForm: "text", potCm: "number", acquiredOn: "day" },
-    ...{ seller: "text", inBud: "boolean", inFlower: "boolean", careAdded: "texts", careWithout: "texts" },
-    ...{ recordedBy: "text", addedAt: "moment", archivedAt: "moment" },
-  }),
+  described(
+    "plants",
+    ["id"],
+    {
+      ...{ code: "text", name: "text", genus: "text", growthForm: "text", potCm: "number", acquiredOn: "day" },
+      ...{ seller: "text", inBud: "boolean", inFlower: "boolean", careAdded: "texts", careWithout: "texts" },
+      ...{ worth: "text", recordedBy: "text", addedAt: "moment", archivedAt: "moment" },
+    },
+    { worth: USUAL_WORTH },
+  ),
   described("walks", ["id"], {
     ...{ scope: "text", placeId: "uuid", tool: "text", round: "text", startedAt: "moment", endedAt: "moment" },
     ...{ recordedAt: "moment", recordedBy: "text" },

@@ -74,6 +74,7 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
       acquiredOn: "day",
       seller: "text",
       inBud: "boolean",
+      worth: "text",
       inFlower: "boolean",
       careAdded: "texts",
       careWithout: "texts",

@@ -3,6 +3,7 @@ import type { Day } from "@/core/climate/days";
 import type { Plant } from "@/core/facts/descriptions";
 import { growthFormIds } from "@/core/plants/growthForms";
 import { sensitivities } from "@/core/plants/sensitivities";
+import { worths } from "@/core/plants/worth";
 import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
 import { first, idList, insert, rows, update } from "../query";
@@ -17,6 +18,7 @@ const row = z.object({
   acquiredOn: z.string().nullable(),
   seller: z.string(),
   inBud: z.boolean(),
+  worth: z.enum(worths),
   inFlower: z.boolean(),
   careAdded: z.array(z.enum(sensitivities)),
   careWithout: z.array(z.enum(sensitivities)),
@@ -26,7 +28,7 @@ const row = z.object({
 
 const select = `select p.id, p.code, p.name, p.genus, p.growth_form as "growthForm", p.pot_cm::float8 as "potCm",
     p.acquired_on::text as "acquiredOn", p.seller, p.in_flower as "inFlower",
-    p.in_bud as "inBud", p.care_added as "careAdded", p.care_without as "careWithout", p.added_at as "addedAt",
+    p.in_bud as "inBud", p.worth, p.care_added as "careAdded", p.care_without as "careWithout", p.added_at as "addedAt",
     p.archived_at as "archivedAt"
   from plants p where p.collection_id = :c`;
 

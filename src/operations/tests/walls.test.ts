@@ -29,6 +29,7 @@ import { readBenches } from "../readBenches";
 import { readCarried } from "../readCarried";
 import { readCase } from "../readCase";
 import { readCases } from "../readCases";
+import { readDecision } from "../readDecision";
 import { readForAdding } from "../readForAdding";
 import { readLedger, readLedgerPlants } from "../readLedger";
 import { readNaming } from "../readNaming";
@@ -106,6 +107,7 @@ describe("two walls between collections", () => {
     readCarried: (c) => readCarried(c, ids.plant),
     readCase: (c) => readCase(c, ids.case),
     readCases,
+    readDecision: (c) => readDecision(c, ids.case),
     readForAdding,
     readMark,
     readLedger: (c) => readLedger(c, "seller"),

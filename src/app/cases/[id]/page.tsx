@@ -97,6 +97,11 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
             <Link className={`btn btn-${next === "look" ? "" : "outline-"}primary`} href={`/plants/${plant.id}/look`}>
               Look
             </Link>
+            {!plan && (
+              <Link className="btn btn-outline-primary" href={`/cases/${found.id}/decide`}>
+                What first?
+              </Link>
+            )}
             <Link className="btn btn-outline-primary" href={`/cases/${found.id}/around`}>
               Who else, and where from
             </Link>

@@ -12,10 +12,12 @@ import { genera, genusMeant } from "@/core/plants/genera";
 import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
 import { sensitivitiesOf } from "@/core/plants/care";
 import { sensitivities, type Sensitivity } from "@/core/plants/sensitivities";
-import { ChecksField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
+import { USUAL_WORTH, worths, type Worth } from "@/core/plants/worth";
+import { ChecksField, ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { dayAndYear } from "@/wording/dates";
 import { growthFormNames, sensitivityNames } from "@/wording/names";
+import { worthNames } from "@/wording/worth";
 
 type Described = {
   code: string;
@@ -26,6 +28,7 @@ type Described = {
   acquiredOn: string | null;
   seller: string;
   inBud?: boolean | undefined;
+  worth?: Worth | undefined;
   inFlower: boolean;
   careAdded?: Sensitivity[] | undefined;
   careWithout?: Sensitivity[] | undefined;
@@ -102,6 +105,13 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
           />
         </div>
       </div>
+      <ChoiceField
+        form={form}
+        name="worth"
+        label="What it is worth to you"
+        hint="After a find this is weighed against the work and the plants beside it."
+        options={worths.map((id) => [id, worthNames[id]])}
+      />
       <SwitchField form={form} name="inBud" label="In bud" hint="Buds take oil and neem with care only." />
       <SwitchField
         form={form}
@@ -156,6 +166,7 @@ export function AddPlantForm({
       acquiredOn: "",
       seller: "",
       inBud: false,
+      worth: USUAL_WORTH as Worth,
       inFlower: false,
       careAdded: [],
       careWithout: [],
@@ -192,6 +203,7 @@ export function EditPlantForm({ plant }: { plant: Plant }) {
       acquiredOn: plant.acquiredOn ?? "",
       seller: plant.seller,
       inBud: plant.inBud,
+      worth: plant.worth,
       inFlower: plant.inFlower,
       careAdded: [...plant.careAdded],
       careWithout: [...plant.careWithout],

@@ -109,6 +109,7 @@ const plant: Plant = {
   acquiredOn: null,
   seller: "",
   inBud: false,
+  worth: "dear",
   inFlower: false,
   careAdded: [],
   careWithout: [],

@@ -33,7 +33,7 @@ const plant: Plant = {
     acquiredOn: null,
     seller: "",
   },
-  ...{ inBud: false, inFlower: false, careAdded: [], careWithout: [], addedOn: on(0), archivedAt: null },
+  ...{ worth: "dear", inBud: false, inFlower: false, careAdded: [], careWithout: [], addedOn: on(0), archivedAt: null },
 };
 
 interface Told {

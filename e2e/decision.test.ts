@@ -1,0 +1,58 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { idOf } from "../demo/loadDemo";
+import { openApplication, type Application } from "./support/application";
+import type { Page } from "./support/page";
+
+const unplanned = `/cases/${idOf("case", "L04", "softScale")}`;
+
+/** A keeper who has just found something, and weighs what to do. */
+describe("the first decision", () => {
+  let app: Application;
+  let page: Page;
+  beforeAll(async () => {
+    app = await openApplication();
+    page = app.page;
+  });
+  afterAll(() => app.close());
+  const proposed = async () => /Proposed: ([^:.]+)/.exec(await page.text())?.[1];
+
+  it("is asked of a case without a plan, and shows the ways side by side with one proposal and its reason", async () => {
+    await page.open(unplanned);
+    await page.press("What first?");
+    await page.arrives(/\/decide$/);
+    await page.settled();
+    await page.sees("Proposed:");
+    const text = await page.text();
+    for (const way of ["Squash and watch", "The whole programme", "Unpot and wash", "Give the plant up"])
+      expect(text).toContain(way);
+    expect(text).toContain("Outdoors, to rain and enemies: not at this time of the year.");
+    expect(text).toContain("Over within 60 days");
+  });
+
+  it("weighs what the plant is worth, and where it is meanwhile", async () => {
+    await page.press("Irreplaceable");
+    await page.settled();
+    await page.sees("Proposed:");
+    expect(await proposed()).not.toBe("Give the plant up");
+    await page.press("Replaceable");
+    await page.settled();
+    await page.sees("Proposed:");
+    expect(await proposed()).toBe("Give the plant up");
+    await page.press("Irreplaceable");
+    await page.settled();
+    await page.press("Go this way");
+    await page.arrives(/^\/(cases|plants)\/[0-9a-f-]{36}\/(plan|act)$/);
+  });
+
+  it("begins with the word on the plant's label", async () => {
+    await page.open(`/plants/${idOf("plant", "L04")}/edit`);
+    await page.press("Irreplaceable");
+    await page.press("Save");
+    await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
+    await page.open(`${unplanned}/decide`);
+    const pressed = await page.driver.executeScript<string[]>(
+      "return [...document.querySelectorAll('main [aria-pressed=true]')].map((one) => one.textContent)",
+    );
+    expect(pressed).toContain("Irreplaceable");
+  });
+});

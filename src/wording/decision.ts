@@ -1,0 +1,37 @@
+import type { Decision, FirstChoice, FirstWay } from "@/core/planning/decision";
+
+export const firstWayNames: Record<FirstWay, string> = {
+  squash: "Squash and watch",
+  programme: "The whole programme",
+  unpot: "Unpot and wash",
+  outdoors: "Outdoors, to rain and enemies",
+  giveUp: "Give the plant up",
+};
+
+export const firstWayTells: Record<FirstWay, string> = {
+  squash: "Take off what you see, once a week, with what you have to look with.",
+  programme: "The plan that does best here, with its repeats.",
+  unpot: "Old mix into the bin, roots and leaves washed, new mix; then take off what shows, once a week.",
+  outdoors: "Out of the others’ reach, in half shade, rinsed by rain; it comes back in as a new arrival.",
+  giveUp: "Bag it where it stands, into the household bin, then clean its shelf and pot.",
+};
+
+export const closedSentences: Record<Decision["closed"][number]["why"], string> = {
+  tooCold: "not at this time of the year.",
+  noPot: "it stands in no mix.",
+};
+
+const reasons: Record<keyof FirstChoice["costs"], string> = {
+  work: "it takes least of your time for what it does",
+  neighbours: "fewest of the plants beside it catch the pest meanwhile",
+  harm: "it spares the plant",
+  notOver: "it is likelier to be over",
+};
+
+/** The proposal in one sentence, with what tells it from the next best. */
+export function proposalSentence({ choices, because }: Decision): string {
+  const [first, second] = choices;
+  if (!first) return "";
+  const beside = second && because ? `: beside “${firstWayNames[second.way]}”, ${reasons[because]}` : "";
+  return `Proposed: ${firstWayNames[first.way]}${beside}. You decide.`;
+}

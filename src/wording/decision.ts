@@ -2,9 +2,9 @@ import type { Decision, FirstChoice, FirstWay } from "@/core/planning/decision";
 
 export const firstWayNames: Record<FirstWay, string> = {
   squash: "Squash and watch",
-  programme: "The whole programme",
+  programme: "Carry out the whole programme",
   unpot: "Unpot and wash",
-  outdoors: "Outdoors, to rain and enemies",
+  outdoors: "Put it outdoors, to rain and enemies",
   giveUp: "Give the plant up",
 };
 
@@ -32,6 +32,7 @@ const reasons: Record<keyof FirstChoice["costs"], string> = {
 export function proposalSentence({ choices, because }: Decision): string {
   const [first, second] = choices;
   if (!first) return "";
-  const beside = second && because ? `: beside “${firstWayNames[second.way]}”, ${reasons[because]}` : "";
-  return `Proposed: ${firstWayNames[first.way]}${beside}. You decide.`;
+  const name = (way: FirstWay) => firstWayNames[way][0]!.toLowerCase() + firstWayNames[way].slice(1);
+  const beside = second && because ? ` Beside the next best, to ${name(second.way)}, ${reasons[because]}.` : "";
+  return `Proposed: ${name(first.way)}.${beside} You decide.`;
 }

@@ -15,7 +15,7 @@ export interface Meaning {
   readonly placeId: (name: string) => string | null;
   /** The moment, with its offset, that a day with or without a time of its own means; null where it means none. */
   readonly moment: (cell: string) => string | null;
-  /** An id that is always the same for the same words. */
+  /** An id that is always the same for the same words; a moment counts as it stands in its cell. */
   readonly idOf: (words: string) => string;
   /** With what was looked where a row does not say. */
   readonly tool: (typeof toolIds)[number];
@@ -141,7 +141,7 @@ function lookOf(cell: Cell, tell: Tell, row: ReadLook["row"], here: Meaning): Re
   if (!plantId || !at || !tool || !spots || newLeaves === undefined) return null;
   const note = cell("note");
   const turned = cell("turned") === "" || yes.test(cell("turned"));
-  const id = idOf(cell, `look ${plantId} ${at} ${tool} ${note}`, here);
+  const id = idOf(cell, `look ${plantId} ${cell("at")} ${tool} ${note}`, here);
   return { row, id, plantId, at, tool, spots, turned, newLeaves, note, finds: [] };
 }
 
@@ -152,7 +152,7 @@ function findOf(cell: Cell, tell: Tell, look: ReadLook | null, here: Meaning): R
   const spots = someOf(cell, "spots", spotIds, tell);
   if (!pest || count === undefined || !severity || !spots || !look) return null;
   const stages = words(cell("stages"));
-  const id = idOf(cell, `find ${look.plantId} ${look.at} ${pest}`, here);
+  const id = idOf(cell, `find ${look.plantId} ${cell("at")} ${pest}`, here);
   return { id, pest, severity, count, removed: yes.test(cell("removed")), spots, stages };
 }
 
@@ -190,7 +190,7 @@ function actOf(cell: Cell, tell: Tell, row: number, cells: Cells, here: Meaning)
   const words_ = told.map((name) => `${name}=${cell(name)}`).join(" ");
   return {
     row: { table: "acts", row },
-    id: idOf(cell, `act ${subject} ${at} ${words_}`, here),
+    id: idOf(cell, `act ${subject} ${cell("at")} ${words_}`, here),
     ...{ plantId: onPlace ? null : subject, placeId: onPlace ? subject : null },
     ...{ at, act: read.data, note: cell("note") },
   };

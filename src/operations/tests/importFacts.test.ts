@@ -66,6 +66,16 @@ describe("looks, finds and acts from tables", () => {
     expect(record.cases).toMatchObject([{ pest: "mealybug", open: true }]);
   });
 
+  it("of today, before its noon, it was just now; told again in the evening it is the same", async () => {
+    const { context, shelf } = await freshCollection();
+    const plant = await plantOn(context, shelf, { code: "L04" });
+    const tables = { looks: [], finds: [{ plant: "L04", at: "2026-11-24", pest: "mealybug", count: "3" }], acts: [] };
+    const morning = { ...context, now: wall(0, "08:00") };
+    expect(await importFacts(morning, tables)).toMatchObject({ ok: true, added: 1 });
+    expect(await importFacts(context, tables)).toMatchObject({ ok: true, added: 0, known: 1 });
+    expect((await readPlant(context, plant))!.record.looks.map(({ at }) => at)).toEqual([wall(0, "08:00")]);
+  });
+
   it("all of it or nothing: what the record has against a row is told at that row", async () => {
     const { context, shelf } = await freshCollection();
     const plant = await plantOn(context, shelf, { code: "L04" });

@@ -169,7 +169,7 @@ describe("a collection as a file", () => {
     await refused("shape.zip", /facts\/look\.jsonl, line \d+: tool/);
     changed("garbled.zip", (lines) => `{"id":\n${lines}`);
     await refused("garbled.zip", /line 1: it is no JSON/);
-    changed("newer.zip", (text) => text.replace('"version": 1', '"version": 2'), "collection.json");
+    changed("newer.zip", (text) => text.replace('"version": 2', '"version": 3'), "collection.json");
     await refused("newer.zip", /newer version/);
     expect((await readHead(file)).head.collection.name).toBe(demo.collection.name);
   }, 120_000);

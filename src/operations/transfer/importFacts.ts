@@ -18,7 +18,7 @@ import type { GrowthFormId } from "@/core/plants/growthForms";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import * as plants from "@/db/stores/plants";
-import { instantOf, withOffset } from "@/zones";
+import { dayIn, instantOf, withOffset } from "@/zones";
 import { scopeOf, type Context } from "../context";
 import { inBatch, type Problem } from "../outcome";
 import { recordAct } from "../recordAct";
@@ -42,15 +42,18 @@ class Refused extends Error {
 const NAMESPACE = "5f4f2a52-1d0c-4d8e-9a55-0d6a1b1c7a10";
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 const WALL = /^(\d{4}-\d{2}-\d{2})[ T](\d{2}:\d{2})(?::\d{2})?$/;
-/** A day without a time of its own means its noon. */
+/** A day without a time of its own means its noon, or now where that is still to come. */
 const NOON = "T12:00";
 
 /** The moment that a cell means: an instant, or what the clock of the collection's zone shows. */
-function momentIn(cell: string, timeZone: string): string | null {
+function momentIn(cell: string, { collection: { timeZone }, now }: Pick<Context, "collection" | "now">): string | null {
   const wall = WALL.exec(cell);
   const text = DAY.test(cell) ? `${cell}${NOON}` : wall ? `${wall[1]}T${wall[2]}` : null;
-  const at = text && !Number.isNaN(Date.parse(`${text}Z`)) ? withOffset(instantOf(text, timeZone), timeZone) : cell;
-  return moment.safeParse(at).success ? at : null;
+  if (!text || Number.isNaN(Date.parse(`${text}Z`))) return moment.safeParse(cell).success ? cell : null;
+  const at = instantOf(text, timeZone);
+  const early = DAY.test(cell) && at > now && dayIn(at, timeZone) === dayIn(now, timeZone);
+  const told = withOffset(early ? now : at, timeZone);
+  return moment.safeParse(told).success ? told : null;
 }
 
 /**
@@ -62,7 +65,6 @@ export async function importFacts(
   tables: Readonly<Record<FactTable, readonly Cells[]>>,
 ): Promise<FactsImported> {
   const scope = scopeOf(context, "record");
-  const { timeZone } = context.collection;
   const known = await plants.every(scope);
   const byCode = new Map(known.map((plant) => [plant.code.toLowerCase(), plant]));
   const byId = new Map(known.map((plant) => [plant.id, plant]));
@@ -70,7 +72,7 @@ export async function importFacts(
   const read = factsFromRows(tables, {
     plantId: (code) => byCode.get(code.toLowerCase())?.id ?? null,
     placeId: (name) => placeIds.get(name.toLowerCase()) ?? null,
-    moment: (cell) => momentIn(cell, timeZone),
+    moment: (cell) => momentIn(cell, context),
     idOf: (words) => uuidv5(`${context.collection.id} ${words}`, NAMESPACE),
     tool: usualTool(context.collection.owns),
   });

@@ -98,6 +98,7 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
         form={form}
         name="household"
         label="Who is around"
+        hint="What harms them is kept out of every proposal."
         options={householdIds.map((id) => [id, householdNames[id]])}
       />
       <ChecksField

@@ -97,6 +97,13 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
           <p className="fs-5" role="status">
             {proposalSentence(decision)}
           </p>
+          {!isApart && apart && decision.choices[0]?.way !== "giveUp" && (
+            <p>
+              <Link className="btn btn-danger" href={`/plants/${plantId}/apart`}>
+                Set it apart first
+              </Link>
+            </p>
+          )}
           <div className="row gx-3">
             {decision.choices.map((choice, i) => (
               <div key={choice.way} className="col-md-6 col-xl-4">
@@ -148,5 +155,6 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
 /** "25 min", "1 h 10 min". */
 function hours(minutes: number): string {
   const whole = Math.round(minutes);
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
+  if (whole < 60) return `${whole} min`;
+  return whole % 60 === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
 }

@@ -44,6 +44,16 @@ describe("the first decision", () => {
     await page.arrives(/^\/(cases|plants)\/[0-9a-f-]{36}\/(plan|act)$/);
   });
 
+  it("the plan says what hands do before any bottle is opened, in its order", async () => {
+    await page.open(`${unplanned}/plan`);
+    await page.settled();
+    await page.sees("Before any bottle is opened");
+    await page.driver.findElement({ css: "main details summary" }).click();
+    await page.sees("Pick off and squash what you see");
+    const text = await page.text();
+    expect(text.indexOf("Pick off and squash")).toBeLessThan(text.indexOf("Cover the mix with paper or film"));
+  });
+
   it("begins with the word on the plant's label", async () => {
     await page.open(`/plants/${idOf("plant", "L04")}/edit`);
     await page.press("Irreplaceable");

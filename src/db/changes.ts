@@ -47,6 +47,15 @@ export function onChange(url: string, hears: Hears): () => void {
   };
 }
 
+/** What a word says; null for one that is none of ours. */
+function changeIn(payload = ""): Change | null {
+  try {
+    return changeShape.safeParse(JSON.parse(payload)).data ?? null;
+  } catch {
+    return null;
+  }
+}
+
 function lineTo(url: string): Line {
   const hearers = new Set<Hears>();
   const tell = (change: Change | null) => hearers.forEach((hears) => hears(change));
@@ -67,8 +76,8 @@ function lineTo(url: string): Line {
     mine.on("error", lost);
     mine.on("end", lost);
     mine.on("notification", ({ payload }) => {
-      const read = changeShape.safeParse(JSON.parse(payload ?? "null"));
-      if (read.success) tell(read.data);
+      const change = changeIn(payload);
+      if (change) tell(change);
     });
     try {
       await mine.connect();

@@ -23,6 +23,7 @@ export const actKindNames: Record<ActKindId, string> = {
 export const mechanicalNames: Record<MechanicalWay, string> = {
   squash: "Squashed",
   pickOff: "Picked off",
+  litter: "Litter and dead sheaths taken off",
   wipe: "Wiped with water",
   shower: "Showered off",
   prune: "Pruned",

@@ -10,13 +10,15 @@ import { techniques } from "../remedies/remedies";
 import { actKind, type ActEvent, type Target } from "./kind";
 import { touched } from "./touch";
 
-export const mechanicalWays = ["squash", "pickOff", "wipe", "shower", "prune", "unpot"] as const;
+export const mechanicalWays = ["squash", "pickOff", "litter", "wipe", "shower", "prune", "unpot"] as const;
 export type MechanicalWay = (typeof mechanicalWays)[number];
 
 /** A cloth rubs off so many of the animals it touches (HOUSE). */
 const RUBBED_OFF = 0.9;
 /** A shower dislodges so many of those that move, on open, on sheltered and on deep places (HOUSE). */
 const SHOWERED: PerSite = [0.6, 0.2, 0.05];
+/** Litter, dead sheaths and loose top dressing taken off whole carry so many of the animals on them away (HOUSE). */
+const WITH_THE_LITTER = 0.7;
 /** Unpotted and washed: what goes with the old mix, and what goes of the neck (HOUSE). */
 const WASHED_ROOTS = 0.9;
 const WASHED_NECK = 0.6;
@@ -24,6 +26,7 @@ const WASHED_NECK = 0.6;
 const minutesAt12cm: Readonly<Record<MechanicalWay, number>> = {
   squash: 10,
   pickOff: 10,
+  litter: 5,
   wipe: 12,
   shower: 6,
   prune: 8,
@@ -33,6 +36,7 @@ const minutesAt12cm: Readonly<Record<MechanicalWay, number>> = {
 const cautions: Readonly<Record<MechanicalWay, readonly CautionId[]>> = {
   squash: ["cleanHands"],
   pickOff: ["cleanHands"],
+  litter: ["cleanHands", "waste"],
   wipe: ["cleanHands", "testLeaf"],
   shower: ["coverTheMix", "dryCrown"],
   prune: ["cutLittle", "wipeTools", "waste"],
@@ -81,6 +85,11 @@ function eventsOf({ way, tool, percent, spots }: Mechanical, target: Target, atD
       return [
         { kind: "treatment", atDays, kill, reach: {}, touch: touched(pest, weights, form, tool ?? "eye"), cover },
       ];
+    case "litter": {
+      const taken = pest.stages.map(() => always(WITH_THE_LITTER));
+      const lying = { foliage: shareOn(form, weights, ["mixTop"]) };
+      return [{ kind: "treatment", atDays, kill: taken, reach: { foliage: [1, 1, 1] }, cover: lying }];
+    }
     case "wipe": {
       const rubbed = pest.stages.map(() => always(RUBBED_OFF));
       return [{ kind: "treatment", atDays, kill: rubbed, reach: { foliage: techniques.wipe.reach }, cover }];

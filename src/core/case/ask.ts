@@ -4,12 +4,14 @@ import { compare, type ApproachPlan, type Comparison } from "../planning/compare
 import { decide, type Decision, type DecisionRequest } from "../planning/decision";
 import { scorerOf } from "../planning/score";
 import type { Course } from "../planning/course";
-import { scored, scoredDoses, searchSchedules, type Schedule, type SearchRequest } from "../planning/search";
+import { prepare, type Preparation } from "../planning/preparation";
+import { comingOf, scored, scoredDoses, searchSchedules, type Schedule, type SearchRequest } from "../planning/search";
 import type { Worth } from "../plants/worth";
 import type { RemedyId } from "../remedies/remedies";
 import { schools, type SchoolId } from "../remedies/schools";
 import type { Blame } from "../planning/why";
 import type { Objection } from "../suitability/suitability";
+import { isKnownPest } from "../pests/pests";
 import { assessFile } from "./assess";
 import { calendarOf, type CaseCalendar } from "./calendar";
 import { coursesIn } from "./judge";
@@ -49,6 +51,8 @@ export interface DatedComparison extends Pick<Comparison, "fewest" | "soonest" |
     readonly why: Blame;
     readonly help: ApproachPlan["help"];
   })[];
+  /** What hands can do before the best of the plans; null where there is none, or where nothing is known of the plant. */
+  readonly preparation: Preparation | null;
   /** What the plant does not bear, and why. */
   readonly refused: readonly { readonly id: ApproachId | SchoolId; readonly why: readonly Objection["code"][] }[];
   readonly schools: readonly (DatedSchedule & { readonly school: SchoolId; readonly reaches: boolean })[];
@@ -92,12 +96,31 @@ export function* compareFor(file: CaseFile, question: PlanQuestion): Generator<n
     })),
     spent,
     schools: bySchool.map(({ school, schedule, reaches }) => ({ school, reaches, ...dated(schedule, calendar) })),
+    preparation: preparationFor(request, pest.id, question, plans),
     refused: refusedBy(pest.id, question),
     fewest,
     soonest,
     gentlest,
     beyond,
   };
+}
+
+function preparationFor(
+  request: SearchRequest,
+  pestId: string,
+  { on }: PlanQuestion,
+  plans: readonly ApproachPlan[],
+): Preparation | null {
+  const best = plans.toSorted(
+    (a, b) => Number(b.reaches) - Number(a.reaches) || b.schedule.pOver - a.schedule.pOver,
+  )[0];
+  if (!on || !best || !isKnownPest(pestId)) return null;
+  const { days, doses } = best.schedule;
+  const coming = comingOf(
+    days.map((day, i) => ({ day, dose: doses[i]! })),
+    request,
+  );
+  return prepare(request.scorer, pestId, on.bearer, on.tool, on.bearer.potCm, coming);
 }
 
 function refusedBy(pestId: string, { on, courses }: PlanQuestion): DatedComparison["refused"] {

@@ -17,14 +17,13 @@ const isObject = (value: unknown): value is Record<string, unknown> => typeof va
 
 /**
  * A deed as it is kept now, from the shape in which an older page, or an older application, kept it: whoever came back after a
- * year still has what was pressed. Null for one of a shape that is not known here yet.
+ * year still has what was pressed. One of a shape that is not known here yet stays as it is.
  * @example carriedOver({ kind: "look", input: { at: "2026-11-24T18:00", … } }, 1, "Europe/Lisbon") // … at: "2026-11-24T18:00:00+00:00"
  */
-export function carriedOver(deed: unknown, shape: number, timeZone: string): { readonly deed: unknown } | null {
-  if (shape > SHAPE) return null;
+export function carriedOver(deed: unknown, shape: number, timeZone: string): unknown {
   let carried = deed;
   for (let at = shape; at < SHAPE; at++) carried = steps[at]!(carried, timeZone);
-  return { deed: carried };
+  return carried;
 }
 
 /** The shape that a request names; the first where it names none. */

@@ -6,7 +6,7 @@ import { SHAPE_HEADER } from "@/app/_parts/live";
 import { now } from "@/clock";
 import { assertNever } from "@/core/assertNever";
 import { byDeviceClock } from "@/core/facts/deviceClock";
-import { sentLater } from "@/core/facts/sentLater";
+import { sentLater, SHAPE } from "@/core/facts/sentLater";
 import { databaseUrl } from "@/env";
 import { askFor } from "@/jobs/ask";
 import type { Context } from "@/operations/context";
@@ -33,10 +33,14 @@ export async function POST(request: Request): Promise<Response> {
     // What is no JSON is no deed: its schema says so.
   }
   const collectionId = request.headers.get("x-collection");
-  const carried = carriedOver(input, shapeIn(request.headers.get(SHAPE_HEADER)), await zoneOf(collectionId));
-  if (!carried) return answered(tooNew);
+  const shape = shapeIn(request.headers.get(SHAPE_HEADER));
+  if (shape > SHAPE) return answered(tooNew);
+  // Only what is of an older shape asks which clock it was told by; while nobody knows, it waits.
+  const zone = shape === SHAPE ? "" : await zoneOf(collectionId).catch(() => null);
+  if (zone === null) return answered(notNow);
+  const carried = carriedOver(input, shape, zone);
   const clock = request.headers.get("x-clock");
-  const result = await deed(collectionId, ({ kind }) => names[kind], sentLater, carryOut(clock), carried.deed);
+  const result = await deed(collectionId, ({ kind }) => names[kind], sentLater, carryOut(clock), carried);
   if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry");
   return answered(result);
 }
@@ -46,6 +50,12 @@ const tooNew = {
   ok: false,
   retry: true,
   problems: [{ path: "", message: "It was kept by a newer version. It is sent when the server has been renewed too." }],
+} as const;
+
+const notNow = {
+  ok: false,
+  retry: true,
+  problems: [{ path: "", message: "The database does not answer just now. It is sent again by itself." }],
 } as const;
 
 /** The zone in which a collection's clock stands; without a collection the deed is refused anyhow. */

@@ -25,12 +25,14 @@ import { dayInWords } from "@/wording/dates";
 import { approachNames } from "@/wording/names";
 import { beyondSentences } from "@/wording/planning";
 import { ByHand } from "./ByHand";
+import { Preparing } from "./Preparing";
 import { WayDetail } from "./WayDetail";
 import { WayRow } from "./WayRow";
 import { waysOf, type Chosen, type Way } from "./ways";
 
 interface Props {
   caseId: string;
+  plantId: string;
   pest: PestId;
   meanC: number;
   today: Day;
@@ -51,7 +53,7 @@ const BY_HAND = "byHand";
 
 /** Ways to go about a case, compared by reckoning; each opens in its own place with everything needed to adopt it. */
 export function PlanForm(props: Props) {
-  const { caseId, pest, meanC, today, on, potCm, file, workDays, target, courses, current } = props;
+  const { caseId, plantId, pest, meanC, today, on, potCm, file, workDays, target, courses, current } = props;
   const router = useRouter();
   const [pressed, setPressed] = useState<string | null>(null);
   const [all, setAll] = useState(false);
@@ -157,6 +159,7 @@ export function PlanForm(props: Props) {
           <div className="progress-bar" style={{ width: `${share * 100}%` }} />
         </div>
       )}
+      {comparison?.preparation && <Preparing preparation={comparison.preparation} plantId={plantId} />}
       {comparison?.beyond && (
         <div className="alert alert-warning" role="note">
           <strong>No way here reaches what you want.</strong> {beyondSentences(comparison.beyond).join(" ")}

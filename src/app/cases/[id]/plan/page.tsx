@@ -28,6 +28,7 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
       {view.file && place.meanC !== null ? (
         <PlanForm
           caseId={view.found.id}
+          plantId={plant.id}
           pest={view.found.pest}
           meanC={place.meanC}
           today={today}

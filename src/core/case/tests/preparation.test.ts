@@ -1,0 +1,49 @@
+import { describe, expect, it } from "vitest";
+import { caseFile } from "../../format/schema";
+import type { PestId } from "../../pests/pests";
+import { bearerOf, type DescribedPlant } from "../../suitability/bearer";
+import { compareFor, type PlanQuestion } from "../ask";
+import { coursesOn } from "../course";
+import { TRIAL_DAY, trialFile } from "../trial";
+
+function prepared(plant: Pick<DescribedPlant, "genus" | "growthForm">, pest: PestId = "mealybug", day = TRIAL_DAY) {
+  const bearer = bearerOf({ ...plant, potCm: 12, inBud: false, inFlower: false }, [], day, "north");
+  const question: PlanQuestion = {
+    ...{ first: TRIAL_DAY, workDays: [1, 2, 3, 4, 5, 6, 7], target: 0.9, courses: coursesOn([], TRIAL_DAY) },
+    on: { bearer, tool: "lamp", washes: [] },
+  };
+  const run = compareFor(caseFile.parse(trialFile({ pest, form: plant.growthForm, meanC: 22, found: 6 })), question);
+  for (;;) {
+    const next = run.next();
+    if (next.done) return next.value.preparation!;
+  }
+}
+
+describe("what hands do before any bottle is opened", () => {
+  const hoya = prepared({ genus: "Hoya", growthForm: "trailingVine" });
+
+  it("what is seen comes off first, litter before wiping, rinsing last (common practice, no source)", () => {
+    expect(hoya.steps.map(({ id }) => id)).toEqual(["pickOff", "litter", "wipe", "shower"]);
+    expect(hoya.left).toEqual([]);
+  });
+
+  it("each step moves the forecast up, never down, and costs its minutes", () => {
+    const chances = [hoya.without, ...hoya.steps.map(({ pOver }) => pOver)];
+    for (const [i, p] of chances.entries()) if (i > 0) expect(p).toBeGreaterThanOrEqual(chances[i - 1]! - 1e-9);
+    expect(chances.at(-1)).toBeGreaterThan(hoya.without);
+    expect(hoya.steps.every(({ minutes }) => minutes > 0)).toBe(true);
+  });
+
+  it("leaves out what the plant does not bear, with the reason", () => {
+    const cactus = prepared({ genus: "Mammillaria", growthForm: "tubercledCactus" });
+    expect(cactus.left).toEqual(
+      expect.arrayContaining([
+        { id: "wipe", why: "spines" },
+        { id: "shower", why: "rests" },
+      ]),
+    );
+    expect(cactus.steps.map(({ id }) => id)).toEqual(["pickOff", "litter"]);
+    const rosette = prepared({ genus: "Echeveria", growthForm: "rosetteSucculent" });
+    expect(rosette.left).toContainEqual({ id: "wipe", why: "bloom" });
+  });
+});

@@ -1,0 +1,88 @@
+import { costsOfAct, eventsOfAct, type Act } from "../acts/acts";
+import type { MechanicalWay } from "../acts/mechanical";
+import type { ToolId } from "../inspection/tools";
+import { pestOf, type PestId } from "../pests/pests";
+import { spotsOf } from "../plants/growthForms";
+import type { Sensitivity } from "../plants/sensitivities";
+import type { Bearer } from "../suitability/bearer";
+import type { ComingDose } from "./future";
+import { endOf, type Scorer } from "./score";
+
+/**
+ * What hands do before any bottle is opened, in its order: what is seen comes off first, or water would wash it into the mix; litter
+ * goes before anything falls on it; leaves are wiped before they are rinsed (common practice, no source).
+ */
+export const preparationIds = ["pickOff", "litter", "wipe", "shower"] as const satisfies readonly MechanicalWay[];
+export type PreparationId = (typeof preparationIds)[number];
+
+/** Why a plant is not prepared in a way. */
+export type PreparationRefusal = "spines" | "bloom" | "velvet" | "rests" | "noMix";
+
+export interface PreparationStep {
+  readonly id: PreparationId;
+  readonly minutes: number;
+  /** The chance that the plan ends it, with this and all before it. */
+  readonly pOver: number;
+}
+
+export interface Preparation {
+  /** The chance without any of it. */
+  readonly without: number;
+  readonly steps: readonly PreparationStep[];
+  readonly left: readonly { readonly id: PreparationId; readonly why: PreparationRefusal }[];
+}
+
+/** What speaks against each on a plant; the first that holds is told (common practice, no source). */
+const against: Readonly<Partial<Record<PreparationId, readonly (readonly [Sensitivity, PreparationRefusal])[]>>> = {
+  wipe: [
+    ["spiny", "spines"],
+    ["waxBloom", "bloom"],
+    ["velvet", "velvet"],
+  ],
+};
+
+/**
+ * What each step of preparation adds to a plan, done on its first day, one after the other. `coming` are the plan's treatments, at
+ * least one. @example prepare(scorer, "mealybug", hoya, "lamp", 12, coming, 3).steps[0].id // "pickOff"
+ */
+export function prepare(
+  scorer: Scorer,
+  pest: PestId,
+  bearer: Bearer,
+  tool: ToolId,
+  potCm: number,
+  coming: readonly ComingDose[],
+): Preparation {
+  const { form } = bearer;
+  const target = { pest: pestOf(pest), weights: pest, form };
+  const day = coming[0]!.atDays;
+  const end = endOf(scorer, coming.at(-1)!.atDays);
+  const left: { id: PreparationId; why: PreparationRefusal }[] = [];
+  const steps: PreparationStep[] = [];
+  const done: ComingDose[] = [];
+  for (const id of preparationIds) {
+    const why = whyNot(id, bearer);
+    if (why) {
+      left.push({ id, why });
+      continue;
+    }
+    const act: Act = {
+      kind: "mechanical",
+      way: id,
+      tool: id === "pickOff" ? tool : null,
+      percent: null,
+      spots: [...spotsOf(form)],
+    };
+    done.push({ atDays: day, dose: { events: eventsOfAct(act, target, 0) } });
+    const pOver = scorer.pOverAt([...done, ...coming], end);
+    steps.push({ id, minutes: costsOfAct(act, potCm).minutes, pOver });
+  }
+  return { without: scorer.pOverAt(coming, end), steps, left };
+}
+
+function whyNot(id: PreparationId, { sensitivities, resting, form }: Bearer): PreparationRefusal | null {
+  const has = against[id]?.find(([sensitivity]) => sensitivities.includes(sensitivity));
+  if (has) return has[1];
+  if (id === "shower" && resting && sensitivities.includes("winterDry")) return "rests";
+  return id === "litter" && form === "airPlant" ? "noMix" : null;
+}

@@ -9,6 +9,7 @@ import type { FirstWay } from "@/core/planning/decision";
 import { worths, type Worth } from "@/core/plants/worth";
 import { Panel } from "@/ui/Panel";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
+import { Reckoning } from "@/ui/reckoner/Reckoning";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
 import { expectedCount, percent } from "@/wording/chances";
 import { closedSentences, firstWayNames, firstWayTells, proposalSentence } from "@/wording/decision";
@@ -82,16 +83,7 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
         </fieldset>
       )}
       {asked.key === key && asked.failed && <NotReckoned again={asked.again} />}
-      {!decision && !(asked.key === key && asked.failed) && (
-        <div
-          className="progress mb-3"
-          role="progressbar"
-          aria-label="Reckoning"
-          aria-valuenow={Math.round(share * 100)}
-        >
-          <div className="progress-bar" style={{ width: `${share * 100}%` }} />
-        </div>
-      )}
+      {!decision && !(asked.key === key && asked.failed) && <Reckoning share={share} />}
       {decision && (
         <>
           <p className="fs-5" role="status">

@@ -18,6 +18,7 @@ import type { RemedyId } from "@/core/remedies/remedies";
 import { mixFor } from "@/core/suitability/mixFor";
 import { useDeed } from "@/ui/fields/useDeed";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
+import { Reckoning } from "@/ui/reckoner/Reckoning";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
 import { shortObjections } from "@/wording/cautions";
 import { percent } from "@/wording/chances";
@@ -149,16 +150,7 @@ export function PlanForm(props: Props) {
       </div>
       {failed === "senseless" && <p>From this day on nothing can be reckoned: it lies before the case began.</p>}
       {failed === "broken" && <NotReckoned again={compared.again} />}
-      {!failed && !ways && (
-        <div
-          className="progress mb-3"
-          role="progressbar"
-          aria-label="Reckoning"
-          aria-valuenow={Math.round(share * 100)}
-        >
-          <div className="progress-bar" style={{ width: `${share * 100}%` }} />
-        </div>
-      )}
+      {!failed && !ways && <Reckoning share={share} />}
       {comparison?.preparation && <Preparing preparation={comparison.preparation} plantId={plantId} />}
       {comparison?.beyond && (
         <div className="alert alert-warning" role="note">

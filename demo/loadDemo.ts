@@ -260,7 +260,9 @@ async function treat(context: Context, what: Extract<Happening, { deed: "treat" 
   const day = today(context);
   const left = plan!.steps.filter((step) => step.dose !== null && step.doneOn === null);
   const step = left.toSorted((a, b) => Math.abs(daysBetween(a.dueOn, day)) - Math.abs(daysBetween(b.dueOn, day)))[0]!;
-  const { mix, technique } = step.dose!;
+  const dose = step.dose!;
+  if (!("mix" in dose)) throw new RangeError(`${id} treats with a mix`);
+  const { mix, technique } = dose;
   const spots = spotsOf(view.plant.growthForm).filter((spot) => spot !== "roots" && spot !== "pot");
   expectOk(
     await recordAct(context, {

@@ -1,11 +1,14 @@
 import { v7 as uuidv7 } from "uuid";
+import { workOf } from "@/core/acts/works";
 import { coursesOn } from "@/core/case/course";
 import { promiseOf } from "@/core/case/ask";
 import { doseOf } from "@/core/case/plans";
 import { addDays, type Day } from "@/core/climate/days";
 import type { AdoptPlan } from "@/core/facts/kinds/programme";
 import { checkCaseFile } from "@/core/format/read";
+import { isWork } from "@/core/planning/doses";
 import { labelObjections } from "@/core/planning/label";
+import { actObjections } from "@/core/suitability/actObjections";
 import { objections } from "@/core/suitability/suitability";
 import { scopeOf, today, type Context } from "./context";
 import * as facts from "@/db/stores/facts";
@@ -34,12 +37,15 @@ export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outc
     if (deed.dates[0]! < found.openedOn) refuse("dates", "before_case");
     for (const date of deed.dates) checkHorizon(context, "dates", date);
     const treatments = treatmentsOf(deed);
-    for (const { mix, technique } of treatments.map(({ dose }) => dose)) {
-      const against = objections(bearerOn(context, record, today(context)), mix, technique);
+    const bearer = bearerOn(context, record, today(context));
+    for (const { dose } of treatments) {
+      const against = isWork(dose)
+        ? actObjections(workOf(dose.work).act(bearer), bearer)
+        : objections(bearer, dose.mix, dose.technique);
       if (against.some((o) => o.level === "refuse")) refuse("mix", "advised_against", { objections: against });
     }
     const label = labelObjections(
-      treatments.map(({ day, dose }) => ({ day, ...doseOf(dose) })),
+      treatments.map(({ day, dose }) => ({ day, dose: doseOf(dose) })),
       coursesOn(record.acts, today(context)),
     );
     if (label.length > 0) refuse("dates", "against_label", { label });

@@ -10,12 +10,12 @@ import type { CaseFileInput } from "@/core/format/schema";
 import { volumeFor } from "@/core/mixing/sprayVolume";
 import { pestOf } from "@/core/pests/pests";
 import { eggToAdultDays } from "@/core/pests/stageDurations";
-import type { Course } from "@/core/planning/course";
+import type { Courses } from "@/core/planning/course";
 import { sensitivitiesOf } from "@/core/plants/care";
 import type { OnPlant } from "@/core/case/onPlant";
 import { riskNotAsked } from "@/core/programmes/programme";
 import { verdictsOf } from "@/core/programmes/programmes";
-import type { RemedyId } from "@/core/remedies/remedies";
+import type { TechniqueId } from "@/core/remedies/remedies";
 import type { PlantCard } from "@/core/state/plantCard";
 import { scopeOf, today, type Context } from "./context";
 import { caseOnRecord } from "./parts/caseOnRecord";
@@ -47,7 +47,7 @@ export interface CaseView {
   readonly generationDays: number | null;
   /** What a treatment of this plant with the plan's technique is likely to take, mL. */
   readonly volumeMl: number;
-  readonly courses: Readonly<Record<RemedyId, Course>>;
+  readonly courses: Courses;
   /** The last day on which the plant is guarded after this case was closed as clear; null where it is not. */
   readonly guardedUntil: string | null;
 }
@@ -90,8 +90,14 @@ export async function readCase(context: Context, asked: string): Promise<CaseVie
     judged,
     changed: changesSince(plan, found, record, record.warmth, day, judgement?.outlook?.lateDays ?? 0),
     generationDays: place.meanC === null ? null : eggToAdultDays(pestOf(found.pest), place.meanC),
-    volumeMl: volumeFor(plan?.steps.findLast((step) => step.dose)?.dose?.technique ?? "spray", plant.potCm),
+    volumeMl: volumeFor(lastTechnique(plan) ?? "spray", plant.potCm),
     courses: coursesOn(record.acts, day),
     guardedUntil: found.closing?.outcome === "clear" ? guard.until : null,
   };
+}
+
+/** How the last mix of a plan is put on; null where it has none. */
+function lastTechnique(plan: Plan | null): TechniqueId | null {
+  const doses = plan?.steps.flatMap(({ dose }) => (dose && "mix" in dose ? [dose] : [])) ?? [];
+  return doses.at(-1)?.technique ?? null;
 }

@@ -5,7 +5,7 @@ import { planInForce, type Plan } from "@/core/case/plans";
 import { standing, type Photo, type Skip } from "@/core/facts/facts";
 import { isApart, type Plant } from "@/core/facts/descriptions";
 import { idIn } from "@/core/fields";
-import type { Course } from "@/core/planning/course";
+import type { Courses } from "@/core/planning/course";
 import { sensitivitiesOf } from "@/core/plants/care";
 import type { OnPlant } from "@/core/case/onPlant";
 import { arrivalSteps, type ArrivalSteps } from "@/core/arrivals/steps";
@@ -15,7 +15,6 @@ import * as carriage from "@/db/stores/carriage";
 import { riskOf } from "./parts/risk";
 import { verdictsOf } from "@/core/programmes/programmes";
 import type { ProgrammeKindId, Verdict } from "@/core/programmes/programme";
-import type { RemedyId } from "@/core/remedies/remedies";
 import type { PlantCard } from "@/core/state/plantCard";
 import * as facts from "@/db/stores/facts";
 import { dayOf, scopeOf, today, type Context } from "./context";
@@ -40,7 +39,7 @@ export interface PlantView {
   /** How its programmes stand today. */
   readonly verdicts: Readonly<Record<ProgrammeKindId, Verdict>>;
   /** The courses of remedies that run on it. */
-  readonly courses: Readonly<Record<RemedyId, Course>>;
+  readonly courses: Courses;
   /** What it may carry unseen, and whether that is of today's facts; nothing while it has not been reckoned. */
   readonly carries: (PlantCarries & { readonly current: boolean }) | undefined;
   /** How far it is if it has come, bought or back from outside, and has not joined the others yet; null for others. */

@@ -1,12 +1,14 @@
+import type { WorkId } from "@/core/acts/works";
 import { planInForce } from "@/core/case/plans";
 import { daysBetween, type Day } from "@/core/climate/days";
 import { groupBy } from "@/core/groupBy";
 import type { MixId } from "@/core/mixing/mixes";
 import { sittingVolume, volumeFor } from "@/core/mixing/sprayVolume";
+import type { PlannedDose } from "@/core/facts/kinds/programme";
 import type { PestId } from "@/core/pests/pests";
+import { isWork, volumeOfDose } from "@/core/planning/doses";
 import { riskNotAsked } from "@/core/programmes/programme";
 import { dueOf } from "@/core/programmes/programmes";
-import type { TechniqueId } from "@/core/remedies/remedies";
 import type { PlantCard } from "@/core/state/plantCard";
 import { together } from "@/db/query";
 import * as places from "@/db/stores/places";
@@ -21,16 +23,16 @@ export interface DueTreatment {
   readonly caseId: string;
   readonly pest: PestId;
   readonly stepId: string;
-  readonly technique: TechniqueId;
-  readonly mix: MixId;
+  readonly planned: PlannedDose;
   readonly daysLate: number;
+  /** Of a finished mix; 0 where nothing is mixed. */
   readonly volumeMl: number;
   readonly potCm: number;
 }
 
-/** All treatments of one mix that are due, with the volume to mix for them. */
+/** All that is due of one mix or one work, with the volume to mix for it. */
 export interface Sitting {
-  readonly mix: MixId;
+  readonly what: MixId | WorkId;
   readonly due: readonly DueTreatment[];
   readonly totalMl: number;
 }
@@ -85,19 +87,19 @@ export async function readToday(context: Context): Promise<TodayView> {
       if (!next?.dose || !next.stepId) continue;
       if (next.on > day) ahead.push({ what: "treat", day: next.on, plant });
       else {
-        const { mix, technique } = next.dose;
-        const volumeMl = volumeFor(technique, record.plant.potCm);
+        const planned = next.dose;
+        const { growthForm: form, potCm } = record.plant;
+        const volumeMl = isWork(planned) ? volumeOfDose(planned, { form, potCm }) : volumeFor(planned.technique, potCm);
         const daysLate = daysBetween(next.on, day);
         due.push({
           plant,
           caseId,
           pest,
           stepId: next.stepId,
-          technique,
-          mix,
+          planned,
           daysLate,
           volumeMl,
-          potCm: record.plant.potCm,
+          potCm,
         });
       }
     }
@@ -118,9 +120,17 @@ export async function readToday(context: Context): Promise<TodayView> {
 }
 
 function gather(due: readonly DueTreatment[]): Sitting[] {
-  return [...groupBy(due, (line) => line.mix)].map(([mix, lines]) => ({
-    mix,
+  return [...groupBy(due, ({ planned }) => (isWork(planned) ? planned.work : planned.mix))].map(([what, lines]) => ({
+    what,
     due: lines.toSorted((a, b) => b.daysLate - a.daysLate || a.plant.code.localeCompare(b.plant.code)),
-    totalMl: sittingVolume(lines),
+    totalMl: totalOf(lines),
   }));
+}
+
+function totalOf(lines: readonly DueTreatment[]): number {
+  const mixed = lines.flatMap(({ planned, potCm }) =>
+    isWork(planned) ? [] : [{ technique: planned.technique, potCm }],
+  );
+  const works = lines.filter(({ planned }) => isWork(planned));
+  return sittingVolume(mixed) + works.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
 }

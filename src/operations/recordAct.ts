@@ -5,7 +5,7 @@ import { coursesOn } from "@/core/case/course";
 import type { Day } from "@/core/climate/days";
 import type { RecordAct } from "@/core/facts/kinds/act";
 import { standing } from "@/core/facts/facts";
-import { mixes } from "@/core/mixing/mixes";
+import { doseIn } from "@/core/case/course";
 import { labelObjections, type LabelObjection } from "@/core/planning/label";
 import { actObjections } from "@/core/suitability/actObjections";
 import * as cases from "@/db/stores/cases";
@@ -88,7 +88,7 @@ function checkStep(record: KeptRecord, stepId: string): void {
 }
 
 function labelWarnings(record: KeptRecord, act: Act, day: Day): LabelObjection[] {
-  if (act.kind !== "contact") return [];
-  const { remedy } = mixes[act.mix];
-  return labelObjections([{ day, remedy, technique: act.technique }], coursesOn(record.acts, day));
+  // Hands and water have no label.
+  const dose = act.kind === "mechanical" ? null : doseIn(act);
+  return dose ? labelObjections([{ day, dose }], coursesOn(record.acts, day)) : [];
 }

@@ -1,8 +1,10 @@
 import { assertNever } from "@/core/assertNever";
 import type { Act, ActKindId } from "@/core/acts/acts";
 import type { MechanicalWay } from "@/core/acts/mechanical";
+import type { WorkId } from "@/core/acts/works";
+import type { PlannedDose } from "@/core/facts/kinds/programme";
 import type { CultureId, PredatorId, SystemicId } from "@/core/remedies/lasting";
-import { mixes } from "@/core/mixing/mixes";
+import { isMix, mixes, type MixId } from "@/core/mixing/mixes";
 import type { RemedyId } from "@/core/remedies/remedies";
 import type { SoilRemedyId } from "@/core/remedies/soilRemedies";
 import { millilitres } from "./amounts";
@@ -51,6 +53,34 @@ export const cultureNames: Record<CultureId, string> = {
   dryTop: "Top of the mix kept dry",
   waterFromBelow: "Watered from below",
 };
+
+export const workNames: Record<WorkId, string> = {
+  unpot: "Unpot and wash the roots",
+  shower: "Shower off",
+  drenchNeem: "Water neem into the mix",
+  drenchBti: "Water Bti into the mix",
+  drenchPeroxide: "Water weak peroxide into the mix",
+  systemic: "Give a systemic to the roots",
+  predatoryMites: "Let predatory mites loose",
+  lacewingLarvae: "Let lacewing larvae loose",
+  nematodes: "Water nematodes into the mix",
+};
+
+/** What a step is done with. @example plannedName({ mix: "soapMild", technique: "spray" }) // the mix */
+export function plannedName(planned: PlannedDose): string {
+  return "work" in planned ? workNames[planned.work] : mixNames[planned.mix];
+}
+
+/** What a sitting is called. */
+export function sittingName(what: MixId | WorkId): string {
+  return isMix(what) ? mixNames[what] : workNames[what];
+}
+
+/** The same with the way it is put on. */
+export function plannedInWords(planned: PlannedDose): string {
+  if ("work" in planned) return workNames[planned.work];
+  return `${mixNames[planned.mix]}, ${techniqueNames[planned.technique].toLowerCase()}`;
+}
 
 /** A strength as it is said of each remedy. @example strengthAsSaid("neem", 5) // "5 mL a litre" */
 function strengthAsSaid(remedy: RemedyId, strength: number): string {

@@ -1,3 +1,7 @@
+import type { WorkId } from "@/core/acts/works";
+import type { CourseId } from "@/core/planning/doses";
+import type { RemedyId } from "@/core/remedies/remedies";
+import { workNames } from "./acts";
 import { z } from "zod";
 import type { Day } from "@/core/climate/days";
 import type { FieldCode } from "@/core/fields";
@@ -75,9 +79,12 @@ export function problemInWords({ code, objections = [], label = [], day }: Told)
   return [problemSentences[code], ...reasons, ...label.map(labelSentence)].join(" ");
 }
 
+const courseName = (course: CourseId) =>
+  course in remedyNames ? remedyNames[course as RemedyId] : workNames[course as WorkId];
+
 /** What a remedy's label, or common practice where it has none, has against dates. */
 export function labelSentence(objection: LabelObjection): string {
-  const name = remedyNames[objection.remedy];
+  const name = courseName(objection.remedy);
   switch (objection.code) {
     case "technique_not_taken":
       return `${name} is not put on like that (${techniqueNames[objection.technique].toLowerCase()}).`;
@@ -85,6 +92,8 @@ export function labelSentence(objection: LabelObjection): string {
       return `${name} wants ${dayCount(objection.days)} between two times: ${dayInWords(objection.before)} and ${dayInWords(objection.after)} are closer.`;
     case "too_many_running":
       return `${name}, or one of its kind, is put on ${objection.most} times running at most: pests become resistant. Put something of another kind between.`;
+    case "not_together":
+      return `${name} and ${courseName(objection.other).toLowerCase()} do not go together within ${dayCount(objection.days)}: sprays kill helpful animals.`;
     case "too_often":
       return `${name} is put on ${objection.most} times in a course at most; this would be ${objection.times}.`;
   }

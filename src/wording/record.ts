@@ -1,7 +1,7 @@
 import type { Fact, FactKindId } from "@/core/facts/facts";
 import type { Place } from "@/core/facts/descriptions";
 import type { SignId } from "@/core/diagnosis/signs";
-import { tellAct } from "./acts";
+import { plannedName, tellAct } from "./acts";
 import {
   mixNames,
   outcomeNames,
@@ -59,7 +59,7 @@ export const tell: { readonly [K in FactKindId]: (fact: Fact<K>, around: Around)
   },
   placement: ({ placeId }, around) => [`Placed: ${placeName(around, placeId)}`],
   programme: ({ steps, basis, pest }) => {
-    const doses = steps.flatMap((step) => (step.dose ? [mixNames[step.dose.mix]] : []));
+    const doses = steps.flatMap((step) => (step.dose ? [plannedName(step.dose)] : []));
     const times = doses.length === 1 ? "1 time" : `${doses.length} times`;
     return [
       `Plan against ${pestNames[pest].toLowerCase()}: ${[...new Set(doses)].join(", then ")}, ${times}`,

@@ -13,7 +13,7 @@ import type { OnPlant } from "@/core/case/onPlant";
 import { caseFile, type CaseFileInput } from "@/core/format/schema";
 import { pClearIf, type Supposition } from "@/core/case/whatIf";
 import type { Day } from "@/core/climate/days";
-import type { Dose } from "@/core/planning/approaches";
+import type { Dose } from "@/core/planning/doses";
 import type { Decision } from "@/core/planning/decision";
 
 /** The core's heavy reckoning, out of the page's way. Case files go in, plain data comes out. */

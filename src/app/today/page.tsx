@@ -70,7 +70,7 @@ export default async function TodayPage() {
       <div className="row gx-3">
         <div className="col-lg-7">
           {view.sittings.map((sitting) => (
-            <SittingCard key={sitting.mix} sitting={sitting} measuring={context.collection} />
+            <SittingCard key={sitting.what} sitting={sitting} measuring={context.collection} />
           ))}
           {view.unplanned.length > 0 && may(context.role, "record") && (
             <Panel title="Found, and no plan yet">

@@ -1,13 +1,13 @@
 import { addDays, type Day } from "../climate/days";
-import { approachIds, approachOf, type ApproachId, type Dose } from "../planning/approaches";
+import { approachIds, approachOf, type ApproachId } from "../planning/approaches";
+import type { Dose } from "../planning/doses";
 import { compare, type ApproachPlan, type Comparison } from "../planning/compare";
 import { decide, type Decision, type DecisionRequest } from "../planning/decision";
 import { scorerOf } from "../planning/score";
-import type { Course } from "../planning/course";
+import type { Courses } from "../planning/course";
 import { prepare, type Preparation } from "../planning/preparation";
 import { comingOf, scored, scoredDoses, searchSchedules, type Schedule, type SearchRequest } from "../planning/search";
 import type { Worth } from "../plants/worth";
-import type { RemedyId } from "../remedies/remedies";
 import { schools, type SchoolId } from "../remedies/schools";
 import type { Blame } from "../planning/why";
 import type { Objection } from "../suitability/suitability";
@@ -27,7 +27,7 @@ export interface PlanQuestion {
   /** The probability to be reached, 0–1. */
   readonly target: number;
   /** The courses of remedies that run on the plant. */
-  readonly courses: Readonly<Record<RemedyId, Course>>;
+  readonly courses: Courses;
   /** What the plant bears and the keeper has; null where that is not known: the tables' own figures then hold. */
   readonly on: OnPlant | null;
 }

@@ -1,21 +1,22 @@
 import { addDays, daysBetween, type Day } from "../climate/days";
 import { standing, type ActDone } from "../facts/facts";
+import type { Act } from "../acts/acts";
+import { workIds, workIn } from "../acts/works";
 import { mixes } from "../mixing/mixes";
-import { remedyIds, type RemedyId } from "../remedies/remedies";
-import type { Course } from "../planning/course";
+import type { Course, Courses } from "../planning/course";
+import { courseOf, type CourseId, type Dose } from "../planning/doses";
+import { remedyIds } from "../remedies/remedies";
 
-/** A course of a remedy is over when so many days have passed without it (HOUSE). */
+/** A course is over when so many days have passed without it (HOUSE). */
 const COURSE_ENDS_AFTER_DAYS = 60;
 
 /**
- * The running course of each remedy on a plant up to a day: how often it has been put on without a long break, and the last
- * time. What belongs to no case counts like the rest: the plant bears it all. `acts` in the order in which they were done.
+ * The running course of each remedy and work on a plant up to a day: how often it has been put on or done without a long break, and
+ * the last time. What belongs to no case counts like the rest: the plant bears it all. `acts` in the order in which they were done.
  */
-export function coursesOn(acts: readonly ActDone[], today: Day): Record<RemedyId, Course> {
-  const of = (remedy: RemedyId): Course => {
-    const days = standing(acts).flatMap(({ act, day }) =>
-      act.kind === "contact" && mixes[act.mix].remedy === remedy && day <= today ? [day] : [],
-    );
+export function coursesOn(acts: readonly ActDone[], today: Day): Courses {
+  const of = (course: CourseId): Course => {
+    const days = standing(acts).flatMap(({ act, day }) => (countsAs(act) === course && day <= today ? [day] : []));
     let times = 0;
     let last: Day | null = null;
     for (const day of days) {
@@ -24,5 +25,17 @@ export function coursesOn(acts: readonly ActDone[], today: Day): Record<RemedyId
     }
     return last !== null && addDays(last, COURSE_ENDS_AFTER_DAYS) >= today ? { times, last } : { times: 0, last: null };
   };
-  return Object.fromEntries(remedyIds.map((remedy) => [remedy, of(remedy)])) as Record<RemedyId, Course>;
+  return Object.fromEntries([...remedyIds, ...workIds].map((course) => [course, of(course)])) as Courses;
+}
+
+/** What an act is a dose of; null where plans know nothing of its kind. @example doseIn({ kind: "dust", dryDays: 7 }) // null */
+export function doseIn(act: Act): Dose | null {
+  if (act.kind === "contact") return { remedy: mixes[act.mix].remedy, technique: act.technique };
+  const work = workIn(act);
+  return work && { work };
+}
+
+function countsAs(act: Act): CourseId | null {
+  const dose = doseIn(act);
+  return dose && courseOf(dose);
 }

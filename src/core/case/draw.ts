@@ -1,10 +1,12 @@
 import type { Day } from "../climate/days";
-import type { Dose } from "../planning/approaches";
+import type { Dose } from "../planning/doses";
 import { pictureOf, type PictureDay } from "../planning/picture";
+import type { ComingDose } from "../planning/future";
 import { scorerOf } from "../planning/score";
+import { comingOf } from "../planning/search";
 import { blame, type Blame } from "../planning/why";
 import { assessFile } from "./assess";
-import { calendarOf } from "./calendar";
+import { calendarOf, type CaseCalendar } from "./calendar";
 import { requestOn, type OnPlant } from "./onPlant";
 import type { CaseFile } from "../format/schema";
 
@@ -21,14 +23,11 @@ export interface DatedPicture {
 }
 
 /** Why treatments to come may leave something: the causes with their shares, as of the day their course is scored for. */
-export function blameCase(file: CaseFile, coming: readonly DatedDose[], until: Day): Blame {
+export function blameCase(file: CaseFile, coming: readonly DatedDose[], until: Day, on: OnPlant | null = null): Blame {
   const assessed = assessFile(file);
   if (!assessed.ok) throw new RangeError(assessed.problems.map((p) => `${p.path}: ${p.message}`).join("; "));
   const calendar = calendarOf(file, []);
-  const doses = coming
-    .map(({ day, dose }) => ({ atDays: calendar.of(day), dose }))
-    .filter(({ atDays }) => atDays >= assessed.expanded.asOfDays);
-  return blame(scorerOf(assessed.reckoning), doses, calendar.of(until));
+  return blame(scorerOf(assessed.reckoning), laidOut(coming, assessed, calendar, on), calendar.of(until));
 }
 
 /** Draws a case from its first find to the end of `until`, with treatments to come; those before its `asOf` are left out. */
@@ -41,12 +40,21 @@ export function drawCase(
   const assessed = assessFile(file);
   if (!assessed.ok) throw new RangeError(assessed.problems.map((p) => `${p.path}: ${p.message}`).join("; "));
   const calendar = calendarOf(file, []);
-  const now = assessed.expanded.asOfDays;
-  const { apply } = requestOn(assessed.reckoning.timeline.layout.pest.id, on, calendar);
-  const doses = coming
-    .map(({ day, dose }) => ({ atDays: calendar.of(day), dose: apply ? apply(dose) : dose }))
-    .filter(({ atDays }) => atDays >= now)
-    .toSorted((a, b) => a.atDays - b.atDays);
+  const doses = laidOut(coming, assessed, calendar, on);
   const { stages, days } = pictureOf(assessed.reckoning, doses, calendar.of(until));
   return { stages, points: days.map((point) => ({ ...point, day: calendar.day(point.day) })) };
+}
+
+/** Doses to come as the model takes them, by day, those before the moment asked about left out. */
+function laidOut(
+  coming: readonly DatedDose[],
+  { reckoning, expanded }: Extract<ReturnType<typeof assessFile>, { ok: true }>,
+  calendar: CaseCalendar,
+  on: OnPlant | null,
+): ComingDose[] {
+  const dated = coming
+    .map(({ day, dose }) => ({ day: calendar.of(day), dose }))
+    .filter(({ day }) => day >= expanded.asOfDays)
+    .toSorted((a, b) => a.day - b.day);
+  return comingOf(dated, requestOn(reckoning.timeline.layout.pest.id, on, calendar));
 }

@@ -3,15 +3,15 @@ import { CLEAN_LOOK_GAP_DAYS } from "../inspection/cleanLooks";
 import { seeChances, type Search } from "../inspection/see";
 import type { PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
-import type { Approach, Dose } from "../planning/approaches";
+import type { Approach } from "../planning/approaches";
+import type { Dose } from "../planning/doses";
 import { looksUntilSure } from "../planning/lookWorth";
 import { outlookOf } from "../planning/mend";
 import { scorerOf } from "../planning/score";
 import type { Schedule, SearchRequest } from "../planning/search";
 import { checkCaseFile, type FileProblem } from "../format/read";
 import type { CaseFileInput } from "../format/schema";
-import type { Course } from "../planning/course";
-import type { RemedyId } from "../remedies/remedies";
+import type { Courses } from "../planning/course";
 import { assessFile, type Assessment } from "./assess";
 import { requestOn, type OnPlant } from "./onPlant";
 import { calendarOf, type CaseCalendar } from "./calendar";
@@ -42,7 +42,7 @@ export interface Standing {
   readonly search: Search;
   readonly plan: RunningPlan | null;
   /** The courses of remedies that run on the plant. */
-  readonly courses: Readonly<Record<RemedyId, Course>>;
+  readonly courses: Courses;
   readonly on: OnPlant;
 }
 
@@ -107,10 +107,7 @@ export function judgeCase(input: CaseFileInput, form: GrowthFormId, standing: St
 }
 
 /** The courses in days of the model. */
-export function coursesIn(
-  calendar: Pick<CaseCalendar, "of">,
-  courses: Readonly<Record<RemedyId, Course>>,
-): Pick<SearchRequest, "courses"> {
+export function coursesIn(calendar: Pick<CaseCalendar, "of">, courses: Courses): Pick<SearchRequest, "courses"> {
   const inDays = Object.entries(courses).map(([remedy, { times, last }]) => {
     return [remedy, { times, lastDay: last === null ? null : calendar.of(last) }];
   });

@@ -1,25 +1,30 @@
+import { eventsOfAct } from "../acts/acts";
 import type { Application } from "../acts/contact";
+import { workOf } from "../acts/works";
 import { addDays, type Day } from "../climate/days";
 import type { ActDone } from "../facts/facts";
 import { standing } from "../facts/facts";
 import { anyHome, isKeptOut } from "../household/household";
 import type { ToolId } from "../inspection/tools";
-import { mixes } from "../mixing/mixes";
 import { potencyOf } from "../mixing/potency";
-import { isKnownPest, type PestId } from "../pests/pests";
+import { isKnownPest, pestOf, type PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
-import { dosesOf, type Approach, type Dose } from "../planning/approaches";
+import { dosesOf, type Approach } from "../planning/approaches";
+import { isWork, type Dose } from "../planning/doses";
+import type { ComingDose } from "../planning/future";
 import type { CompareRequest } from "../planning/compare";
-import type { Course } from "../planning/course";
+import type { Courses } from "../planning/course";
 import { helpsFor } from "../planning/helps";
 import { runsOn } from "../planning/resistance";
 import type { SearchRequest } from "../planning/search";
 import { MONTH_DAYS, washesOf } from "../planning/stress";
-import { doesTo, spotsFor, type RemedyId } from "../remedies/remedies";
+import { doesTo, remedyOf, spotsFor, type RemedyId } from "../remedies/remedies";
+import { actObjections } from "../suitability/actObjections";
 import type { Bearer } from "../suitability/bearer";
 import { mixFor, monthlyWashes, refusals } from "../suitability/mixFor";
 import { dunksGently, type Objection } from "../suitability/suitability";
 import type { CaseCalendar } from "./calendar";
+import { doseIn } from "./course";
 
 /** A remedy that does less than this of what its table says is not tried on a pest (HOUSE). */
 const WORTHWHILE = 0.7;
@@ -35,21 +40,29 @@ export interface OnPlant {
 
 /** What the plant has had to bear in the month before a day. */
 export function washesOn(acts: readonly ActDone[], today: Day): OnPlant["washes"] {
-  return standing(acts).flatMap(({ act, day: on }) =>
-    act.kind === "contact" && on > addDays(today, -MONTH_DAYS) && on <= today
-      ? [{ on, washes: washesOf({ remedy: mixes[act.mix].remedy, technique: act.technique }) }]
-      : [],
-  );
+  return standing(acts).flatMap(({ act, day: on }) => {
+    const dose = on > addDays(today, -MONTH_DAYS) && on <= today ? doseIn(act) : null;
+    return dose ? [{ on, washes: washesOf(dose) }] : [];
+  });
 }
+
+const targetOf = (pest: PestId, form: GrowthFormId) => ({ pest: pestOf(pest), weights: pest, form });
 
 /** A dose as it will be put on this plant; the same dose always gives the same object. */
 function applier(pest: PestId, form: GrowthFormId, { bearer, tool }: Pick<OnPlant, "bearer" | "tool">) {
-  const known = new Map<string, Application>();
-  return (dose: Dose): Application => {
+  const known = new Map<string, ComingDose["dose"]>();
+  return (dose: Dose): ComingDose["dose"] => {
+    if (isWork(dose)) {
+      const there = known.get(dose.work) ?? {
+        events: eventsOfAct(workOf(dose.work).act(bearer), targetOf(pest, form), 0),
+      };
+      known.set(dose.work, there);
+      return there;
+    }
     const mix = dose.mix ?? mixFor(dose.remedy, bearer);
     const key = `${mix} ${dose.technique}`;
     const on = { form, weights: pest, spots: spotsFor(dose.technique, form) };
-    const made: Application = known.get(key) ?? {
+    const made: ComingDose["dose"] = known.get(key) ?? {
       remedy: dose.remedy,
       technique: dose.technique,
       potency: potencyOf(mix),
@@ -77,30 +90,49 @@ export function requestOn(
 
 /** Why a plant does not bear an approach; empty where it may be used. Each reason once. */
 export function refusedOn(approach: Approach, bearer: Bearer): readonly Objection["code"][] {
-  const codes = dosesOf(approach).flatMap(({ remedy, technique }) => refusals(remedy, technique, bearer));
+  const codes = dosesOf(approach).flatMap((dose) => refusalsOfDose(dose, bearer));
   return [...new Set(codes.map(({ code }) => code))];
 }
 
-/** Whether an approach does anything to speak of to a pest. */
+/** What refuses a dose on a plant, in the mix proposed for it. */
+function refusalsOfDose(dose: Dose, bearer: Bearer): readonly Objection[] {
+  if (!isWork(dose)) return refusals(dose.remedy, dose.technique, bearer);
+  return actObjections(workOf(dose.work).act(bearer), bearer).filter(({ level }) => level === "refuse");
+}
+
+/**
+ * Whether an approach does anything to speak of to a pest: each of its remedies comes where some stage of it lives, and each of its
+ * works is one against it.
+ */
 export function isAgainst(approach: Approach, pestId: string): boolean {
-  return dosesOf(approach).every(({ remedy }) => doesTo(remedy, pestId) >= WORTHWHILE);
+  return dosesOf(approach).every((dose) => {
+    if (isWork(dose)) return workOf(dose.work).against.some((pest) => pest === pestId);
+    return doesTo(dose.remedy, pestId) >= WORTHWHILE && comesTo(dose.remedy, pestId);
+  });
+}
+
+/** Whether a remedy acts where a pest of the table lives; any other pest is taken to live on leaves. */
+function comesTo(remedy: RemedyId, pestId: string): boolean {
+  if (!isKnownPest(pestId)) return true;
+  return pestOf(pestId).stages.some(({ where }) => remedyOf(remedy).actsIn.includes(where));
 }
 
 /** What a comparison takes of the plant and its keeper. */
 export function comparisonOn(
   pestId: string,
   on: OnPlant | null,
-  courses: Readonly<Record<RemedyId, Course>>,
+  courses: Courses,
 ): Pick<CompareRequest, "mayUse" | "helps" | "withLoupe" | "gentle"> {
   const suits = (approach: Approach) => isAgainst(approach, pestId) && !runsOn(approach, courses);
   if (!on || !isKnownPest(pestId)) return { mayUse: suits };
   const { bearer, tool } = on;
-  const dunk = applier(pestId, bearer.form, on)({ remedy: "soap", technique: "dunk" });
+  const dunk = applier(pestId, bearer.form, on)({ remedy: "soap", technique: "dunk" }) as Application;
   const systemicKeptOut = isKeptOut("throughTheRoots", bearer.home ?? anyHome, bearer.sensitivities);
   const dunkRefused = refusals("soap", "dunk", bearer).length > 0;
   return {
     mayUse: (approach) => suits(approach) && refusedOn(approach, bearer).length === 0,
-    gentle: (approach) => dunksGently(bearer) || dosesOf(approach).every(({ technique }) => technique !== "dunk"),
+    gentle: (approach) =>
+      dunksGently(bearer) || dosesOf(approach).every((dose) => isWork(dose) || dose.technique !== "dunk"),
     helps: helpsFor(pestId, bearer.form, dunk).filter(
       ({ id }) => !(id === "dunk" && dunkRefused) && !(id === "systemic" && systemicKeptOut),
     ),

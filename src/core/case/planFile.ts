@@ -1,9 +1,12 @@
 import { addDays, type Day } from "../climate/days";
-import type { Application } from "../acts/contact";
-import { isKnownPest, type PestId } from "../pests/pests";
+import { eventsOfAct } from "../acts/acts";
+import { workOf } from "../acts/works";
+import { isKnownPest, pestOf, type PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import { spotsFor } from "../remedies/remedies";
-import { approachOf, type ApproachId, type Dose } from "../planning/approaches";
+import { approachOf, dosesOf, type ApproachId } from "../planning/approaches";
+import { isWork, type Dose } from "../planning/doses";
+import type { ComingDose } from "../planning/future";
 import { compareAll } from "../planning/compare";
 import { scorerOf } from "../planning/score";
 import type { Schedule } from "../planning/search";
@@ -57,15 +60,18 @@ export function planFile(file: CaseFile): Planned {
     pOver,
     overBy: addDays(expanded.dayZero as Day, overByDay),
   });
+  const { id: pestId } = expanded.history.pest;
+  const known =
+    "growthForm" in file.plant && isKnownPest(pestId) ? { pest: pestId, form: file.plant.growthForm } : null;
   const comparison = compareAll({
     scorer: scorerOf(reckoning),
     fromDay: Math.ceil(expanded.asOfDays),
     worksOn: () => true,
     target: USUAL_TARGET,
-    mayUse: () => true,
-    ...("growthForm" in file.plant && isKnownPest(expanded.history.pest.id)
-      ? { apply: wherever(expanded.history.pest.id, file.plant.growthForm) }
-      : {}),
+    ...(known ? { apply: wherever(known.pest, known.form) } : {}),
+    // Works are told of a plant whose form is known, against pests that they are meant for.
+    mayUse: (approach) =>
+      dosesOf(approach).every((dose) => !isWork(dose) || (known && workOf(dose.work).against.includes(known.pest))),
   });
   const { without, plans, schools, fewest, soonest, gentlest } = comparison;
   return {
@@ -94,10 +100,22 @@ export function planFile(file: CaseFile): Planned {
   };
 }
 
+/** How wide its pot is no case file says; it bears on amounts only. */
+const USUAL_POT_CM = 12;
+
 /** A dose on the spots its technique goes to, as strong as the tables take it. */
-function wherever(pest: PestId, form: GrowthFormId): (dose: Dose) => Application {
-  const known = new Map<string, Application>();
-  return ({ remedy, technique }) => {
+function wherever(pest: PestId, form: GrowthFormId): (dose: Dose) => ComingDose["dose"] {
+  const known = new Map<string, ComingDose["dose"]>();
+  return (dose) => {
+    if (isWork(dose)) {
+      const act = workOf(dose.work).act({ form, potCm: USUAL_POT_CM });
+      const there = known.get(dose.work) ?? {
+        events: eventsOfAct(act, { pest: pestOf(pest), weights: pest, form }, 0),
+      };
+      known.set(dose.work, there);
+      return there;
+    }
+    const { remedy, technique } = dose;
     const key = `${remedy} ${technique}`;
     const on = { form, weights: pest, spots: spotsFor(technique, form) };
     const made = known.get(key) ?? { remedy, technique, on };

@@ -2,7 +2,7 @@ import { addDays, type Day } from "../climate/days";
 import { standing, type ActDone, type Look, type Programme } from "../facts/facts";
 import type { Basis, PlannedDose } from "../facts/kinds/programme";
 import { mixes } from "../mixing/mixes";
-import type { Dose } from "../planning/approaches";
+import { isWork, type Dose } from "../planning/doses";
 import { caseFiledUnder, type Case } from "./cases";
 import type { RunningPlan } from "./judge";
 
@@ -82,13 +82,19 @@ export function runningPlan(plan: Plan | null): RunningPlan | null {
   const remaining = treatmentsToCome(plan).map(({ dueOn, dose }) => ({ day: dueOn, dose: doseOf(dose) }));
   const then = remaining.at(-1)?.dose ?? doseOf(last);
   const first = remaining[0]?.dose;
-  const knockDown = first && (first.mix !== then.mix || first.technique !== then.technique);
+  const knockDown = first && !isSame(first, then);
   return { remaining, goOn: { id: plan.id, ...(knockDown && { first }), then } };
 }
 
+function isSame(a: Dose, b: Dose): boolean {
+  if (isWork(a) || isWork(b)) return isWork(a) && isWork(b) && a.work === b.work;
+  return a.mix === b.mix && a.technique === b.technique;
+}
+
 /** A planned dose as the model takes it. */
-export function doseOf({ mix, technique }: PlannedDose): Dose {
-  return { remedy: mixes[mix].remedy, technique, mix };
+export function doseOf(planned: PlannedDose): Dose {
+  if (isWork(planned)) return { work: planned.work };
+  return { remedy: mixes[planned.mix].remedy, technique: planned.technique, mix: planned.mix };
 }
 
 /** The treatments of a plan that have not been carried out, by day. */

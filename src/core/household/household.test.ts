@@ -1,3 +1,6 @@
+import { workOf } from "../acts/works";
+import { isWork } from "../planning/doses";
+import { productOf } from "../suitability/actObjections";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { coursesOn } from "../case/course";
@@ -43,7 +46,10 @@ describe("who lives with the plants", () => {
         const bearer = bearerOf(plant, [], TRIAL_DAY, "north", lives);
         const { mayUse } = comparisonOn(pestId, { bearer, tool: "lamp", washes: [] }, coursesOn([], TRIAL_DAY));
         for (const { id } of approaches) {
-          const out = dosesOf(approachOf(id)).filter(({ remedy }) => isKeptOut(remedy, lives, bearer.sensitivities));
+          const out = dosesOf(approachOf(id)).filter((dose) => {
+            const product = isWork(dose) ? productOf(workOf(dose.work).act(bearer)) : dose.remedy;
+            return product !== null && isKeptOut(product, lives, bearer.sensitivities);
+          });
           if (out.length === 0) continue;
           expect(mayUse(approachOf(id))).toBe(false);
           expect(refusedOn(approachOf(id), bearer)).not.toEqual([]);

@@ -149,3 +149,8 @@ function household(
 ): Household {
   return { kind: "household", remedy, perLitreMl, water, keepsHours };
 }
+
+/** Whether a word names a mix. @example isMix("soapMild") // true */
+export function isMix(word: string): word is MixId {
+  return word in mixes;
+}

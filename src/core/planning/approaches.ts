@@ -1,13 +1,4 @@
-import type { MixId } from "../mixing/mixes";
-import type { RemedyId, TechniqueId } from "../remedies/remedies";
-
-/** A remedy put on in one way. */
-export interface Dose {
-  readonly remedy: RemedyId;
-  readonly technique: TechniqueId;
-  /** The mix it is made up as; the one proposed for the plant where left out. */
-  readonly mix?: MixId;
-}
+import type { Dose } from "./doses";
 
 /** A way to go about it: one dose each time; a knock-down first and another dose from then on; or another dose in turn. */
 export interface Approach {

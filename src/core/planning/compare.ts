@@ -1,5 +1,6 @@
+import { isWork, lastsDays } from "./doses";
 import { schools, type SchoolId } from "../remedies/schools";
-import { approaches, approachOf, type Approach, type ApproachId } from "./approaches";
+import { approaches, approachOf, type Approach, type ApproachId, dosesOf } from "./approaches";
 import type { Help, HelpId } from "./helps";
 import { endOf } from "./score";
 import { comingOf, scored, searchSchedules, soonestDay, type Schedule, type SearchRequest } from "./search";
@@ -72,7 +73,10 @@ const WORTH = 0.02;
  */
 export function* compare(request: CompareRequest): Generator<number, Comparison> {
   const { scorer, fromDay, target, mayUse } = request;
-  const allowed = approaches.filter(mayUse);
+  // Works are done to a plant of a known form.
+  const allowed = approaches.filter(
+    (approach) => mayUse(approach) && (request.apply !== undefined || !dosesOf(approach).some(isWork)),
+  );
   const plans: ApproachPlan[] = [];
   const spent: ApproachId[] = [];
   for (const [i, approach] of allowed.entries()) {
@@ -112,9 +116,11 @@ export function* compare(request: CompareRequest): Generator<number, Comparison>
 function told(schedule: Schedule, request: CompareRequest): Pick<ApproachPlan, "rising" | "why" | "help"> {
   const { scorer } = request;
   const coming = comingOf(datedOf(schedule), request);
-  const end = endOf(scorer, schedule.days.at(-1)!);
-  const rising = coming.map((dose, i) =>
-    i === coming.length - 1 ? schedule.pOver : scorer.pOverAt(coming.slice(0, i + 1), endOf(scorer, dose.atDays)),
+  const end = schedule.scoredAtDay;
+  const rising = coming.map(({ atDays }, i) =>
+    i === coming.length - 1
+      ? schedule.pOver
+      : scorer.pOverAt(coming.slice(0, i + 1), endOf(scorer, atDays + lastsDays(schedule.doses[i]!))),
   );
   const best = helped(schedule, request)[0];
   const help = best && best.pOver > schedule.pOver + WORTH ? best : null;
@@ -128,7 +134,7 @@ function helped(schedule: Schedule, request: CompareRequest): { id: HelpId; pOve
   const { scorer, helps = [] } = request;
   const coming = comingOf(datedOf(schedule), request);
   const first = schedule.days[0]!;
-  const end = endOf(scorer, schedule.days.at(-1)!);
+  const end = schedule.scoredAtDay;
   return helps
     .map(({ id, does }) => ({ id, pOver: scorer.pOverAt([{ atDays: first, dose: does }, ...coming], end) }))
     .toSorted((a, b) => b.pOver - a.pOver);
@@ -147,7 +153,7 @@ function beyond(plans: readonly ApproachPlan[], request: CompareRequest): Beyond
             id: "loupe" as const,
             pOver: request.scorer.pOverAt(
               comingOf(datedOf(dab.schedule), { apply: request.withLoupe }),
-              endOf(request.scorer, dab.schedule.days.at(-1)!),
+              dab.schedule.scoredAtDay,
             ),
           },
         ]

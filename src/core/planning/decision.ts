@@ -1,12 +1,11 @@
 import { costsOfAct, eventsOfAct, type Act } from "../acts/acts";
-import { minutesFor } from "../acts/effort";
 import { perAnimalAt, type NearnessId } from "../carriage/rates";
 import type { ToolId } from "../inspection/tools";
-import { sittingVolume } from "../mixing/sprayVolume";
 import { expm1 } from "../numerics/exponential";
 import { isKnownPest, pestOf, type PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import type { Worth } from "../plants/worth";
+import { minutesOfDose, volumeOfDose } from "./doses";
 import type { ComingDose } from "./future";
 import { pictureOf } from "./picture";
 import { comingOf, type Schedule, type SearchRequest } from "./search";
@@ -131,8 +130,8 @@ export function decide(request: DecisionRequest): Decision {
           request,
         ),
         {
-          minutes: doses.reduce((sum, dose) => sum + minutesFor(dose.technique, potCm), 0),
-          volumeMl: doses.reduce((sum, dose) => sum + sittingVolume([{ technique: dose.technique, potCm }]), 0),
+          minutes: doses.reduce((sum, dose) => sum + minutesOfDose(dose, { form, potCm }), 0),
+          volumeMl: doses.reduce((sum, dose) => sum + volumeOfDose(dose, { form, potCm }), 0),
           harm: Math.min(0.2, A_WASH * burden),
         },
       ),

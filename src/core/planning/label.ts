@@ -1,6 +1,7 @@
 import { daysBetween, type Day } from "../climate/days";
 import { remedyOf, type RemedyId, type TechniqueId } from "../remedies/remedies";
-import type { Course } from "./course";
+import type { Courses } from "./course";
+import { courseOf, gapBetween, isWork, limitsOf, OTHER_REMEDY_DAYS, type CourseId, type Dose } from "./doses";
 import { MOST_RUNNING, tooManyRunning } from "./resistance";
 
 /** What a label has against dates. */
@@ -8,39 +9,38 @@ export type LabelObjection =
   | { readonly code: "technique_not_taken"; readonly remedy: RemedyId; readonly technique: TechniqueId }
   | {
       readonly code: "too_close";
-      readonly remedy: RemedyId;
+      readonly remedy: CourseId;
       readonly days: number;
       readonly before: Day;
       readonly after: Day;
     }
   | { readonly code: "too_many_running"; readonly remedy: RemedyId; readonly most: number }
-  | { readonly code: "too_often"; readonly remedy: RemedyId; readonly most: number; readonly times: number };
+  | { readonly code: "too_often"; readonly remedy: CourseId; readonly most: number; readonly times: number }
+  | { readonly code: "not_together"; readonly remedy: CourseId; readonly other: CourseId; readonly days: number };
 
-/** One application that is planned or was made. */
-export interface DatedApplication {
+/** One thing done that is planned or was. */
+export interface DatedDose {
   readonly day: Day;
-  readonly remedy: RemedyId;
-  readonly technique: TechniqueId;
+  readonly dose: Dose;
 }
 
 /**
- * What the remedies' limits have against applications on certain days, with the courses that run: a technique the remedy does not
+ * What the remedies' limits have against things done on certain days, with the courses that run: a technique the remedy does not
  * take, two applications of one remedy closer than it bears, more of them than a course allows, more of one group running than pests
- * stay susceptible to. `applications` by day; of each
- * kind the first is told. Source: labels from memory and common practice; the keeper's own label decides.
+ * stay susceptible to, and sprays beside helpful animals. `applications` by day; of each kind the first is told.
+ * Source: labels from memory and common practice; the keeper's own label decides.
  * @example labelObjections([twoSoapsOnOneDay], courses)[0].code // "too_close"
  */
-export function labelObjections(
-  applications: readonly DatedApplication[],
-  courses: Readonly<Record<RemedyId, Course>>,
-): LabelObjection[] {
+export function labelObjections(applications: readonly DatedDose[], courses: Courses): LabelObjection[] {
   const objections: LabelObjection[] = [];
-  const odd = applications.find(({ remedy, technique }) => !remedyOf(remedy).techniques.includes(technique));
+  const put = applications.flatMap(({ day, dose }) => (isWork(dose) ? [] : [{ day, ...dose }]));
+  const odd = put.find(({ remedy, technique }) => !remedyOf(remedy).techniques.includes(technique));
   if (odd) objections.push({ code: "technique_not_taken", remedy: odd.remedy, technique: odd.technique });
-  for (const remedy of new Set(applications.map((one) => one.remedy))) {
-    const { smallestIntervalDays, mostTimes } = remedyOf(remedy);
+  const dated = applications.map(({ day, dose }) => ({ day, course: courseOf(dose) }));
+  for (const remedy of new Set(dated.map(({ course }) => course))) {
+    const { smallestIntervalDays, mostTimes } = limitsOf(remedy);
     const { times, last } = courses[remedy];
-    const days = [...(last ? [last] : []), ...applications.filter((one) => one.remedy === remedy).map((one) => one.day)]
+    const days = [...(last ? [last] : []), ...dated.filter(({ course }) => course === remedy).map(({ day }) => day)]
       // What is written down late may lie before the last one on record.
       .toSorted();
     const close = days.findIndex((day, i) => i > 0 && daysBetween(days[i - 1]!, day) < smallestIntervalDays);
@@ -51,8 +51,31 @@ export function labelObjections(
     const all = times + days.length - (last ? 1 : 0);
     if (all > mostTimes) objections.push({ code: "too_often", remedy, most: mostTimes, times: all });
   }
-  const inOrder = applications.toSorted((a, b) => (a.day < b.day ? -1 : 1)).map(({ remedy }) => remedy);
+  const inOrder = put.toSorted((a, b) => (a.day < b.day ? -1 : 1)).map(({ remedy }) => remedy);
   const running = tooManyRunning(inOrder, courses);
   if (running) objections.push({ code: "too_many_running", remedy: running, most: MOST_RUNNING });
+  const together = notTogether(dated, courses);
+  if (together) objections.push(together);
   return objections;
+}
+
+/** The first two of what is planned and was done that do not bear each other as near as they are. */
+function notTogether(
+  dated: readonly { readonly day: Day; readonly course: CourseId }[],
+  courses: Courses,
+): LabelObjection | null {
+  const before = (Object.keys(courses) as CourseId[]).flatMap((course) => {
+    const { last } = courses[course];
+    return last ? [{ day: last, course }] : [];
+  });
+  const all = [...before, ...dated].toSorted((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
+  for (const [i, later] of all.entries())
+    for (const earlier of all.slice(0, i)) {
+      const days = gapBetween(earlier.course, later.course);
+      const own = earlier.course === later.course || days <= OTHER_REMEDY_DAYS;
+      const planned = dated.includes(later) || dated.includes(earlier);
+      if (!own && planned && daysBetween(earlier.day, later.day) < days)
+        return { code: "not_together", remedy: later.course, other: earlier.course, days };
+    }
+  return null;
 }

@@ -1,4 +1,5 @@
-import type { Approach, Dose } from "./approaches";
+import type { Approach } from "./approaches";
+import type { Dose } from "./doses";
 import { searchSchedules, scoredDoses, soonestDay, type Schedule, type SearchRequest } from "./search";
 
 /** A plan in force as it stands today, and what would mend it. */

@@ -39,7 +39,7 @@ describe("groups by which resistance is reckoned", () => {
     for (const { id } of approaches) expect(runsOn(approachOf(id), none)).toBe(false);
     const three = ["2026-12-01", "2026-12-08", "2026-12-15"].map((on) => ({
       day: day(on),
-      ...({ remedy: "spinosad", technique: "spray" } as const),
+      dose: { remedy: "spinosad", technique: "spray" } as const,
     }));
     expect(labelObjections(three, none)).toEqual([
       { code: "too_many_running", remedy: "spinosad", most: MOST_RUNNING },

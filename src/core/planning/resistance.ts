@@ -1,6 +1,7 @@
 import { remedyIds, remedyOf, type RemedyId } from "../remedies/remedies";
 import { doseAt, type Approach } from "./approaches";
-import type { Course } from "./course";
+import { isWork, type Dose } from "./doses";
+import type { Courses } from "./course";
 
 /** Of one group not more than so many times running: then something of another kind (labels, from memory). */
 export const MOST_RUNNING = 2;
@@ -10,7 +11,7 @@ export const MOST_RUNNING = 2;
  * came after it. Of what lies before the last of each remedy only the number is known: it is counted as running.
  * @example runningOf("spinosad", { ...none, spinosad: { times: 2, last: "2026-11-20" } }) // 2
  */
-export function runningOf(remedy: RemedyId, courses: Readonly<Record<RemedyId, Course>>): number {
+export function runningOf(remedy: RemedyId, courses: Courses): number {
   const { group } = remedyOf(remedy);
   if (group === null) return 0;
   const same = remedyIds.filter((id) => remedyOf(id).group === group);
@@ -25,10 +26,7 @@ export function runningOf(remedy: RemedyId, courses: Readonly<Record<RemedyId, C
  * Whether remedies put on one after the other, the earliest first, come to more of one group running than is borne, after what is on
  * record. @example tooManyRunning(["spinosad", "spinosad", "spinosad"], courses) // true
  */
-export function tooManyRunning(
-  remedies: readonly RemedyId[],
-  courses: Readonly<Record<RemedyId, Course>>,
-): RemedyId | null {
+export function tooManyRunning(remedies: readonly RemedyId[], courses: Courses): RemedyId | null {
   let group: string | null = null;
   let running = 0;
   for (const [i, remedy] of remedies.entries()) {
@@ -41,8 +39,12 @@ export function tooManyRunning(
   return null;
 }
 
+/** The remedies of those doses that put one on; works have no group, and stand between nothing. */
+const contactRemedies = (doses: readonly Dose[]): RemedyId[] =>
+  doses.flatMap((dose) => (isWork(dose) ? [] : [dose.remedy]));
+
 /** Whether the first treatments of an approach would do that. */
-export function runsOn(approach: Approach, courses: Readonly<Record<RemedyId, Course>>): boolean {
-  const first = Array.from({ length: MOST_RUNNING + 1 }, (_, n) => doseAt(approach, n).remedy);
-  return tooManyRunning(first, courses) !== null;
+export function runsOn(approach: Approach, courses: Courses): boolean {
+  const first = Array.from({ length: MOST_RUNNING + 1 }, (_, n) => doseAt(approach, n));
+  return tooManyRunning(contactRemedies(first), courses) !== null;
 }

@@ -1,6 +1,14 @@
-import type { Application } from "../acts/contact";
-import { remedyOf, type RemedyId } from "../remedies/remedies";
-import { doseAt, dosesOf, type Approach, type Dose } from "./approaches";
+import { doseAt, dosesOf, type Approach } from "./approaches";
+import {
+  courseOf,
+  gapBetween,
+  isWork,
+  lastsDays,
+  limitsOf,
+  OTHER_REMEDY_DAYS,
+  type CourseId,
+  type Dose,
+} from "./doses";
 import type { ComingDose } from "./future";
 import { endOf, type Scorer } from "./score";
 import { bears, washesOf, type StressBudget } from "./stress";
@@ -12,7 +20,8 @@ export interface Schedule {
   readonly doses: readonly Dose[];
   /** Probability that nothing is left one egg-to-adult time after the last treatment, no look assumed. */
   readonly pOver: number;
-  /** The day that probability is for. */
+  /** The day that probability is for, and the next whole one. */
+  readonly scoredAtDay: number;
   readonly overByDay: number;
   /** Days between two treatments before they were moved to working days. */
   readonly intervalDays: number;
@@ -30,9 +39,9 @@ export interface SearchRequest {
    * What a dose comes to on this plant: the mix proposed for it, the spots its technique goes to, what is searched with. The same
    * dose must always give the same object. As the tables say, on the whole plant, where left out.
    */
-  readonly apply?: (dose: Dose) => Application;
-  /** The course of each remedy that runs already: how often it was put on, and on which day last (null for never). */
-  readonly courses?: Partial<Readonly<Record<RemedyId, { readonly times: number; readonly lastDay: number | null }>>>;
+  readonly apply?: (dose: Dose) => ComingDose["dose"];
+  /** The course of each remedy and work that runs already: how often, and on which day last (null for never). */
+  readonly courses?: Partial<Readonly<Record<CourseId, { readonly times: number; readonly lastDay: number | null }>>>;
   /** What the plant bears; anything where left out. */
   readonly stress?: StressBudget;
 }
@@ -50,8 +59,6 @@ export interface Found {
 const LONGEST_INTERVAL_DAYS = 14;
 /** So many treatments are proposed at most. */
 const MOST_TREATMENTS = 12;
-/** Between two treatments with different remedies there is at least so much (HOUSE). */
-const OTHER_REMEDY_DAYS = 2;
 const DAYS_IN_A_YEAR = 366;
 /** Longer intervals are not tried once so many of them in a row have fallen so far behind the best (HOUSE). */
 const FALLEN = 2;
@@ -70,11 +77,12 @@ const DELAYS_DAYS = [3, 7, 10];
 export function searchSchedules(approach: Approach, request: SearchRequest): Found | null {
   const { target } = request;
   if (!(target > 0 && target < 1)) throw new RangeError(`the target is between 0 and 1, got ${target}`);
-  const smallest = Math.min(...dosesOf(approach).map(({ remedy }) => remedyOf(remedy).smallestIntervalDays));
+  const smallest = Math.min(...dosesOf(approach).map((dose) => limitsOf(courseOf(dose)).smallestIntervalDays));
   const reaching: Schedule[] = [];
   let best: Schedule | null = null;
   let falling = 0;
-  for (let interval = smallest; interval <= LONGEST_INTERVAL_DAYS && falling < FALLEN; interval++) {
+  const longestInterval = Math.max(LONGEST_INTERVAL_DAYS, smallest);
+  for (let interval = smallest; interval <= longestInterval && falling < FALLEN; interval++) {
     const all = longest(approach, request, interval, 0);
     if (all.length === 0) continue;
     const { enough, most } = fewestOf(
@@ -160,34 +168,39 @@ function longest(
 ): Dated[] {
   const { courses, stress, worksOn } = request;
   const start = soonestDay(doseAt(approach, 0), request) + delayDays;
-  const times = new Map<RemedyId, number>();
-  const lastOf = new Map<RemedyId, number>();
+  const times = new Map<CourseId, number>();
+  const lastOf = new Map<CourseId, number>();
   const done: Dated[] = [];
   for (let i = 0; i < most; i++) {
     const dose = doseAt(approach, i);
-    const { smallestIntervalDays, mostTimes } = remedyOf(dose.remedy);
-    const before = times.get(dose.remedy) ?? courses?.[dose.remedy]?.times ?? 0;
-    if (before >= mostTimes) break;
-    const own = lastOf.get(dose.remedy);
-    const last = done.at(-1)?.day;
+    const course = courseOf(dose);
+    const before = times.get(course) ?? courses?.[course]?.times ?? 0;
+    if (before >= limitsOf(course).mostTimes) break;
     const soonest = Math.max(
-      own === undefined ? soonestDay(dose, request) : own + smallestIntervalDays,
-      last === undefined ? start : last + Math.min(OTHER_REMEDY_DAYS, interval),
+      lastOf.has(course) ? start : soonestDay(dose, request),
+      ...[...lastOf].map(([other, day]) => day + gapBetween(other, course)),
     );
     const day = nextWorkingDay(Math.max(start + i * interval, soonest), worksOn);
     const washed = done.map((one) => ({ day: one.day, washes: washesOf(one.dose) }));
     if (stress && !bears(stress, washed, day, dose)) break;
     done.push({ day, dose });
-    times.set(dose.remedy, before + 1);
-    lastOf.set(dose.remedy, day);
+    times.set(course, before + 1);
+    lastOf.set(course, day);
   }
   return done;
 }
 
-/** The first day on which a dose may be put on: after the interval from the last time it was, in the course that runs. */
-export function soonestDay({ remedy }: Dose, { fromDay, courses }: Pick<SearchRequest, "fromDay" | "courses">): number {
-  const last = courses?.[remedy]?.lastDay ?? null;
-  return last === null ? fromDay : Math.max(fromDay, Math.ceil(last + remedyOf(remedy).smallestIntervalDays));
+/**
+ * The first day on which a dose may be put on: after its interval from the last time it was, in the course that runs, and as long
+ * after something else as the two bear each other.
+ */
+export function soonestDay(dose: Dose, { fromDay, courses = {} }: Pick<SearchRequest, "fromDay" | "courses">): number {
+  const own = courseOf(dose);
+  const days = Object.entries(courses).flatMap(([course, { lastDay }]) => {
+    const gap = gapBetween(course as CourseId, own);
+    return lastDay === null || (course !== own && gap <= OTHER_REMEDY_DAYS) ? [] : [Math.ceil(lastDay + gap)];
+  });
+  return Math.max(fromDay, ...days);
 }
 
 /** Scores treatments on given days, in ascending order. @example the days of a school beside the searched ones */
@@ -211,19 +224,29 @@ function scheduleOf(
   interval: number,
 ): Schedule {
   const days = dated.map(({ day }) => day);
-  const overByDay = endOf(request.scorer, days.at(-1)!);
+  const scoredAtDay = endOf(request.scorer, workedUntil(dated));
   return {
     days,
     doses: dated.map(({ dose }) => dose),
-    pOver: request.scorer.pOverAt(comingOf(dated, request), overByDay),
-    overByDay: Math.ceil(overByDay),
+    pOver: request.scorer.pOverAt(comingOf(dated, request), scoredAtDay),
+    scoredAtDay,
+    overByDay: Math.ceil(scoredAtDay),
     intervalDays: interval,
   };
 }
 
-/** Treatments to come as the model takes them. */
+/** The day until which the last of some treatments works. At least one. */
+function workedUntil(dated: readonly Dated[]): number {
+  return Math.max(...dated.map(({ day, dose }) => day + lastsDays(dose)));
+}
+
+/** Treatments to come as the model takes them. Throws RangeError for a work where nothing is known of the plant. */
 export function comingOf(dated: readonly Dated[], { apply }: Pick<SearchRequest, "apply">): ComingDose[] {
-  return dated.map(({ day, dose }) => ({ atDays: day, dose: apply ? apply(dose) : dose }));
+  return dated.map(({ day, dose }) => {
+    if (apply) return { atDays: day, dose: apply(dose) };
+    if (isWork(dose)) throw new RangeError(`${dose.work} is done to a plant of a known form`);
+    return { atDays: day, dose };
+  });
 }
 
 /** The day itself or the next one on which the keeper works. */

@@ -1,6 +1,8 @@
 import { wetted } from "../acts/effort";
+import { workOf } from "../acts/works";
 import { remedyOf } from "../remedies/remedies";
-import type { Dose } from "./approaches";
+import type {} from "./approaches";
+import { isWork, type Dose } from "./doses";
 
 /** What a plant bears in a month, and what it has had to bear. */
 export interface StressBudget {
@@ -13,8 +15,8 @@ export interface StressBudget {
 export const MONTH_DAYS = 30;
 
 /** How hard one dose is on a plant, in soap washes of the whole plant (HOUSE). @example washesOf(soapSpray) // 1 */
-export function washesOf({ remedy, technique }: Dose): number {
-  return remedyOf(remedy).harshness * wetted[technique];
+export function washesOf(dose: Dose): number {
+  return isWork(dose) ? workOf(dose.work).harshness : remedyOf(dose.remedy).harshness * wetted[dose.technique];
 }
 
 /** Whether a plant bears one dose more on a day, with all before it; `done` as {@link StressBudget} counts. */

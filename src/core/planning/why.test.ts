@@ -1,3 +1,5 @@
+import type { Application } from "../acts/contact";
+import { courseOf, isWork } from "./doses";
 import { describe, expect, it } from "vitest";
 import { fullLook, historyOf } from "../clearance/tests/cases";
 import { reckon } from "../clearance/reckon";
@@ -63,17 +65,17 @@ describe("two remedies in turn", () => {
 
   it("every so manieth treatment is the other", () => {
     const approach = inTurn("soapAlcoholInTurn");
-    expect([0, 1, 2, 3, 4, 5].map((n) => doseAt(approach, n).remedy)).toEqual([
+    expect([0, 1, 2, 3, 4, 5].map((n) => courseOf(doseAt(approach, n)))).toEqual([
       ...["soap", "soap", "alcohol"],
       ...["soap", "soap", "alcohol"],
     ]);
-    expect(dosesOf(approach).map(({ remedy }) => remedy)).toEqual(["soap", "alcohol"]);
+    expect(dosesOf(approach).map(courseOf)).toEqual(["soap", "alcohol"]);
   });
 
   it("each keeps its own interval and its own number", () => {
     const request = { scorer: scorer("thrips"), fromDay: 0, worksOn: () => true, target: 0.99 };
     const { best } = searchSchedules(inTurn("soapOilInTurn"), request)!;
-    const oil = best.days.filter((_, i) => best.doses[i]!.remedy === "oil");
+    const oil = best.days.filter((_, i) => courseOf(best.doses[i]!) === "oil");
     expect(oil.length).toBeLessThanOrEqual(6);
     oil.slice(1).forEach((day, i) => expect(day - oil[i]!).toBeGreaterThanOrEqual(5));
     best.days.slice(1).forEach((day, i) => expect(day - best.days[i]!).toBeGreaterThanOrEqual(2));
@@ -124,7 +126,7 @@ describe("a comparison tells", () => {
 
   it("what would reach the target where nothing does: the best of it with something more", () => {
     const mayUse = ({ id }: Approach) => id === "alcoholDab" || id === "soapSpray";
-    const { beyond, plans } = compareAll(request(100, { mayUse, withLoupe: (dose) => dose }));
+    const { beyond, plans } = compareAll(request(100, { mayUse, withLoupe: (dose) => dose as Application }));
     expect(plans.every(({ reaches }) => !reaches)).toBe(true);
     expect(beyond!.pOver).toBe(Math.max(...plans.map(({ schedule }) => schedule.pOver)));
     expect(beyond!.helps.map(({ id }) => id)).toContain("unpot");
@@ -134,7 +136,7 @@ describe("a comparison tells", () => {
   });
 
   it("what is not called gentle on a plant is never the gentlest", () => {
-    const dunks = ({ then }: Approach) => then.technique === "dunk";
+    const dunks = ({ then }: Approach) => !isWork(then) && then.technique === "dunk";
     const asked = request(1.4, { gentle: (approach) => !dunks(approach) });
     const { gentlest } = compareAll(asked);
     expect(gentlest).not.toBeNull();

@@ -17,7 +17,9 @@ import {
   type Act,
   type ActKindId,
 } from "@/core/acts/acts";
+import { workOf } from "@/core/acts/works";
 import type { PlanStep } from "@/core/case/plans";
+import type { PlannedDose } from "@/core/facts/kinds/programme";
 import { recordAct } from "@/core/facts/kinds/act";
 import { mixes, type MixId } from "@/core/mixing/mixes";
 import { potencyAt, TOKEN_POTENCY } from "@/core/mixing/potency";
@@ -34,10 +36,9 @@ import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/u
 import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
-import { actKindNames } from "@/wording/acts";
+import { actKindNames, plannedName } from "@/wording/acts";
 import { millilitres } from "@/wording/amounts";
 import { dayInWords } from "@/wording/dates";
-import { mixNames } from "@/wording/names";
 import { labelSentence } from "@/wording/problems";
 
 /** The plant an act is done to. */
@@ -84,7 +85,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
       placeId: "placeId" in on ? on.placeId : "",
       caseId: plant?.cases[0]?.id ?? "",
       stepId: steps[0]?.id ?? "",
-      act: { ...draftOf(kinds[0]!, actedOn), ...(next && next), ...(volumeMl && { volumeMl }) } as never,
+      act: plannedDraft(next ?? null, kinds[0]!, actedOn, volumeMl) as never,
       at: now,
       note: "",
       alreadyDone: false,
@@ -118,7 +119,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
   const turnTo = (kind: ActKindId) => {
     form.clearErrors();
     form.setValue("act", draftOf(kind, actedOn) as never);
-    form.setValue("stepId", kind === "contact" ? (steps[0]?.id ?? "") : "");
+    form.setValue("stepId", steps.find(({ dose }) => dose && kindOfDose(dose) === kind)?.id ?? "");
   };
   const against = plant ? actObjections(draft as unknown as Act, plant.bearer) : [];
   const refused = against.some(({ level }) => level === "refuse");
@@ -149,14 +150,14 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
           options={[...plant.cases.map(({ id, name }) => [id, name] as const), ["", "No case"]]}
         />
       )}
-      {contact && steps.length > 0 && (
+      {steps.length > 0 && (
         <SelectField
           form={form}
           name="stepId"
           label="Which step this carries out"
           options={[
             ...steps.map(
-              ({ id, dueOn, dose }) => [id, `${dayInWords(dueOn)}${dose ? `: ${mixNames[dose.mix]}` : ""}`] as const,
+              ({ id, dueOn, dose }) => [id, `${dayInWords(dueOn)}${dose ? `: ${plannedName(dose)}` : ""}`] as const,
             ),
             ["", "none, an extra one"],
           ]}
@@ -176,6 +177,20 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
       <SubmitRow form={form} trouble={trouble} label={label} />
     </form>
   );
+}
+
+/** The kind of act that a step asks for, on any plant. */
+function kindOfDose(dose: PlannedDose): ActKindId {
+  return "work" in dose ? workOf(dose.work).act({ form: noPlant.growthForm, potCm: noPlant.potCm }).kind : "contact";
+}
+
+/** What the form begins with: the step that is next, or the first kind there is. */
+function plannedDraft(next: PlannedDose | null, kind: ActKindId, on: ActedOn, volumeMl: number | undefined): Draft {
+  if (next && "work" in next) {
+    const act = workOf(next.work).act({ form: on.growthForm, potCm: on.potCm });
+    return { ...draftOf(act.kind, on), ...act };
+  }
+  return { ...draftOf(kind, on), ...next, ...(volumeMl && { volumeMl }) };
 }
 
 /** The places that a technique goes to are ticked, until the keeper ticks otherwise. */

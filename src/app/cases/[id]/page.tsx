@@ -9,10 +9,11 @@ import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
+import { plannedInWords } from "@/wording/acts";
 import { percent } from "@/wording/chances";
 import { notYetSentence } from "@/wording/clearance";
 import { dayCount, dayInWords } from "@/wording/dates";
-import { mixNames, outcomeNames, pestNames, schoolNames, techniqueNames } from "@/wording/names";
+import { outcomeNames, pestNames, schoolNames } from "@/wording/names";
 import { outlookSentences, reachSentence, surenessSentence } from "@/wording/judgement";
 import { stateInWords } from "@/wording/states";
 import { warmthInWords } from "@/wording/warmth";
@@ -28,9 +29,7 @@ const FAR_SHORT = 0.1;
 
 /** What a plan is done with, in the order in which it comes. */
 function dosesOf(plan: Plan): string {
-  const told = plan.steps.flatMap(({ dose }) =>
-    dose ? [`${mixNames[dose.mix]}, ${techniqueNames[dose.technique].toLowerCase()}`] : [],
-  );
+  const told = plan.steps.flatMap(({ dose }) => (dose ? [plannedInWords(dose)] : []));
   return [...new Set(told)].join("; then ");
 }
 

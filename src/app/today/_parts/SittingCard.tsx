@@ -1,36 +1,47 @@
 import Link from "next/link";
+import { cautionsOfWork } from "@/core/acts/works";
+import { isMix } from "@/core/mixing/mixes";
 import type { Sitting } from "@/operations/readToday";
 import { Amounts, type Measuring } from "@/ui/Amounts";
-import { Cautions } from "@/ui/Cautions";
+import { CautionList, Cautions } from "@/ui/Cautions";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
 import { millilitres } from "@/wording/amounts";
 import { dayCount } from "@/wording/dates";
-import { mixNames, pestNames } from "@/wording/names";
+import { sittingName } from "@/wording/acts";
+import { pestNames } from "@/wording/names";
 
-/** All treatments of one mix that are due: one volume to mix, its cautions, its plants. */
+/** All that is due of one mix or one work: one volume to mix, its cautions, its plants. */
 export function SittingCard({ sitting, measuring }: { sitting: Sitting; measuring: Measuring }) {
+  const { what, due, totalMl } = sitting;
+  const volume = totalMl > 0 ? `, about ${millilitres(totalMl)} in all` : "";
   return (
-    <Panel title={mixNames[sitting.mix]}>
+    <Panel title={sittingName(what)}>
       <p>
-        {sitting.due.length === 1 ? "One plant" : `${sitting.due.length} plants`}, about {millilitres(sitting.totalMl)}{" "}
-        in all.
+        {due.length === 1 ? "One plant" : `${due.length} plants`}
+        {volume}.
       </p>
       <ul className="list-group list-group-flush mb-3">
-        {sitting.due.map((line) => (
+        {due.map((line) => (
           <PlantLine
             key={line.stepId}
             plant={line.plant}
-            note={`${pestNames[line.pest].toLowerCase()}, ${line.daysLate > 0 ? `${dayCount(line.daysLate)} late` : "due today"}, ${millilitres(line.volumeMl)}`}
+            note={`${pestNames[line.pest].toLowerCase()}, ${line.daysLate > 0 ? `${dayCount(line.daysLate)} late` : "due today"}${line.volumeMl > 0 ? `, ${millilitres(line.volumeMl)}` : ""}`}
           />
         ))}
       </ul>
       <details className="mb-3">
-        <summary>Cautions and amounts</summary>
-        <Cautions mix={sitting.mix} />
-        <Amounts mix={sitting.mix} totalMl={sitting.totalMl} measuring={measuring} />
+        <summary>{isMix(what) ? "Cautions and amounts" : "Cautions"}</summary>
+        {isMix(what) ? (
+          <>
+            <Cautions mix={what} />
+            <Amounts mix={what} totalMl={totalMl} measuring={measuring} />
+          </>
+        ) : (
+          <CautionList against={[]} cautions={cautionsOfWork(what)} />
+        )}
       </details>
-      <Link className="btn btn-primary" href={`/sitting/${sitting.mix}`}>
+      <Link className="btn btn-primary" href={`/sitting/${what}`}>
         Begin
       </Link>
     </Panel>

@@ -1,3 +1,5 @@
+import type { Application } from "../../acts/contact";
+import type { Dose } from "../../planning/doses";
 import { describe, expect, it } from "vitest";
 import { day } from "../../climate/days";
 import { approachOf } from "../../planning/approaches";
@@ -29,20 +31,21 @@ const onPlant = (genus: string, over: Partial<OnPlant> = {}): OnPlant => ({
 const calendar = { of: () => 0 };
 
 describe("a dose as it will be put on this plant", () => {
-  const { apply, stress } = requestOn("mealybug", onPlant("Maranta"), calendar);
+  const { apply: applied, stress } = requestOn("mealybug", onPlant("Maranta"), calendar);
+  const apply = (dose: Dose) => applied!(dose) as Application;
 
   it("in the mix proposed for it, where its technique goes, searched with what the keeper has", () => {
-    const dab = apply!({ remedy: "alcohol", technique: "dab" });
+    const dab = apply({ remedy: "alcohol", technique: "dab" });
     expect(dab).toMatchObject({ potency: 0.25, tool: "lamp" });
     expect(dab.on!.spots).not.toContain("roots");
-    expect(apply!({ remedy: "soap", technique: "dunk" }).on!.spots).not.toContain("mixTop");
-    expect(apply!({ remedy: "alcohol", technique: "spray", mix: "alcoholFull" }).potency).toBe(1);
+    expect(apply({ remedy: "soap", technique: "dunk" }).on!.spots).not.toContain("mixTop");
+    expect(apply({ remedy: "alcohol", technique: "spray", mix: "alcoholFull" }).potency).toBe(1);
     expect(stress!.perMonth).toBe(8);
   });
 
   it("the same dose is always the same object: a scorer knows it again", () => {
     const dose = { remedy: "soap", technique: "spray" } as const;
-    expect(apply!(dose)).toBe(apply!({ ...dose }));
+    expect(apply(dose)).toBe(apply({ ...dose }));
   });
 
   it("nothing is known of a pest that hides nowhere in particular", () => {

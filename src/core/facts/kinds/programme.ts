@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { workIds } from "../../acts/works";
 import { dayField, id } from "../../fields";
 import { mixIds } from "../../mixing/mixes";
 import { pestIds } from "../../pests/pests";
@@ -13,7 +14,10 @@ const basis = z.enum(["reckoned", "own", ...schoolIds]);
 export type Basis = z.output<typeof basis>;
 
 /** What a step is done with. */
-const dose = z.object({ mix: z.enum(mixIds), technique: z.enum(techniqueIds) });
+const dose = z.union([
+  z.object({ mix: z.enum(mixIds), technique: z.enum(techniqueIds) }),
+  z.object({ work: z.enum(workIds) }),
+]);
 export type PlannedDose = z.output<typeof dose>;
 
 /** More treatments than this belong to no plan. */

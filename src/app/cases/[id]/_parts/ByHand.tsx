@@ -31,7 +31,7 @@ interface Props {
   /** The first day, while what was typed is one. */
   first: Day | null;
   bearer: Bearer;
-  current: PlannedDose | null;
+  current: Extract<PlannedDose, { mix: MixId }> | null;
   reckoner: ReckonerHandle;
   file: CaseFileInput;
   question: PlanQuestion;

@@ -12,8 +12,8 @@ import { adoptPlan, type Basis, type PlannedDose } from "@/core/facts/kinds/prog
 import type { CaseFileInput } from "@/core/format/schema";
 import { mixes as allMixes, type MixId } from "@/core/mixing/mixes";
 import type { PestId } from "@/core/pests/pests";
-import type { Dose } from "@/core/planning/approaches";
-import type { Course } from "@/core/planning/course";
+import { isWork, type Dose } from "@/core/planning/doses";
+import type { Courses } from "@/core/planning/course";
 import type { RemedyId } from "@/core/remedies/remedies";
 import { mixFor } from "@/core/suitability/mixFor";
 import { useDeed } from "@/ui/fields/useDeed";
@@ -38,13 +38,12 @@ interface Props {
   meanC: number;
   today: Day;
   on: OnPlant;
-  potCm: number;
   file: CaseFileInput;
   workDays: readonly number[];
   /** The probability that a plan is to reach, 0–1. */
   target: number;
   /** The courses of remedies that run on the plant. */
-  courses: Readonly<Record<RemedyId, Course>>;
+  courses: Courses;
   /** What the plan in force goes on with: one made by hand begins there. */
   current: PlannedDose | null;
 }
@@ -54,8 +53,9 @@ const BY_HAND = "byHand";
 
 /** Ways to go about a case, compared by reckoning; each opens in its own place with everything needed to adopt it. */
 export function PlanForm(props: Props) {
-  const { caseId, plantId, pest, meanC, today, on, potCm, file, workDays, target, courses, current } = props;
+  const { caseId, plantId, pest, meanC, today, on, file, workDays, target, courses, current } = props;
   const router = useRouter();
+  const usual = current && "mix" in current ? current : null;
   const [pressed, setPressed] = useState<string | null>(null);
   const [all, setAll] = useState(false);
   const [firstTyped, setFirst] = useState<string>(today);
@@ -67,8 +67,8 @@ export function PlanForm(props: Props) {
     defaults: () => ({
       id: uuidv7(),
       caseId,
-      mix: current?.mix ?? mixFor("alcohol", on.bearer),
-      technique: current?.technique ?? ("dab" as const),
+      mix: usual?.mix ?? mixFor("alcohol", on.bearer),
+      technique: usual?.technique ?? ("dab" as const),
       basis: "reckoned" as Basis,
       dates: [] as string[],
       doses: [] as PlannedDose[],
@@ -89,9 +89,10 @@ export function PlanForm(props: Props) {
   const open = pressed ?? best?.id ?? null;
 
   const mixOf = (remedy: RemedyId) => ownMixes[remedy] ?? mixFor(remedy, on.bearer);
-  const planned = ({ remedy, technique }: Dose): PlannedDose => ({ mix: mixOf(remedy), technique });
+  const planned = (dose: Dose): PlannedDose =>
+    isWork(dose) ? { work: dose.work } : { mix: mixOf(dose.remedy), technique: dose.technique };
   const choose = (chosen: Chosen) => {
-    const last = chosen.doses.at(-1);
+    const last = chosen.doses.findLast((dose) => "mix" in dose);
     form.setValue("basis", chosen.basis);
     form.setValue("dates", [...chosen.dates]);
     form.setValue("doses", [...chosen.doses]);
@@ -109,7 +110,7 @@ export function PlanForm(props: Props) {
   const adopting = { form, trouble, problem: first ? problem : undefined };
 
   const row = (way: Way) => (
-    <WayRow key={way.id} way={way} potCm={potCm} open={open === way.id} onPress={() => press(way.id)}>
+    <WayRow key={way.id} way={way} on={on.bearer} open={open === way.id} onPress={() => press(way.id)}>
       <WayDetail
         way={way}
         dated={first !== null}
@@ -202,7 +203,7 @@ export function PlanForm(props: Props) {
         meanC={meanC}
         first={first}
         bearer={on.bearer}
-        current={current}
+        current={usual}
         reckoner={reckoner}
         file={file}
         question={question}

@@ -2,7 +2,7 @@ import { Check, Circle, CircleAlert } from "lucide-react";
 import type { Day } from "@/core/climate/days";
 import type { Plan } from "@/core/case/plans";
 import { dayInWords, fromToday } from "@/wording/dates";
-import { mixNames } from "@/wording/names";
+import { plannedName } from "@/wording/acts";
 
 interface Props {
   plan: Plan;
@@ -12,7 +12,7 @@ interface Props {
 
 /** The dated steps of a plan: what is done, what is due, what is late. */
 export function Steps({ plan, today, open }: Props) {
-  const several = new Set(plan.steps.flatMap(({ dose }) => dose?.mix ?? [])).size > 1;
+  const several = new Set(plan.steps.flatMap(({ dose }) => (dose ? plannedName(dose) : []))).size > 1;
   return (
     <ol className="list-unstyled mb-0">
       {plan.steps.map((step) => {
@@ -27,7 +27,7 @@ export function Steps({ plan, today, open }: Props) {
             <Icon size={18} aria-hidden />
             <span>
               {step.kind === "treat" ? "Treat" : "Look"} {dayInWords(step.dueOn)}
-              {step.dose && several && <span className="small"> with {mixNames[step.dose.mix]}</span>}
+              {step.dose && several && <span className="small">: {plannedName(step.dose)}</span>}
             </span>
             <span className="text-body-secondary small">
               {step.doneOn !== null && `done ${step.doneOn === step.dueOn ? "on the day" : dayInWords(step.doneOn)}`}

@@ -1,16 +1,20 @@
 "use client";
 
 import Form from "react-bootstrap/Form";
+import { cautionsOfAct } from "@/core/acts/acts";
+import { workOf } from "@/core/acts/works";
 import type { PlannedDose } from "@/core/facts/kinds/programme";
 import { mixesOf, type MixId } from "@/core/mixing/mixes";
 import type { PestId } from "@/core/pests/pests";
-import type { Dose } from "@/core/planning/approaches";
+import { isWork, type Dose } from "@/core/planning/doses";
 import { repeatBounds } from "@/core/planning/bounds";
 import type { RemedyId } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
+import { actObjections } from "@/core/suitability/actObjections";
 import { mixFor } from "@/core/suitability/mixFor";
-import { Cautions } from "@/ui/Cautions";
+import { CautionList, Cautions } from "@/ui/Cautions";
 import { useAnswer, type Question, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
+import { plannedName, workNames } from "@/wording/acts";
 import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
 import { mixNames, remedyNames, techniqueNames } from "@/wording/names";
@@ -38,10 +42,13 @@ interface Props {
 /** Everything about one way in one place: what it is done with, when, why then, what anyone can check, and its cautions. */
 export function WayDetail(props: Props) {
   const { way, dated, pest, meanC, bearer, mixOf, onMix, promise, reckoner, planned, choose, adopting } = props;
-  const used = [...new Map(way.doses.map((dose) => [`${dose.remedy} ${dose.technique}`, dose])).values()];
-  const remedies = [...new Set(used.map((dose) => dose.remedy))];
+  const used = [...new Map(way.doses.map((dose) => [JSON.stringify(dose), dose])).values()];
+  const put = used.flatMap((dose) => (isWork(dose) ? [] : [dose]));
+  const works = used.filter(isWork);
+  const remedies = [...new Set(put.map((dose) => dose.remedy))];
+  const named = (dose: Dose) => plannedName(isWork(dose) ? dose : { ...dose, mix: mixOf(dose.remedy) });
   const changed = remedies.some((remedy) => mixOf(remedy) !== mixFor(remedy, bearer));
-  const doses = way.doses.map((dose) => ({ ...dose, mix: mixOf(dose.remedy) }));
+  const doses = way.doses.map((dose) => (isWork(dose) ? dose : { ...dose, mix: mixOf(dose.remedy) }));
   const key = JSON.stringify([way.id, way.dates, doses]);
   const answered = useAnswer(
     reckoner,
@@ -77,13 +84,13 @@ export function WayDetail(props: Props) {
             {way.dates.map((date, i) => (
               <li key={date}>
                 {dayInWords(date)}
-                {several && `: ${mixNames[mixOf(way.doses[i]!.remedy)].toLowerCase()}`}
+                {several && `: ${named(way.doses[i]!).toLowerCase()}`}
               </li>
             ))}
           </ol>
           <p className="small mb-0">
-            {used.map(({ technique }) => techniqueNames[technique]).join("; then ")}. {percent(pOver)} likely over by{" "}
-            {dayInWords(way.by)}.
+            {used.map((dose) => (isWork(dose) ? workNames[dose.work] : techniqueNames[dose.technique])).join("; then ")}
+            . {percent(pOver)} likely over by {dayInWords(way.by)}.
           </p>
         </section>
         <section>
@@ -97,15 +104,17 @@ export function WayDetail(props: Props) {
               ))}
             </>
           )}
-          <details className="mt-2">
-            <summary>Check by hand</summary>
-            <ul className="ps-3 mb-1">
-              {boundSentences(repeatBounds(pest, way.doses.at(-1)!.remedy, meanC)).map((sentence) => (
-                <li key={sentence}>{sentence}</li>
-              ))}
-            </ul>
-            {way.why.length > 0 && <p className="small mb-0">{bindingSentence(way.why)}</p>}
-          </details>
+          {remedies.length > 0 && (
+            <details className="mt-2">
+              <summary>Check by hand</summary>
+              <ul className="ps-3 mb-1">
+                {boundSentences(repeatBounds(pest, remedies.at(-1)!, meanC)).map((sentence) => (
+                  <li key={sentence}>{sentence}</li>
+                ))}
+              </ul>
+              {way.why.length > 0 && <p className="small mb-0">{bindingSentence(way.why)}</p>}
+            </details>
+          )}
           <Adopt
             chosen={{ basis: way.basis, dates: dated ? way.dates : [], doses: dated ? way.doses.map(planned) : [] }}
             choose={choose}
@@ -113,9 +122,13 @@ export function WayDetail(props: Props) {
           />
         </section>
         <section className="way-cautions" tabIndex={0} aria-label="Cautions for this way">
-          {used.map(({ remedy, technique }) => (
+          {put.map(({ remedy, technique }) => (
             <Cautions key={`${remedy} ${technique}`} mix={mixOf(remedy)} plant={bearer} technique={technique} />
           ))}
+          {works.map(({ work }) => {
+            const act = workOf(work).act(bearer);
+            return <CautionList key={work} against={actObjections(act, bearer)} cautions={cautionsOfAct(act)} />;
+          })}
         </section>
       </div>
     </>

@@ -2,7 +2,8 @@
 
 import { ChevronDown, ChevronRight } from "lucide-react";
 import type { ReactNode } from "react";
-import { minutesFor } from "@/core/acts/effort";
+import type { WorkedOn } from "@/core/acts/works";
+import { minutesOfDose } from "@/core/planning/doses";
 import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
 import { Rising } from "./Rising";
@@ -10,7 +11,7 @@ import type { Way } from "./ways";
 
 interface Props {
   way: Way;
-  potCm: number;
+  on: WorkedOn;
   open: boolean;
   onPress: () => void;
   /** What stands in it once it is pressed. */
@@ -18,9 +19,9 @@ interface Props {
 }
 
 /** One way: what it comes to on one line, and everything else in the same place once it is pressed. */
-export function WayRow({ way, potCm, open, onPress, children }: Props) {
+export function WayRow({ way, on, open, onPress, children }: Props) {
   const { dates, doses, pOver, by, rising, reaches, badges, name } = way;
-  const minutes = doses.reduce((sum, dose) => sum + minutesFor(dose.technique, potCm), 0);
+  const minutes = doses.reduce((sum, dose) => sum + minutesOfDose(dose, on), 0);
   const Mark = open ? ChevronDown : ChevronRight;
   return (
     <li className={`way ${open ? "open" : ""}`}>

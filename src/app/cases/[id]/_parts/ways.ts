@@ -1,7 +1,8 @@
 import type { DatedComparison } from "@/core/case/ask";
 import { addDays, type Day } from "@/core/climate/days";
 import type { Basis, PlannedDose } from "@/core/facts/kinds/programme";
-import type { ApproachId, Dose } from "@/core/planning/approaches";
+import type { ApproachId } from "@/core/planning/approaches";
+import type { Dose } from "@/core/planning/doses";
 import type { HelpId } from "@/core/planning/helps";
 import type { Blame } from "@/core/planning/why";
 import type { SchoolId } from "@/core/remedies/schools";

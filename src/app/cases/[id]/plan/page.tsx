@@ -33,7 +33,6 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
           meanC={place.meanC}
           today={today}
           on={view.on}
-          potCm={plant.potCm}
           file={view.file}
           workDays={context.collection.workDays}
           target={context.collection.planPercent / 100}

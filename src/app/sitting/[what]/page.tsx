@@ -4,28 +4,30 @@ import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
 import { ActForm } from "@/app/_parts/act/ActForm";
 import { momentNow } from "@/app/_parts/moments";
+import { workIds } from "@/core/acts/works";
 import { treatmentsToCome } from "@/core/case/plans";
-import { mixIds } from "@/core/mixing/mixes";
+import { isMix, mixIds } from "@/core/mixing/mixes";
 import { readSitting } from "@/operations/readSitting";
+import { sittingName } from "@/wording/acts";
 import { millilitres } from "@/wording/amounts";
-import { mixNames, pestNames } from "@/wording/names";
+import { pestNames } from "@/wording/names";
 
 export const metadata: Metadata = { title: "Sitting" };
 
-/** One plant after the other, until nothing of this mix is due any more. */
-export default async function SittingPage({ params }: { params: Promise<{ mix: string }> }) {
-  const { mix: asked } = await params;
-  const mix = mixIds.find((id) => id === asked);
-  if (!mix) notFound();
+/** One plant after the other, until nothing of it is due any more. */
+export default async function SittingPage({ params }: { params: Promise<{ what: string }> }) {
+  const { what: asked } = await params;
+  const what = [...mixIds, ...workIds].find((id) => id === asked);
+  if (!what) notFound();
   const context = await currentContext("see");
-  const due = await readSitting(context, mix);
+  const due = await readSitting(context, what);
   const line = due?.sitting.due[0];
   if (!due || !line) {
     return (
       <>
-        <h1>{mixNames[mix]}: done</h1>
+        <h1>{sittingName(what)}: done</h1>
         <p>
-          Nothing more is due of this mix today. Wash up: bottle, tools, hands and sleeves. Leftovers go by local rules,
+          Nothing more of this is due today. Wash up: bottle, tools, hands and sleeves. Leftovers go by local rules,
           never down the drain.
         </p>
         <Link className="btn btn-primary" href="/today">
@@ -41,7 +43,8 @@ export default async function SittingPage({ params }: { params: Promise<{ mix: s
   return (
     <>
       <p className="text-body-secondary mb-0">
-        {mixNames[mix]}: {sitting.due.length} to go, {millilitres(sitting.totalMl)} in all
+        {sittingName(what)}: {sitting.due.length} to go
+        {sitting.totalMl > 0 && `, ${millilitres(sitting.totalMl)} in all`}
       </p>
       <h1>
         {plant.code} {plant.name}
@@ -55,8 +58,8 @@ export default async function SittingPage({ params }: { params: Promise<{ mix: s
         measuring={context.collection}
         now={momentNow(context)}
         steps={view.plan ? treatmentsToCome(view.plan) : []}
-        volumeMl={line.volumeMl}
-        then={`/sitting/${mix}`}
+        volumeMl={isMix(what) ? line.volumeMl : undefined}
+        then={`/sitting/${what}`}
         label="Treated"
       />
     </>

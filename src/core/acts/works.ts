@@ -1,0 +1,137 @@
+import type { PestId } from "../pests/pests";
+import { spotsOf, type GrowthFormId } from "../plants/growthForms";
+import { predators, type PredatorId } from "../remedies/lasting";
+import type { SoilRemedyId } from "../remedies/soilRemedies";
+import type { CautionId } from "../remedies/remedies";
+import { cautionsOfAct, type Act } from "./acts";
+import { drenchVolume } from "./drench";
+
+/** What a planned work is done to. */
+export interface WorkedOn {
+  readonly form: GrowthFormId;
+  readonly potCm: number;
+}
+
+/** Something that a plan may ask for on a day and that is no mix put on the leaves. */
+export interface Work {
+  /** The act it comes to on a plant. */
+  readonly act: (on: WorkedOn) => Act;
+  /** Fewest days between two of it, and most in one course. */
+  readonly smallestIntervalDays: number;
+  readonly mostTimes: number;
+  /** How hard it is on a plant, in soap washes of the whole plant (HOUSE). */
+  readonly harshness: number;
+  /** Pests it is proposed against; a shower or a drench of neem may be put on for others, and does there what the model says. */
+  readonly against: readonly PestId[];
+}
+
+const sapSuckers = ["mealybug", "rootMealybug", "softScale", "aphid", "thrips"] as const;
+
+const drench = (remedy: SoilRemedyId) => (on: WorkedOn) =>
+  ({ kind: "drench", remedy, volumeMl: drenchVolume(on.potCm) }) as const;
+
+/** Sachets for a plant: one for a pot as wide as a hand, more for wider ones (labels, from memory). */
+const release = (predator: PredatorId) => (on: WorkedOn) =>
+  ({ kind: "release", predator, sachets: Math.max(1, Math.ceil(on.potCm / 20)) }) as const;
+
+/** A sachet is renewed once what it held fades: four to six weeks (common practice). */
+const renewed = (predator: PredatorId) => predators[predator].untilDay - predators[predator].fromDay;
+
+/**
+ * Works by which plans go where no spray comes, or on without one. Intervals and counts: common practice; peroxide at most twice a
+ * year; what roots take up is not given again within two months (labels, from memory). Harshness: our own (HOUSE).
+ */
+export const works = {
+  unpot: {
+    act: ({ form }) => ({
+      ...{ kind: "mechanical", way: "unpot", tool: "unpotted", percent: null },
+      spots: [...spotsOf(form)],
+    }),
+    smallestIntervalDays: 28,
+    mostTimes: 2,
+    harshness: 4,
+    against: ["rootMealybug"],
+  },
+  shower: {
+    act: ({ form }) => ({
+      ...{ kind: "mechanical", way: "shower", tool: null, percent: null },
+      spots: spotsOf(form).filter((spot) => spot !== "roots" && spot !== "pot" && spot !== "mixTop"),
+    }),
+    smallestIntervalDays: 3,
+    mostTimes: 12,
+    harshness: 0.5,
+    against: ["spiderMite", "aphid", "thrips"],
+  },
+  drenchNeem: {
+    act: drench("neem"),
+    smallestIntervalDays: 7,
+    mostTimes: 6,
+    harshness: 1,
+    against: ["rootMealybug", "fungusGnat"],
+  },
+  drenchBti: { act: drench("bti"), smallestIntervalDays: 5, mostTimes: 12, harshness: 0, against: ["fungusGnat"] },
+  drenchPeroxide: {
+    act: drench("peroxide"),
+    smallestIntervalDays: 14,
+    mostTimes: 2,
+    harshness: 1.5,
+    against: ["fungusGnat"],
+  },
+  systemic: {
+    act: () => ({ kind: "systemic", remedy: "throughTheRoots", given: "" }),
+    smallestIntervalDays: 60,
+    mostTimes: 2,
+    harshness: 1,
+    against: sapSuckers,
+  },
+  predatoryMites: {
+    act: release("predatoryMites"),
+    smallestIntervalDays: renewed("predatoryMites"),
+    mostTimes: 3,
+    harshness: 0,
+    against: ["spiderMite", "thrips"],
+  },
+  lacewingLarvae: {
+    act: release("lacewingLarvae"),
+    smallestIntervalDays: renewed("lacewingLarvae"),
+    mostTimes: 4,
+    harshness: 0,
+    against: ["aphid"],
+  },
+  nematodes: {
+    act: release("nematodes"),
+    smallestIntervalDays: renewed("nematodes"),
+    mostTimes: 3,
+    harshness: 0,
+    against: ["fungusGnat"],
+  },
+} as const satisfies Record<string, Work>;
+
+export type WorkId = keyof typeof works;
+export const workIds = Object.keys(works) as [WorkId, ...WorkId[]];
+
+/** The work with this id, as the general type. @example workOf("unpot").mostTimes // 2 */
+export function workOf(id: WorkId): Work {
+  return works[id];
+}
+
+/** Which planned work an act carries out; null for any other act. @example workIn({ kind: "dust", dryDays: 7 }) // null */
+export function workIn(act: Act): WorkId | null {
+  switch (act.kind) {
+    case "mechanical":
+      return act.way === "unpot" || act.way === "shower" ? act.way : null;
+    case "drench":
+      return ({ neem: "drenchNeem", bti: "drenchBti", peroxide: "drenchPeroxide" } as const)[act.remedy];
+    case "systemic":
+      return "systemic";
+    case "release":
+      return act.predator;
+    default:
+      return null;
+  }
+}
+
+/** What must be read before a work, whatever plant it is done to. */
+export function cautionsOfWork(id: WorkId): readonly CautionId[] {
+  return cautionsOfAct(workOf(id).act({ form: "uprightShrub", potCm: 12 }));
+}

@@ -1,0 +1,77 @@
+import { minutesFor } from "../acts/effort";
+import { costsOfAct } from "../acts/acts";
+import { workOf, works, type WorkedOn, type WorkId } from "../acts/works";
+import { predators, systemics, type PredatorId } from "../remedies/lasting";
+import { remedyOf, type RemedyId, type TechniqueId } from "../remedies/remedies";
+import type { MixId } from "../mixing/mixes";
+import { sittingVolume } from "../mixing/sprayVolume";
+import { SPRAY_FREE_DAYS } from "../suitability/helpers";
+
+/** A remedy put on in one way. */
+export interface ContactDose {
+  readonly remedy: RemedyId;
+  readonly technique: TechniqueId;
+  /** The mix it is made up as; the one proposed for the plant where left out. */
+  readonly mix?: MixId;
+}
+
+/** A work of another kind: unpotting, a drench, animals let loose. */
+export interface WorkDose {
+  readonly work: WorkId;
+}
+
+/** What is done on one day of a plan. */
+export type Dose = ContactDose | WorkDose;
+
+/** By what courses are counted: the remedy put on, or the work. */
+export type CourseId = RemedyId | WorkId;
+
+/** Whether a dose is a work. */
+export function isWork<T extends object>(dose: T): dose is T & WorkDose {
+  return "work" in dose;
+}
+
+/** What a dose counts as in a course. @example courseOf({ work: "unpot" }) // "unpot" */
+export function courseOf(dose: Dose): CourseId {
+  return isWork(dose) ? dose.work : dose.remedy;
+}
+
+/** Fewest days between two of what a dose counts as, and most of it in one course. */
+export function limitsOf(course: CourseId): { readonly smallestIntervalDays: number; readonly mostTimes: number } {
+  return isWorkId(course) ? workOf(course) : remedyOf(course);
+}
+
+const isWorkId = (course: CourseId): course is WorkId => course in works;
+const isPredator = (course: CourseId): course is PredatorId => course in predators;
+
+/** Between two treatments with different remedies there is at least so much (HOUSE). */
+export const OTHER_REMEDY_DAYS = 2;
+
+/**
+ * Fewest days from one dose to another: its own interval for the same; helpful animals come two weeks after a spray, and no spray
+ * comes while they live; water and hands kill none of them that matter. @example gapBetween("soap", "predatoryMites") // 14
+ */
+export function gapBetween(before: CourseId, after: CourseId): number {
+  if (before === after) return limitsOf(after).smallestIntervalDays;
+  if (isPredator(after) && !isWorkId(before)) return SPRAY_FREE_DAYS;
+  if (isPredator(before) && !isWorkId(after)) return predators[before].untilDay;
+  return OTHER_REMEDY_DAYS;
+}
+
+/** Minutes that a dose takes on a plant. Throws RangeError unless its pot is wider than 0. */
+export function minutesOfDose(dose: Dose, on: WorkedOn): number {
+  return isWork(dose) ? costsOfAct(workOf(dose.work).act(on), on.potCm).minutes : minutesFor(dose.technique, on.potCm);
+}
+
+/** What a dose takes of a finished mix, mL; 0 where nothing is mixed. Throws as {@link minutesOfDose} does. */
+export function volumeOfDose(dose: Dose, on: WorkedOn): number {
+  if (isWork(dose)) return costsOfAct(workOf(dose.work).act(on), on.potCm).volumeMl;
+  return sittingVolume([{ technique: dose.technique, potCm: on.potCm }]);
+}
+
+/** How long a dose goes on working by itself, days: a schedule that ends with it is not over before. 0 for what acts at once. */
+export function lastsDays(dose: Dose): number {
+  const course = courseOf(dose);
+  if (course === "systemic") return systemics.throughTheRoots.untilDay;
+  return isPredator(course) ? predators[course].untilDay : 0;
+}

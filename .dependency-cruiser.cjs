@@ -27,6 +27,7 @@ const levels = [
     "plants/",
     "remedies/",
     "mixing/",
+    "roots/",
   ],
   ["population/"],
   ["inspection/"],

@@ -1,5 +1,6 @@
 import { assertNever } from "@/core/assertNever";
 import type { Act, ActKindId } from "@/core/acts/acts";
+import type { WetnessId } from "@/core/acts/drench";
 import type { MechanicalWay } from "@/core/acts/mechanical";
 import type { WorkId } from "@/core/acts/works";
 import type { PlannedDose } from "@/core/facts/kinds/programme";
@@ -37,6 +38,8 @@ export const soilRemedyNames: Record<SoilRemedyId, string> = {
   bti: "Bti, bacteria against gnat larvae",
   peroxide: "Peroxide 3 %, one to one with water",
 };
+
+export const wetnessNames: Record<WetnessId, string> = { dry: "Dry", moist: "Moist", sodden: "Sodden" };
 
 export const systemicNames: Record<SystemicId, string> = {
   throughTheRoots: "Systemic insecticide through the roots",
@@ -100,7 +103,11 @@ export function tellAct(act: Act): readonly [what: string, ...details: string[]]
           : "",
       ];
     case "drench":
-      return [`Watered in: ${soilRemedyNames[act.remedy]}`, millilitres(act.volumeMl)];
+      return [
+        `Watered in: ${soilRemedyNames[act.remedy]}`,
+        millilitres(act.volumeMl),
+        act.before ? `on a mix that was ${wetnessNames[act.before].toLowerCase()}` : "",
+      ];
     case "mechanical": {
       const where = act.spots.map((spot) => spotNames[spot].toLowerCase()).join("; ");
       const share = act.percent === null ? "" : `${act.percent} % of the plant`;

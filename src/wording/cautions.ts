@@ -74,6 +74,11 @@ export const objectionSentences: Record<Objection["code"], string> = {
   sameGroupRunning:
     "It, or one of its kind, was put on twice running: pests become resistant. Something of another kind comes first.",
   helpersAlive: "Helpful animals that were let loose still live here: this kills them too.",
+  alcoholOnRoots:
+    "Alcohol kills roots that are soaked in it, and does not get at what sits between them. Unpot and wash them instead.",
+  wetAlready: "The mix is wet already: more water drowns the roots. Wait until it has dried.",
+  dryRest:
+    "It rests dry now: what is poured on its mix rots it. Wait until it grows, or unpot where the case is heavy.",
   sprayedLately: "What was put on lately kills helpful animals too: let them loose two weeks after it.",
   cats: "Cats live here, and this harms them: they lick it off.",
   birds: "Birds live here, and this harms them.",
@@ -109,6 +114,9 @@ export const shortObjections: Record<Objection["code"], string> = {
   spines: "spines: tongs",
   sameGroupRunning: "twice running already: another kind first",
   helpersAlive: "kills the helpful animals that live here",
+  alcoholOnRoots: "alcohol kills roots, and misses what sits between them",
+  wetAlready: "the mix is wet already",
+  dryRest: "rests dry: nothing is poured on its mix",
   sprayedLately: "too soon after the last spray",
   cats: "harms cats",
   birds: "harms birds",

@@ -118,6 +118,19 @@ export const approachNames: Record<ApproachId, string> = {
   pyrethrinsThenSoap: "Pyrethrins once, then soap sprayed",
   soapAlcoholInTurn: "Soap sprayed, every third time alcohol with every joint swabbed",
   soapOilInTurn: "Soap and oil in turn, every joint swabbed",
+  unpotThenDrench: "Unpotted and washed, then neem into the new mix",
+  unpotThenSystemic: "Unpotted and washed, then a systemic",
+  unpotTwice: "Unpotted and washed, once more after four weeks",
+  drenchNeem: "Neem watered into the mix",
+  systemicWithAlcohol: "A systemic to the roots, with alcohol sprayed and swabbed",
+  showerAlcoholInTurn: "Showered, every fourth time alcohol with every joint swabbed",
+  predatoryMites: "Predatory mites, renewed",
+  soapThenPredators: "Soap once, then predatory mites after two weeks",
+  lacewing: "Lacewing larvae, renewed",
+  soapThenLacewing: "Soap once, then lacewing larvae after two weeks",
+  bti: "Bti in the water",
+  peroxideThenBti: "Weak peroxide once, then Bti in the water",
+  nematodes: "Nematodes in the water, renewed",
 };
 
 export const smellNames: Record<Remedy["smell"], string> = {

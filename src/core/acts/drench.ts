@@ -1,10 +1,15 @@
 import { z } from "zod";
-import { decimal } from "../fields";
+import { decimal, orNothing } from "../fields";
+import { mixVolumeMl } from "../roots/pots";
 import { DRENCH_REACH, soilKillOf, soilRemedies, soilRemedyIds, type SoilRemedy } from "../remedies/soilRemedies";
 import { actKind } from "./kind";
 
 /** Minutes to water one pot through with a mix (HOUSE). */
 const MINUTES = 5;
+
+/** How wet the mix of a pot is before anything is poured on it. */
+export const wetnessIds = ["dry", "moist", "sodden"] as const;
+export type WetnessId = (typeof wetnessIds)[number];
 
 /** A mix poured on the mix of the pot until it runs through. */
 export const drench = actKind({
@@ -14,6 +19,8 @@ export const drench = actKind({
     remedy: z.enum(soilRemedyIds),
     /** Of the finished mix, on the mix of the pot. */
     volumeMl: decimal(1, 50_000),
+    /** How wet it was before; null where nobody felt. */
+    before: orNothing(z.enum(wetnessIds)).optional(),
   }),
   doneTo: ["plant"],
   events: ({ remedy }, { pest }, atDays) => [
@@ -28,11 +35,13 @@ export const drench = actKind({
   costs: ({ volumeMl }) => ({ minutes: MINUTES, volumeMl }),
 });
 
+/** What is poured on until it runs through, against what the pot holds of mix (HOUSE). */
+const POURED = 0.3;
+
 /**
- * Of a mix, so much runs through a pot `potCm` wide and as high, mL, to the next 10: a fifth of what the pot holds (common
- * practice, HOUSE). Throws RangeError unless `potCm` is above 0. @example drenchVolume(12) // 280
+ * What is poured on a pot `potCm` wide until it runs through, mL, to the next 10: three tenths of its mix, where that is not wet.
+ * Throws RangeError unless `potCm` is above 0. @example drenchVolume(12) // 260
  */
 export function drenchVolume(potCm: number): number {
-  if (!(potCm > 0)) throw new RangeError(`a pot has a width, got ${potCm}`);
-  return Math.ceil((Math.PI * potCm ** 3) / 4 / 5 / 10) * 10;
+  return Math.ceil((POURED * mixVolumeMl(potCm)) / 10) * 10;
 }

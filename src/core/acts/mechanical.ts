@@ -49,7 +49,7 @@ const shape = z
   .object({
     kind: z.literal("mechanical"),
     way: z.enum(mechanicalWays),
-    /** With what it was looked for, where the eye must guide the hand; null otherwise. */
+    /** With what it was looked for, where the eye must guide the hand, or what was left on washed roots; null otherwise. */
     tool: orNothing(z.enum(toolIds)),
     /** The share of the plant that was cut off, per cent; null unless pruned. */
     percent: orNothing(decimal(1, 90)),
@@ -114,15 +114,22 @@ function eventsOf({ way, tool, percent, spots }: Mechanical, target: Target, atD
         washed[site]! > 0 ? (WASHED_ROOTS * share + WASHED_NECK * neck[site]!) / washed[site]! : 0,
       );
       const soil = [WASHED_ROOTS, WASHED_ROOTS, WASHED_ROOTS] as const;
-      return [
-        {
-          kind: "treatment",
-          atDays,
-          kill,
-          reach: { foliage: reach as unknown as PerSite, soil },
-          cover: { foliage: washed.map((share) => Math.min(1, share)) as unknown as PerSite },
-        },
-      ];
+      const bath: ActEvent = {
+        kind: "treatment",
+        atDays,
+        kill,
+        reach: { foliage: reach as unknown as PerSite, soil },
+        cover: { foliage: washed.map((share) => Math.min(1, share)) as unknown as PerSite },
+      };
+      // What is seen on the washed roots is picked off, where it was looked for.
+      const picked: ActEvent = {
+        kind: "treatment",
+        atDays,
+        kill,
+        reach: {},
+        touch: touched(pest, weights, form, "unpotted"),
+      };
+      return tool === "unpotted" ? [bath, picked] : [bath];
     }
     default:
       return assertNever(way);

@@ -19,6 +19,8 @@ export interface Work {
   /** Fewest days between two of it, and most in one course. */
   readonly smallestIntervalDays: number;
   readonly mostTimes: number;
+  /** What counts as one course: all within so many days; where left out, all without a long break. */
+  readonly withinDays?: number;
   /** How hard it is on a plant, in soap washes of the whole plant (HOUSE). */
   readonly harshness: number;
   /** Pests it is proposed against; a shower or a drench of neem may be put on for others, and does there what the model says. */
@@ -74,6 +76,7 @@ export const works = {
     act: drench("peroxide"),
     smallestIntervalDays: 14,
     mostTimes: 2,
+    withinDays: 365,
     harshness: 1.5,
     against: ["fungusGnat"],
   },

@@ -1,6 +1,6 @@
 import { addDays, type Day } from "../climate/days";
-import { approachIds, approachOf, type ApproachId } from "../planning/approaches";
-import type { Dose } from "../planning/doses";
+import { approachIds, approachOf, dosesOf, type Approach, type ApproachId } from "../planning/approaches";
+import { isWork, type Dose } from "../planning/doses";
 import { compare, type ApproachPlan, type Comparison } from "../planning/compare";
 import { decide, type Decision, type DecisionRequest } from "../planning/decision";
 import { scorerOf } from "../planning/score";
@@ -11,7 +11,7 @@ import type { Worth } from "../plants/worth";
 import { schools, type SchoolId } from "../remedies/schools";
 import type { Blame } from "../planning/why";
 import type { Objection } from "../suitability/suitability";
-import { isKnownPest } from "../pests/pests";
+import { isKnownPest, pestOf } from "../pests/pests";
 import { assessFile } from "./assess";
 import { calendarOf, type CaseCalendar } from "./calendar";
 import { coursesIn } from "./judge";
@@ -127,12 +127,20 @@ function refusedBy(pestId: string, { on, courses }: PlanQuestion): DatedComparis
   if (!on) return [];
   const all = [...approachIds.map(approachOf), ...schools.map((school) => ({ id: school.id, then: school }))];
   return all.flatMap((approach) => {
-    // What would do nothing to this pest needs no reason.
+    // What would do nothing to this pest needs no reason, but for what many would do.
+    if (belongsOnNoRoots(approach, pestId))
+      return [{ id: approach.id as ApproachId | SchoolId, why: ["alcoholOnRoots"] }];
     if (!isAgainst(approach, pestId)) return [];
     const running = runsOn(approach, courses) ? ["sameGroupRunning" as const] : [];
     const why = [...refusedOn(approach, on.bearer), ...running];
     return why.length > 0 ? [{ id: approach.id as ApproachId | SchoolId, why }] : [];
   });
+}
+
+/** Alcohol dabbed on what lives at the roots. */
+function belongsOnNoRoots(approach: Approach, pestId: string): boolean {
+  if (!isKnownPest(pestId) || pestOf(pestId).stages.some(({ where }) => where !== "soil")) return false;
+  return dosesOf(approach).every((dose) => !isWork(dose) && dose.remedy === "alcohol" && dose.technique === "dab");
 }
 
 /** The probability that treatments, each with its own dose, end a case; by day, at least one. */

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type Day } from "../climate/days";
 import { standing, type ActDone } from "../facts/facts";
 import type { Act } from "../acts/acts";
-import { workIds, workIn } from "../acts/works";
+import { workIds, workIn, workOf, works, type WorkId } from "../acts/works";
 import { mixes } from "../mixing/mixes";
 import type { Course, Courses } from "../planning/course";
 import { courseOf, type CourseId, type Dose } from "../planning/doses";
@@ -17,6 +17,11 @@ const COURSE_ENDS_AFTER_DAYS = 60;
 export function coursesOn(acts: readonly ActDone[], today: Day): Courses {
   const of = (course: CourseId): Course => {
     const days = standing(acts).flatMap(({ act, day }) => (countsAs(act) === course && day <= today ? [day] : []));
+    const within = withinDays(course);
+    if (within !== null) {
+      const counted = days.filter((one) => addDays(one, within) > today);
+      return { times: counted.length, last: counted.at(-1) ?? null };
+    }
     let times = 0;
     let last: Day | null = null;
     for (const day of days) {
@@ -27,6 +32,9 @@ export function coursesOn(acts: readonly ActDone[], today: Day): Courses {
   };
   return Object.fromEntries([...remedyIds, ...workIds].map((course) => [course, of(course)])) as Courses;
 }
+
+const withinDays = (course: CourseId): number | null =>
+  course in works ? (workOf(course as WorkId).withinDays ?? null) : null;
 
 /** What an act is a dose of; null where plans know nothing of its kind. @example doseIn({ kind: "dust", dryDays: 7 }) // null */
 export function doseIn(act: Act): Dose | null {

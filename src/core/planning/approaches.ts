@@ -60,6 +60,24 @@ export const approaches = [
     then: { remedy: "soap", technique: "sprayAndSwab" },
     turn: { dose: { remedy: "oil", technique: "sprayAndSwab" }, every: 2 },
   },
+  { id: "unpotThenDrench", first: { work: "unpot" }, then: { work: "drenchNeem" } },
+  { id: "unpotThenSystemic", first: { work: "unpot" }, then: { work: "systemic" } },
+  { id: "unpotTwice", then: { work: "unpot" } },
+  { id: "drenchNeem", then: { work: "drenchNeem" } },
+  // What roots take up stops those that feed from then on: something that acts at once goes with it.
+  { id: "systemicWithAlcohol", first: { work: "systemic" }, then: { remedy: "alcohol", technique: "sprayAndSwab" } },
+  {
+    id: "showerAlcoholInTurn",
+    then: { work: "shower" },
+    turn: { dose: { remedy: "alcohol", technique: "sprayAndSwab" }, every: 4 },
+  },
+  { id: "predatoryMites", then: { work: "predatoryMites" } },
+  { id: "soapThenPredators", first: { remedy: "soap", technique: "spray" }, then: { work: "predatoryMites" } },
+  { id: "lacewing", then: { work: "lacewingLarvae" } },
+  { id: "soapThenLacewing", first: { remedy: "soap", technique: "spray" }, then: { work: "lacewingLarvae" } },
+  { id: "bti", then: { work: "drenchBti" } },
+  { id: "peroxideThenBti", first: { work: "drenchPeroxide" }, then: { work: "drenchBti" } },
+  { id: "nematodes", then: { work: "nematodes" } },
 ] as const satisfies readonly Approach[];
 
 export type ApproachId = (typeof approaches)[number]["id"];

@@ -93,7 +93,8 @@ export function decide(request: DecisionRequest): Decision {
   const target = { pest: pestOf(pestId), weights: pestId, form };
   const by = (way: "pickOff" | "unpot" | "shower") => {
     const where = { percent: null, spots: [...spotsOf(form)] };
-    const act: Act = { kind: "mechanical", way, tool: way === "pickOff" ? tool : null, ...where };
+    const tools = { pickOff: tool, unpot: "unpotted", shower: null } as const;
+    const act: Act = { kind: "mechanical", way, tool: tools[way], ...where };
     return { does: { events: eventsOfAct(act, target, 0) }, minutes: costsOfAct(act, potCm).minutes };
   };
   const weekly = (does: ComingDose["dose"]): ComingDose[] =>

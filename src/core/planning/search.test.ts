@@ -6,9 +6,8 @@ import { allScenarios } from "../clearance/scenarios";
 import { seeChances } from "../inspection/see";
 import { pestOf, type PestId } from "../pests/pests";
 import { spotsOf } from "../plants/growthForms";
-import { remedyOf } from "../remedies/remedies";
 import { approaches, approachOf, doseAt, dosesOf, type Approach } from "./approaches";
-import { courseOf, isWork } from "./doses";
+import { courseOf, isWork, limitsOf } from "./doses";
 import { compare, compareAll } from "./compare";
 import { minutesFor } from "../acts/effort";
 import { layOut, pGoneUnseen } from "./future";
@@ -77,7 +76,7 @@ describe("the search", () => {
   });
 
   it("the soonest ends no later than the fewest, and both reach the target; the best is never beaten", () => {
-    for (const approach of approaches) {
+    for (const approach of put) {
       const { fewest, soonest, best } = searchSchedules(approach, asked("softScale", 5.5))!;
       if (!fewest || !soonest) {
         expect([fewest, soonest]).toEqual([null, null]);
@@ -91,9 +90,9 @@ describe("the search", () => {
   });
 
   it("keeps to the remedy's smallest interval and to as many as it bears", () => {
-    for (const approach of approaches) {
+    for (const approach of put) {
       const { best } = searchSchedules(approach, asked("thrips", 5.5))!;
-      const { smallestIntervalDays, mostTimes } = remedyOf(approach.then.remedy);
+      const { smallestIntervalDays, mostTimes } = limitsOf(courseOf(approach.then));
       expect(best.days.length).toBeLessThanOrEqual(mostTimes);
       for (let i = 1; i < best.days.length; i++) {
         expect(best.days[i]! - best.days[i - 1]!).toBeGreaterThanOrEqual(smallestIntervalDays);

@@ -10,6 +10,8 @@ export interface LastingRemedy {
   readonly fromDay: number;
   readonly untilDay: number;
   readonly dailyHazard: Partial<Record<PestId, Readonly<Record<string, number>>>>;
+  /** Where it grows and fades: from a day to another the share of its rates; the full ones all the time where left out. */
+  readonly phases?: readonly (readonly [fromDay: number, untilDay: number, share: number])[];
   readonly cautions: readonly CautionId[];
 }
 
@@ -44,26 +46,44 @@ export const systemics = {
 } as const satisfies Record<string, LastingRemedy>;
 
 /**
- * Predators: what they take a day while they live. Orders of magnitude only; mealybugs they hardly find in a home.
- * A sachet lasts four to six weeks (common practice); the rates are our own estimates (HOUSE).
+ * Predators: what they take a day at their height, growing with their number and fading with the sachet; eggs in leaves, pupae in the
+ * mix and grown thrips predatory mites do not find, and mealybugs nothing here finds in a home. A sachet lasts four to six weeks
+ * (common practice); the rates are our own estimates, so that a light case on a plant that suits them comes to its end in weeks and
+ * a heavy one does not (HOUSE, the span is wide).
  */
 export const predators = {
   predatoryMites: {
     fromDay: 3,
-    untilDay: 35,
-    dailyHazard: { spiderMite: { egg: 0.08, immature: 0.08 }, thrips: { larva: 0.06 } },
+    untilDay: 38,
+    phases: [
+      [3, 10, 0.5],
+      [10, 28, 1],
+      [28, 38, 0.5],
+    ],
+    dailyHazard: {
+      spiderMite: { egg: 0.25, immature: 0.3, youngAdult: 0.15, adult: 0.12 },
+      thrips: { larva: 0.2 },
+    },
     cautions: ["label", "sprayFree"],
   },
   lacewingLarvae: {
     fromDay: 0,
-    untilDay: 14,
-    dailyHazard: { aphid: { nymph: 0.08, youngAdult: 0.05, adult: 0.05 } },
+    untilDay: 18,
+    phases: [
+      [0, 12, 1],
+      [12, 18, 0.5],
+    ],
+    dailyHazard: { aphid: { nymph: 0.3, youngAdult: 0.2, adult: 0.2 } },
     cautions: ["label", "sprayFree"],
   },
   nematodes: {
     fromDay: 1,
-    untilDay: 21,
-    dailyHazard: { fungusGnat: { larva: 0.1 }, thrips: { pupa: 0.06 } },
+    untilDay: 28,
+    phases: [
+      [1, 14, 1],
+      [14, 28, 0.4],
+    ],
+    dailyHazard: { fungusGnat: { larva: 0.3 }, thrips: { pupa: 0.15 } },
     cautions: ["label", "sprayFree"],
   },
 } as const satisfies Record<string, LastingRemedy>;

@@ -34,13 +34,24 @@ export function actObjections(act: Act, bearer: Bearer): readonly Objection[] {
         ? homeObjections(product, bearer.home ?? anyHome, bearer.sensitivities)
         : [];
   const { today, helpers } = bearer;
-  if (!today || !helpers) return against;
+  const roots = atTheRoots(act, bearer).map((code) => ({ level: "refuse", code }) as const);
+  if (!today || !helpers) return [...roots, ...against];
   const kills = act.kind === "contact" || act.kind === "dust";
   const alive = kills && helpers.aliveUntil !== null && today <= helpers.aliveUntil;
   const tooSoon = act.kind === "release" && helpers.freeFrom !== null && today < helpers.freeFrom;
   return [
+    ...roots,
     ...against,
     ...(alive ? [{ level: "warn", code: "helpersAlive" } as const] : []),
     ...(tooSoon ? [{ level: "warn", code: "sprayedLately" } as const] : []),
   ];
+}
+
+/** What roots do not bear: alcohol, water on a mix that is wet already, and water while the plant rests dry. */
+function atTheRoots(act: Act, { sensitivities, resting }: Bearer): readonly Objection["code"][] {
+  if (act.kind === "contact")
+    return mixes[act.mix].remedy === "alcohol" && act.spots.includes("roots") ? ["alcoholOnRoots"] : [];
+  if (act.kind !== "drench") return [];
+  const rests = resting && sensitivities.includes("winterDry");
+  return [...(act.before === "sodden" ? ["wetAlready" as const] : []), ...(rests ? ["dryRest" as const] : [])];
 }

@@ -36,6 +36,9 @@ export interface Objection {
     | "sameGroupRunning"
     | "helpersAlive"
     | "sprayedLately"
+    | "alcoholOnRoots"
+    | "wetAlready"
+    | "dryRest"
     | HomeObjection;
 }
 

@@ -1,6 +1,6 @@
 import type { ActKindId } from "@/core/acts/acts";
 import { guidedByEye, mechanicalWays, type MechanicalWay } from "@/core/acts/mechanical";
-import { drenchVolume } from "@/core/acts/drench";
+import { drenchVolume, wetnessIds } from "@/core/acts/drench";
 import { toolIds } from "@/core/inspection/tools";
 import { mixes, mixIds, type MixId } from "@/core/mixing/mixes";
 import { volumeFor } from "@/core/mixing/sprayVolume";
@@ -8,7 +8,14 @@ import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
 import { cultureIds, predatorIds, systemicIds } from "@/core/remedies/lasting";
 import { remedyOf, spotsFor } from "@/core/remedies/remedies";
 import { soilRemedyIds } from "@/core/remedies/soilRemedies";
-import { cultureNames, mechanicalNames, predatorNames, soilRemedyNames, systemicNames } from "@/wording/acts";
+import {
+  cultureNames,
+  mechanicalNames,
+  predatorNames,
+  soilRemedyNames,
+  systemicNames,
+  wetnessNames,
+} from "@/wording/acts";
 import { mixNames, techniqueNames, toolNames } from "@/wording/names";
 
 /** What an act is done to, as far as its form needs it. */
@@ -92,6 +99,13 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       hint: "Until it runs through; estimated from the pot.",
       as: "number",
       begin: ({ potCm }) => drenchVolume(potCm),
+    },
+    {
+      name: "before",
+      label: "How the mix feels now, a finger deep",
+      as: "choice",
+      options: () => named(wetnessIds, wetnessNames),
+      begin: () => "moist",
     },
   ],
   mechanical: [

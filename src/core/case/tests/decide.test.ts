@@ -47,10 +47,10 @@ describe("the first decision", () => {
     expect(of(usual, "programme").neighbours).toBeLessThan(of(usual, "squash").neighbours);
   });
 
-  it("against root mealybugs unpotting ends it likelier than what is done to the leaves (common practice, no source)", () => {
+  it("against root mealybugs unpotting ends it likelier than squashing, and a programme of it likelier still (common practice, no source)", () => {
     const roots = decided("rootMealybug");
-    expect(of(roots, "unpot").pOver).toBeGreaterThan(of(roots, "programme").pOver);
     expect(of(roots, "unpot").pOver).toBeGreaterThan(of(roots, "squash").pOver);
+    expect(of(roots, "programme").pOver).toBeGreaterThan(of(roots, "unpot").pOver);
   });
 
   it("given up it is over at once and nothing catches it; so it is for what stands outside", () => {

@@ -1,3 +1,4 @@
+import { predators } from "../../remedies/lasting";
 import { describe, expect, it } from "vitest";
 import type { Act } from "../../acts/acts";
 import { addDays } from "../../climate/days";
@@ -22,13 +23,13 @@ describe("helpful animals and what kills them", () => {
     expect(helpersOn([])).toEqual({ aliveUntil: null, freeFrom: null });
     expect(helpersOn([spray(5), spray(12), struck(spray(20))]).freeFrom).toBe(addDays(on(12), SPRAY_FREE_DAYS));
     const { aliveUntil } = helpersOn([released(5), released(1)]);
-    expect(aliveUntil).toBe(addDays(on(5), 35));
+    expect(aliveUntil).toBe(addDays(on(5), predators.predatoryMites.untilDay));
   });
 
   it("a spray while they live, and letting them loose too soon after one, are told; each in its time only", () => {
     const soap = spray(0).act;
     expect(codes(soap, [released(0)], 20)).toContain("helpersAlive");
-    expect(codes(soap, [released(0)], 36)).not.toContain("helpersAlive");
+    expect(codes(soap, [released(0)], predators.predatoryMites.untilDay + 1)).not.toContain("helpersAlive");
     expect(codes(mites, [spray(0)], 13)).toEqual(["sprayedLately"]);
     expect(codes(mites, [spray(0)], 14)).toEqual([]);
     expect(codes({ kind: "trap", cards: 1, days: 7 }, [released(0), spray(0)], 5)).toEqual([]);

@@ -1,5 +1,6 @@
 import type { Act } from "@/core/acts/acts";
 import { subjectsOf } from "@/core/acts/acts";
+import { rootsIn } from "@/core/acts/mechanical";
 import { caseNamed, type Case } from "@/core/case/cases";
 import { coursesOn } from "@/core/case/course";
 import type { Day } from "@/core/climate/days";
@@ -10,6 +11,7 @@ import { labelObjections, type LabelObjection } from "@/core/planning/label";
 import { actObjections } from "@/core/suitability/actObjections";
 import * as cases from "@/db/stores/cases";
 import * as facts from "@/db/stores/facts";
+import * as plants from "@/db/stores/plants";
 import { dayOf, type Context } from "./context";
 import { perform, refuse, type DeedScope, type Outcome } from "./outcome";
 import { checkSpots, knownPlace, lockPlant, momentOn, pastMoment } from "./parts/checks";
@@ -67,9 +69,20 @@ async function onPlant(context: Context, scope: DeedScope, deed: RecordAct): Pro
     refuse(act.kind === "contact" ? "act.mix" : "", "advised_against", { objections: against });
   const warnings = labelWarnings(record, act, day);
   const { alreadyDone: _done, longAgo: _asked, ...fact } = deed;
-  await facts.add(scope, "act", [{ ...fact, plantId: plant.id, caseId: found?.id ?? null, at }]);
+  await facts.add(scope, "act", [
+    { ...fact, act: fromPot(act, plant.potCm), plantId: plant.id, caseId: found?.id ?? null, at },
+  ]);
+  const roots = rootsIn(act);
+  // What is written down late does not undo a later potting.
+  if (roots && !record.acts.some((one) => one.voidReason === null && one.at > at && rootsIn(one.act)))
+    await plants.setPot(scope, plant.id, roots.potCm);
   scope.touch([plant.id]);
   return { id: deed.id, warnings };
+}
+
+/** An unpotting with the pot that it came from. */
+function fromPot(act: Act, fromCm: number): Act {
+  return act.kind === "mechanical" && act.roots ? { ...act, roots: { ...act.roots, fromCm } } : act;
 }
 
 /** The open case the act is filed under; written down late, it may be one that was open then. */

@@ -1,10 +1,11 @@
 import { may } from "@/core/access/roles";
 import type { VoidFact } from "@/core/facts/deeds";
-import { factKindOf } from "@/core/facts/facts";
+import { rootsIn } from "@/core/acts/mechanical";
+import { factKindOf, standing, type Fact } from "@/core/facts/facts";
 import * as facts from "@/db/stores/facts";
 import * as plants from "@/db/stores/plants";
 import type { Context } from "./context";
-import { perform, refuse, type Outcome } from "./outcome";
+import { perform, refuse, type DeedScope, type Outcome } from "./outcome";
 import { plantsWarmedBy } from "./parts/placesAround";
 
 /**
@@ -32,12 +33,23 @@ export function voidFact(
       if ((await facts.countStanding(scope, deed.kind, lastStaysOf, of)) < 2) refuse("factId", "still_in_use");
     }
     await facts.strike(scope, deed.kind, deed.factId, deed.reason);
+    if (deed.kind === "act" && plantId) await backIntoItsPot(scope, plantId, fact as unknown as Fact<"act">);
     if (plantId) scope.touchBeside([plantId]);
     else if (placeId) scope.touch(await plantsWarmedBy(scope, placeId));
     // What was done at a place, how warm it was there, and that hands were clean bears on plants that it does not name.
     if (!plantId) scope.touchEverything();
     return { plantId, placeId };
   });
+}
+
+/** A potting that was not: the plant is in the pot it came from again, unless it has been potted or written anew since. */
+async function backIntoItsPot(scope: DeedScope, plantId: string, { act, at }: Fact<"act">): Promise<void> {
+  const roots = rootsIn(act);
+  if (!roots) return;
+  const acts = standing(await facts.of(scope, "act", "plantId", [plantId]));
+  if (acts.some((one) => one.at > at && rootsIn(one.act))) return;
+  const plant = await plants.lock(scope, plantId);
+  if (roots.fromCm !== undefined && plant?.potCm === roots.potCm) await plants.setPot(scope, plantId, roots.fromCm);
 }
 
 /** What every fact is about, one way or another. */

@@ -111,7 +111,10 @@ export function tellAct(act: Act): readonly [what: string, ...details: string[]]
     case "mechanical": {
       const where = act.spots.map((spot) => spotNames[spot].toLowerCase()).join("; ");
       const share = act.percent === null ? "" : `${act.percent} % of the plant`;
-      return [mechanicalNames[act.way], share, act.tool ? toolNames[act.tool] : "", where];
+      const roots = act.roots
+        ? `${act.roots.leftPercent} % of the roots left, into a pot of ${act.roots.potCm} cm${act.roots.dryDays > 0 ? `, dry for ${dayCount(act.roots.dryDays)}` : ""}`
+        : "";
+      return [mechanicalNames[act.way], share, act.tool ? toolNames[act.tool] : "", roots, where];
     }
     case "systemic":
       return [`Given to the roots: ${systemicNames[act.remedy].toLowerCase()}`, act.given];

@@ -3,9 +3,11 @@ import {
   compareFor,
   datesFor,
   decideFor,
+  outOfSeasonFor,
   promiseOf,
   type DatedComparison,
   type DecisionQuestion,
+  type OutOfSeasonQuestion,
   type PlanQuestion,
 } from "@/core/case/ask";
 import { blameCase, drawCase, type DatedDose } from "@/core/case/draw";
@@ -33,6 +35,7 @@ const reckoner = {
     ),
   compare: (file: CaseFileInput, question: PlanQuestion, onProgress: OnProgress): Promise<DatedComparison> =>
     toItsEnd(compareFor(caseFile.parse(file), question), onProgress),
+  outOfSeason: (file: CaseFileInput, question: OutOfSeasonQuestion) => outOfSeasonFor(caseFile.parse(file), question),
   decide: (file: CaseFileInput, question: DecisionQuestion, onProgress: OnProgress): Promise<Decision> =>
     toItsEnd(decideFor(caseFile.parse(file), question), onProgress),
 };

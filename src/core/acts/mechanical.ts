@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { assertNever } from "../assertNever";
-import { decimal, orNothing } from "../fields";
+import { decimal, orNothing, whole } from "../fields";
 import { toolIds } from "../inspection/tools";
 import { shareOn } from "../plants/spotWeights";
 import { spotIds } from "../plants/spots";
@@ -54,7 +54,20 @@ const shape = z
     /** The share of the plant that was cut off, per cent; null unless pruned. */
     percent: orNothing(decimal(1, 90)),
     spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
+    /** What became of the roots where it was unpotted; null where it was not, or nobody said. */
+    roots: orNothing(
+      z.object({
+        /** What was left of them, per cent, and the pot they went into. */
+        leftPercent: whole(1, 100),
+        potCm: decimal(2, 200),
+        /** Days without water afterwards. */
+        dryDays: whole(0, 60),
+        /** The pot they came from; written down with the act. */
+        fromCm: decimal(2, 200).optional(),
+      }),
+    ).optional(),
   })
+  .refine((act) => act.way === "unpot" || !act.roots, { path: ["roots"], params: { code: "unknown" } })
   .refine((act) => act.way !== "prune" || act.percent !== null, { path: ["percent"], params: { code: "required" } })
   .refine((act) => !guidedByEye(act.way) || act.tool !== null, { path: ["tool"], params: { code: "required" } });
 
@@ -63,6 +76,14 @@ type Mechanical = z.output<typeof shape>;
 /** Whether only what is seen is hit. @example guidedByEye("shower") // false */
 export function guidedByEye(way: MechanicalWay): boolean {
   return way === "squash" || way === "pickOff";
+}
+
+/** What an act says of roots that were washed and potted anew; null for any other. */
+export function rootsIn(act: {
+  readonly kind: string;
+  readonly roots?: Mechanical["roots"];
+}): NonNullable<Mechanical["roots"]> | null {
+  return act.kind === "mechanical" ? (act.roots ?? null) : null;
 }
 
 /** Hands and water: squashed, picked off, wiped, showered, cut off, or unpotted, washed and put into new mix. */

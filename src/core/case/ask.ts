@@ -3,6 +3,7 @@ import { approachIds, approachOf, dosesOf, type Approach, type ApproachId } from
 import { isWork, type Dose } from "../planning/doses";
 import { compare, type ApproachPlan, type Comparison } from "../planning/compare";
 import { decide, type Decision, type DecisionRequest } from "../planning/decision";
+import { outOfSeason, type OutOfSeason } from "../planning/outOfSeason";
 import { scorerOf } from "../planning/score";
 import type { Courses } from "../planning/course";
 import { prepare, type Preparation } from "../planning/preparation";
@@ -179,6 +180,19 @@ export function* decideFor(file: CaseFile, question: DecisionQuestion): Generato
     warmOutside: question.warmOutside,
     resting: bearer.resting && bearer.sensitivities.includes("winterDry"),
   });
+}
+
+/** What unpotting on a day out of season is weighed against. */
+export interface OutOfSeasonQuestion extends PlanQuestion {
+  readonly on: OnPlant;
+  /** The day on which it would be done instead. */
+  readonly spring: Day;
+}
+
+/** Unpotting now or once it grows, from a day on. Throws as {@link compareFor} does. */
+export function outOfSeasonFor(file: CaseFile, question: OutOfSeasonQuestion): OutOfSeason {
+  const { request, calendar } = asked(file, question);
+  return outOfSeason(request.scorer, question.on.bearer, request.fromDay, calendar.of(question.spring));
 }
 
 /** One dose: the schedule recommended for it (null where its label leaves none), and lists of days scored, none as null. */

@@ -1,3 +1,4 @@
+import type { Day } from "../climate/days";
 import { degreeDaysPerDay } from "../climate/degreeDays";
 import { pestOf, type PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
@@ -114,4 +115,15 @@ export function seasonOf(month: number, hemisphere: Hemisphere): Season {
   if (!(Number.isInteger(month) && month >= 1 && month <= 12)) throw new RangeError(`no month: ${month}`);
   const shifted = (month % 12) + (hemisphere === "south" ? 6 : 0);
   return seasons[Math.floor((shifted % 12) / 3)]!;
+}
+
+/**
+ * The first day of the next spring after a day: March on the northern half of the earth, September on the southern.
+ * @example springAfter("2026-11-26", "north") // "2027-03-01"
+ */
+export function springAfter(day: Day, hemisphere: Hemisphere): Day {
+  const begins = hemisphere === "north" ? "03-01" : "09-01";
+  const year = Number(day.slice(0, 4));
+  const own = `${day.slice(0, 4)}-${begins}` as Day;
+  return own > day ? own : (`${String(year + 1).padStart(4, "0")}-${begins}` as Day);
 }

@@ -135,7 +135,10 @@ function helped(schedule: Schedule, request: CompareRequest): { id: HelpId; pOve
   const coming = comingOf(datedOf(schedule), request);
   const first = schedule.days[0]!;
   const end = schedule.scoredAtDay;
+  // What a plan does already is no help to it.
+  const done = new Set<string>(schedule.doses.flatMap((dose) => (isWork(dose) ? [dose.work] : [])));
   return helps
+    .filter(({ id }) => !done.has(id))
     .map(({ id, does }) => ({ id, pOver: scorer.pOverAt([{ atDays: first, dose: does }, ...coming], end) }))
     .toSorted((a, b) => b.pOver - a.pOver);
 }

@@ -7,6 +7,7 @@ import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import type { Worth } from "../plants/worth";
 import { minutesOfDose, volumeOfDose } from "./doses";
 import type { ComingDose } from "./future";
+import { LOST_AT_REST, LOST_IN_GROWTH } from "./outOfSeason";
 import { pictureOf } from "./picture";
 import { comingOf, type Schedule, type SearchRequest } from "./search";
 
@@ -27,11 +28,9 @@ const NOT_OVER = 1;
 /** What is lost of a plant by what is done to it, whatever becomes of the pest (HOUSE). */
 const harms: Readonly<Record<Exclude<FirstWay, "giveUp" | "programme">, number>> = {
   squash: 0,
-  unpot: 0.1,
+  unpot: LOST_IN_GROWTH,
   outdoors: 0.05,
 };
-/** Unpotted out of season, a plant that rests suffers more (HOUSE). */
-const UNPOT_AT_REST = 0.3;
 /** A soap wash of the whole plant takes so much out of it (HOUSE). */
 const A_WASH = 0.004;
 /** Outdoors enemies, rain and wind take so many a day of what moves in the open (HOUSE). */
@@ -147,7 +146,7 @@ export function decide(request: DecisionRequest): Decision {
         [{ atDays: fromDay, dose: unpot.does }, { atDays: fromDay, dose: shower.does }, ...squashed.slice(1)],
         {
           minutes: unpot.minutes + shower.minutes + (squashed.length - 1) * squash.minutes,
-          harm: request.resting ? UNPOT_AT_REST : harms.unpot,
+          harm: request.resting ? LOST_AT_REST : harms.unpot,
         },
       ),
     );

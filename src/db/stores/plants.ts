@@ -87,6 +87,10 @@ export function change(scope: Scope, id: string, description: Description): Prom
   return update(scope, "plants", id, { ...description });
 }
 
+export function setPot(scope: Scope, id: string, potCm: number): Promise<void> {
+  return update(scope, "plants", id, { potCm });
+}
+
 export function setArchived(scope: Scope, id: string, archivedAt: Date | null): Promise<void> {
   return update(scope, "plants", id, { archivedAt });
 }

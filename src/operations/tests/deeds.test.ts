@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
 import type { Day } from "@/core/climate/days";
+import { spotsFor } from "@/core/remedies/remedies";
 import { spotsOf } from "@/core/plants/growthForms";
 import * as facts from "@/db/stores/facts";
 import { addPlace } from "../addPlace";
@@ -384,7 +385,7 @@ describe("closing", () => {
     const thorough = {
       mix: "alcoholFull",
       technique: "sprayAndSwab",
-      spots: [...spotsOf("trailingVine")],
+      spots: spotsFor("sprayAndSwab", "trailingVine"),
     } as const;
     for (const ago of [50, 46, 42, 38, 34]) expectOk(await recordAct(context, aSpray(id, caseId, ago, thorough)));
     for (const ago of [28, 21]) {

@@ -60,7 +60,7 @@ describe("today", () => {
     const view = await readToday(context);
     expect(view.sittings).toHaveLength(1);
     // 5 mL of spray a centimetre of pot, as the estimate is: 12 cm and 20 cm.
-    expect(view.sittings[0]).toMatchObject({ mix: "soapMild", totalMl: 160 });
+    expect(view.sittings[0]).toMatchObject({ what: "soapMild", totalMl: 160 });
     expect(view.sittings[0]!.due.map((line) => [line.plant.id, line.daysLate])).toEqual([
       [ids[1], 3],
       [ids[0], 0],

@@ -30,6 +30,7 @@ import { readCarried } from "../readCarried";
 import { readCase } from "../readCase";
 import { readCases } from "../readCases";
 import { readDecision } from "../readDecision";
+import { readUnpotting } from "../readUnpotting";
 import { readForAdding } from "../readForAdding";
 import { readLedger, readLedgerPlants } from "../readLedger";
 import { readNaming } from "../readNaming";
@@ -108,6 +109,7 @@ describe("two walls between collections", () => {
     readCase: (c) => readCase(c, ids.case),
     readCases,
     readDecision: (c) => readDecision(c, ids.case),
+    readUnpotting: (c) => readUnpotting(c, ids.plant),
     readForAdding,
     readMark,
     readLedger: (c) => readLedger(c, "seller"),

@@ -136,6 +136,13 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
       />
       <div key={draft.kind}>
         <ActFields {...fields} part={isWhat} />
+        {plant && draft.way === "unpot" && (
+          <p>
+            <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/unpot`}>
+              Step by step, with the pot it goes into
+            </Link>
+          </p>
+        )}
         <CautionList against={against} cautions={cautionsOfAct(draft as unknown as Act)} />
         <ActFields {...fields} part={(field) => !isWhat(field)} />
         {contact && <TokenDose draft={draft} />}

@@ -101,6 +101,11 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
                 What first?
               </Link>
             )}
+            {found.pest === "rootMealybug" && (
+              <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/unpot`}>
+                Unpot
+              </Link>
+            )}
             <Link className="btn btn-outline-primary" href={`/cases/${found.id}/around`}>
               Who else, and where from
             </Link>

@@ -42,7 +42,7 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
   const goes: Record<FirstWay, string> = {
     squash: `/plants/${plantId}/act`,
     programme: `/cases/${caseId}/plan`,
-    unpot: `/plants/${plantId}/act`,
+    unpot: `/plants/${plantId}/unpot`,
     outdoors: `/plants/${plantId}/move`,
     giveUp: `/cases/${caseId}/close`,
   };

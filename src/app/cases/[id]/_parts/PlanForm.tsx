@@ -12,6 +12,7 @@ import { adoptPlan, type Basis, type PlannedDose } from "@/core/facts/kinds/prog
 import type { CaseFileInput } from "@/core/format/schema";
 import { mixes as allMixes, type MixId } from "@/core/mixing/mixes";
 import type { PestId } from "@/core/pests/pests";
+import type { Preparation } from "@/core/planning/preparation";
 import { isWork, type Dose } from "@/core/planning/doses";
 import type { Courses } from "@/core/planning/course";
 import type { RemedyId } from "@/core/remedies/remedies";
@@ -46,6 +47,11 @@ interface Props {
   courses: Courses;
   /** What the plan in force goes on with: one made by hand begins there. */
   current: PlannedDose | null;
+}
+
+/** Whether preparing makes a per cent of difference. */
+function addsSomething({ without, steps }: Preparation): boolean {
+  return (steps.at(-1)?.pOver ?? without) - without >= 0.01;
 }
 
 /** The row of what the keeper puts together. */
@@ -152,7 +158,9 @@ export function PlanForm(props: Props) {
       {failed === "senseless" && <p>From this day on nothing can be reckoned: it lies before the case began.</p>}
       {failed === "broken" && <NotReckoned again={compared.again} />}
       {!failed && !ways && <Reckoning share={share} />}
-      {comparison?.preparation && <Preparing preparation={comparison.preparation} plantId={plantId} />}
+      {comparison?.preparation && addsSomething(comparison.preparation) && (
+        <Preparing preparation={comparison.preparation} plantId={plantId} />
+      )}
       {comparison?.beyond && (
         <div className="alert alert-warning" role="note">
           <strong>No way here reaches what you want.</strong> {beyondSentences(comparison.beyond).join(" ")}
@@ -189,7 +197,7 @@ export function PlanForm(props: Props) {
               <span>Put on as often as the label or the plant bears for now.</span>
             </li>
           ))}
-        {ways && (
+        {ways && ways.schools.length > 0 && (
           <li>
             <h2 className="h3 mt-3">As the schools do it</h2>
           </li>

@@ -1,0 +1,176 @@
+"use client";
+
+import { Check, Circle } from "lucide-react";
+import { useRouter } from "next/navigation";
+import { useEffect, useState } from "react";
+import Form from "react-bootstrap/Form";
+import { v7 as uuidv7 } from "uuid";
+import type { z } from "zod";
+import { recordActAction } from "@/app/_parts/actions";
+import { cautionsOfAct } from "@/core/acts/acts";
+import { workOf } from "@/core/acts/works";
+import { recordAct } from "@/core/facts/kinds/act";
+import { potForRoots } from "@/core/roots/pots";
+import { dryDaysFor, stepsFor, type UnpottingStepId } from "@/core/roots/unpotting";
+import { actObjections } from "@/core/suitability/actObjections";
+import type { Bearer } from "@/core/suitability/bearer";
+import { CautionList } from "@/ui/Cautions";
+import { ChoiceField, NoteField, SubmitRow, SwitchField } from "@/ui/fields/fields";
+import { MomentField } from "@/ui/fields/MomentField";
+import { useDeed } from "@/ui/fields/useDeed";
+import { Panel } from "@/ui/Panel";
+import { drySentence, unpottingSteps } from "@/wording/roots";
+
+interface Props {
+  plantId: string;
+  bearer: Bearer;
+  cases: readonly { readonly id: string; readonly name: string }[];
+  /** The planned step it carries out; empty for none. */
+  stepId: string;
+  now: string;
+}
+
+const lefts = [
+  [100, "All"],
+  [75, "Three quarters"],
+  [50, "Half"],
+  [33, "A third"],
+  [20, "A fifth"],
+  [10, "Hardly any"],
+] as const;
+
+/** Unpotting as a list to go down with wet hands: what was pressed stays pressed, whatever comes between. */
+export function Unpotting({ plantId, bearer, cases, stepId, now }: Props) {
+  const router = useRouter();
+  const [done, press, forget] = useTicks(`unpot ${plantId}`);
+  const [left, setLeft] = useState(100);
+  const steps = stepsFor(bearer);
+  const act = workOf("unpot").act(bearer);
+  const potCm = potForRoots(bearer.potCm, left / 100);
+  const dryDays = dryDaysFor(bearer.form);
+  const against = actObjections(act, bearer);
+  const refused = against.some(({ level }) => level === "refuse");
+  const { form, submit, trouble } = useDeed({
+    schema: recordAct,
+    action: recordActAction,
+    defaults: () => ({
+      ...{ id: uuidv7(), plantId, placeId: "", caseId: cases[0]?.id ?? "", stepId },
+      act: { ...act, roots: { leftPercent: 100, potCm: bearer.potCm, dryDays } } as z.input<typeof recordAct>["act"],
+      ...{ at: now, note: "", alreadyDone: false },
+    }),
+    done: () => {
+      forget();
+      router.push(`/plants/${plantId}`);
+      router.refresh();
+    },
+  });
+  const choose = (percent: number) => {
+    setLeft(percent);
+    const roots = { leftPercent: percent, potCm: potForRoots(bearer.potCm, percent / 100), dryDays };
+    form.setValue("act.roots" as never, roots as never);
+  };
+  const next = steps.find((id) => !done.includes(id));
+  return (
+    <div className="row gx-3">
+      <div className="col-lg-7">
+        <CautionList against={against} cautions={cautionsOfAct(act)} />
+        <ol className="list-unstyled">
+          {steps.map((id) => {
+            const is = done.includes(id);
+            const Icon = is ? Check : Circle;
+            return (
+              <li key={id}>
+                <button
+                  type="button"
+                  className={`step-line ${id === next ? "now" : ""}`}
+                  aria-pressed={is}
+                  aria-current={id === next ? "step" : undefined}
+                  onClick={() => press(id)}
+                >
+                  <Icon className="flex-shrink-0" size={24} aria-hidden />
+                  <span>
+                    {unpottingSteps[id]}
+                    {id === "dry" && ` ${drySentence(dryDays)}`}
+                    {id === "pot" && ` For what is left of the roots: ${potCm} cm, ${potTells(potCm, bearer.potCm)}.`}
+                  </span>
+                </button>
+              </li>
+            );
+          })}
+        </ol>
+      </div>
+      <div className="col-lg-5">
+        <Panel title="Done">
+          <form onSubmit={submit} noValidate>
+            <fieldset className="mb-3">
+              <legend className="fs-6 fw-semibold mb-1">What is left of the roots</legend>
+              <div className="d-flex flex-wrap gap-2">
+                {lefts.map(([percent, name]) => (
+                  <button
+                    key={percent}
+                    type="button"
+                    className={`btn ${left === percent ? "btn-primary" : "btn-outline-primary"}`}
+                    aria-pressed={left === percent}
+                    onClick={() => choose(percent)}
+                  >
+                    {name}
+                  </button>
+                ))}
+              </div>
+            </fieldset>
+            <Form.Label htmlFor="new-pot" className="fw-semibold mb-1">
+              The pot it goes into, cm
+            </Form.Label>
+            <Form.Control
+              id="new-pot"
+              inputMode="decimal"
+              className="mb-1"
+              {...form.register("act.roots.potCm" as never)}
+            />
+            <p className="small text-body-secondary">Reckoned: {potCm} cm. Write the one you took.</p>
+            {cases.length > 0 && (
+              <ChoiceField
+                form={form}
+                name="caseId"
+                label="What it is against"
+                options={[...cases.map(({ id, name }) => [id, name] as const), ["", "No case"]]}
+              />
+            )}
+            <MomentField form={form} name="at" label="When" />
+            <NoteField form={form} name="note" label="Note" />
+            {refused && (
+              <SwitchField
+                form={form}
+                name="alreadyDone"
+                label="It has happened already; write it down all the same"
+                hint="Watch the plant closely for the next days."
+              />
+            )}
+            {next && <p className="mb-2">Not pressed yet: {steps.filter((id) => !done.includes(id)).length} steps.</p>}
+            <SubmitRow form={form} trouble={trouble} label="Unpotted and washed" />
+          </form>
+        </Panel>
+      </div>
+    </div>
+  );
+}
+
+function potTells(potCm: number, before: number): string {
+  return potCm < before ? `narrower than its ${before} cm` : "as wide as before";
+}
+
+/** Which steps were pressed, kept in this browser until the act is written down. */
+function useTicks(key: string): readonly [UnpottingStepId[], (id: UnpottingStepId) => void, () => void] {
+  const [done, setDone] = useState<UnpottingStepId[]>([]);
+  useEffect(() => {
+    const kept = localStorage.getItem(key);
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- what the browser keeps is not known when the page is made
+    if (kept) setDone(kept.split(" ") as UnpottingStepId[]);
+  }, [key]);
+  const press = (id: UnpottingStepId) => {
+    const next = done.includes(id) ? done.filter((one) => one !== id) : [...done, id];
+    setDone(next);
+    localStorage.setItem(key, next.join(" "));
+  };
+  return [done, press, () => localStorage.removeItem(key)];
+}

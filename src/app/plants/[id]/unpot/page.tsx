@@ -1,0 +1,49 @@
+import type { Metadata } from "next";
+import { springAfter } from "@/core/diagnosis/priors";
+import { treatmentsToCome } from "@/core/case/plans";
+import { readUnpotting } from "@/operations/readUnpotting";
+import { notFound } from "next/navigation";
+import { currentContext } from "@/app/_parts/context";
+import { momentNow } from "@/app/_parts/moments";
+import { today } from "@/operations/context";
+import { pestNames } from "@/wording/names";
+import { Season } from "./_parts/Season";
+import { Unpotting } from "./_parts/Unpotting";
+
+export const metadata: Metadata = { title: "Unpot" };
+
+export default async function UnpotPage({ params }: { params: Promise<{ id: string }> }) {
+  const context = await currentContext();
+  const read = await readUnpotting(context, (await params).id);
+  if (!read) notFound();
+  const { plant, on, cases } = read;
+  const { bearer } = on;
+  const rests = bearer.resting && bearer.sensitivities.includes("winterDry");
+  const weighed = cases.find(({ view }) => view.file !== null);
+  const steps = cases.flatMap(({ view }) => (view.plan ? treatmentsToCome(view.plan) : []));
+  const step = steps.find(({ dose }) => dose !== null && "work" in dose && dose.work === "unpot");
+  return (
+    <>
+      <h1>
+        Unpot {plant.code} {plant.name}
+      </h1>
+      {rests && weighed && (
+        <Season
+          file={weighed.view.file!}
+          question={{
+            ...{ first: today(context), workDays: context.collection.workDays, on },
+            ...{ target: context.collection.planPercent / 100, courses: weighed.view.courses },
+            spring: springAfter(today(context), context.collection.hemisphere),
+          }}
+        />
+      )}
+      <Unpotting
+        plantId={plant.id}
+        bearer={bearer}
+        cases={cases.map(({ view }) => ({ id: view.found.id, name: pestNames[view.found.pest] }))}
+        stepId={step?.id ?? ""}
+        now={momentNow(context)}
+      />
+    </>
+  );
+}

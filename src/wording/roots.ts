@@ -1,0 +1,42 @@
+import type { OutOfSeason } from "@/core/planning/outOfSeason";
+import type { UnpottingStepId } from "@/core/roots/unpotting";
+import { percent } from "./chances";
+import { dayCount } from "./dates";
+
+export const unpottingSteps: Record<UnpottingStepId, string> = {
+  layOut: "Away from the other plants, lay out newspaper, a bag for the waste, a tray, and a bowl of warm water.",
+  tongs: "Spines: wrap it in folded paper, or hold it with tongs.",
+  sap: "Milky sap: gloves and glasses on.",
+  tipOut: "Tip it out, and put all the old mix into the bag. Never use it again, and never compost it.",
+  covers: "Fabric covers, old labels and top dressing go into the bag too; the saucer is washed with the pot.",
+  comb: "Comb the roots out with your fingers, and rinse what clings to them.",
+  bath: "Wash the roots in warm water with a drop of soap. Fresh water for each plant.",
+  pickOff:
+    "Look over wet roots, neck and holes with lamp and loupe. Wipe and pick off what is there. No alcohol on roots.",
+  trim: "Cut off what is brown, hollow or soft. Wipe the blade between two cuts.",
+  rinse: "Rinse in clean water, neither hot nor cold.",
+  dry: "Let the roots dry: lay it in the shade, or set a fan on it.",
+  pot: "Take another pot; or scrub the old one with diluted bleach and nothing else, and rinse it well.",
+  newMix: "New mix. No top dressing while you watch it: what moves there is to be seen.",
+  cleanUp: "Close the bag, and bin it. Wash table, tools, hands and sleeves before you touch another plant.",
+};
+
+/** How long roots stay dry. @example drySentence(7) // "No water for 7 days: …" */
+export function drySentence(days: number): string {
+  return days === 0
+    ? "Water it in at once: it wilts sooner than it rots."
+    : `No water for ${dayCount(days)}: cuts must close first.`;
+}
+
+/** What speaks for unpotting now, and what for waiting, one sentence each, the proposal first. */
+export function outOfSeasonSentences({ now, wait, better }: OutOfSeason, days: number): readonly string[] {
+  const animals = (n: number) => `about ${n < 10 ? n.toFixed(0) : Math.round(n / 10) * 10}`;
+  return [
+    better === "now"
+      ? "It rests, and yet it comes through likelier if it is unpotted now."
+      : "It rests: it comes through likelier if you leave its roots alone until it grows.",
+    `Now: ${percent(now.pLost)} of such plants are lost by it, and what lives there is over with ${percent(now.pOver)}.`,
+    `Left for ${dayCount(days)}: ${animals(wait.animals)} animals become ${animals(wait.animalsThen)}; with the unpotting that comes then, ${percent(wait.pLost)} are lost, and it is over with ${percent(wait.pOver)}.`,
+    "What plants bear is our own estimate: halve or double it as you know yours. Until then it stays apart, and dry.",
+  ];
+}

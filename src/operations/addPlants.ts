@@ -1,5 +1,7 @@
 import type { AddPlant, AddPlants } from "@/core/facts/deeds";
 import { USUAL_WORTH } from "@/core/plants/worth";
+import type { Plant } from "@/core/facts/descriptions";
+import * as carriage from "@/db/stores/carriage";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import * as plants from "@/db/stores/plants";
@@ -24,6 +26,7 @@ export function addPlants(context: Context, { plants: added }: AddPlants): Promi
     if (fresh.length === 0) return { ids };
     const problems = await problemsWith(context, scope, added, fresh);
     if (problems.length > 0) refuseAll(problems);
+    const inherits = await inherited(scope, fresh);
     await plants.add(
       scope,
       fresh.map(
@@ -35,9 +38,12 @@ export function addPlants(context: Context, { plants: added }: AddPlants): Promi
           worth = USUAL_WORTH,
           careAdded = [],
           careWithout = [],
+          motherId = null,
           ...plant
         }) => ({
           ...plant,
+          motherId,
+          inherits: (motherId && inherits.get(motherId)) || {},
           inBud,
           worth,
           ...careOf(careAdded, careWithout),
@@ -61,6 +67,18 @@ export function addPlants(context: Context, { plants: added }: AddPlants): Promi
   });
 }
 
+/** What the mothers of cuttings may carry today, as it was reckoned last; what they are in a case for is told by that. */
+async function inherited(
+  scope: DeedScope,
+  fresh: readonly AddPlant[],
+): Promise<Map<string, NonNullable<Plant["inherits"]>>> {
+  const mothers = [...new Set(fresh.flatMap(({ motherId }) => motherId ?? []))];
+  const rows = await carriage.of(scope, mothers);
+  return new Map(
+    rows.map(({ plantId, result }) => [plantId, Object.fromEntries(result.pests.map(({ pest, p }) => [pest, p]))]),
+  );
+}
+
 /** What is wrong with plants that are to be added, row by row. */
 async function problemsWith(
   context: Context,
@@ -72,6 +90,14 @@ async function problemsWith(
   await facts.takeTurn(scope, `${scope.collectionId} codes`);
   const there = new Set((await places.all(scope)).map(({ id }) => id));
   const codes = fresh.map(({ code }) => code);
+  const mothers = new Set(
+    (
+      await plants.many(
+        scope,
+        added.flatMap(({ motherId }) => motherId ?? []),
+      )
+    ).map(({ id }) => id),
+  );
   const taken = new Set((await plants.withCodes(scope, codes)).map(({ code }) => code));
   const seen = new Set<string>();
   const now = today(context);
@@ -83,6 +109,7 @@ async function problemsWith(
     if (taken.has(code)) wrong.push({ path: at("code"), code: "code_taken" });
     else if (seen.has(code)) wrong.push({ path: at("code"), code: "code_twice" });
     seen.add(code);
+    if (plant.motherId && !mothers.has(plant.motherId)) wrong.push({ path: at("motherId"), code: "unknown" });
     if (!there.has(plant.placeId)) wrong.push({ path: at("placeId"), code: "unknown" });
     if (plant.acquiredOn && plant.acquiredOn > now) wrong.push({ path: at("acquiredOn"), code: "in_future" });
     return wrong;

@@ -17,6 +17,7 @@ import { verdictsOf } from "@/core/programmes/programmes";
 import type { ProgrammeKindId, Verdict } from "@/core/programmes/programme";
 import type { PlantCard } from "@/core/state/plantCard";
 import * as facts from "@/db/stores/facts";
+import * as plants from "@/db/stores/plants";
 import { dayOf, scopeOf, today, type Context } from "./context";
 import { onPlant } from "./parts/onPlant";
 import { warmed, type WarmPlace } from "./parts/placesAsTheyStand";
@@ -28,6 +29,9 @@ export interface PlantView {
   /** What makes it touchy, and where each comes from. */
   readonly sensitivities: ReturnType<typeof sensitivitiesOf>;
   readonly on: OnPlant;
+  /** The plant it was cut from, and those that were cut from it. */
+  readonly mother: Plant | null;
+  readonly cuttings: readonly Plant[];
   readonly card: PlantCard;
   readonly place: WarmPlace;
   /** Where it stood before it was set apart, to go back to; null when it never stood anywhere else. */
@@ -68,6 +72,8 @@ export async function readPlant(context: Context, asked: string): Promise<PlantV
     carries: carried && { ...carried.result, current: risk.current && carried.asOf === day },
     arriving: isArriving(record) ? arrivalSteps({ ...record, dayOf: (at) => dayOf(context, at) }) : null,
     plant,
+    mother: plant.motherId ? ((await plants.many(scope, [plant.motherId]))[0] ?? null) : null,
+    cuttings: await plants.cutFrom(scope, id),
     sensitivities: sensitivitiesOf(plant),
     on: onPlant(context, record),
     card,

@@ -29,6 +29,8 @@ export function routeInWords({ kind, code, nearness }: Pick<Blamed, "kind" | "co
   switch (kind) {
     case "arrival":
       return "what it may have brought along";
+    case "mother":
+      return "the plant it was cut from";
     case "resident":
       return "what was there before the record";
     case "remained":

@@ -4,6 +4,7 @@ export const firstWayNames: Record<FirstWay, string> = {
   squash: "Squash and watch",
   programme: "Carry out the whole programme",
   unpot: "Unpot and wash",
+  cutting: "Take a clean cutting",
   outdoors: "Put it outdoors, to rain and enemies",
   giveUp: "Give the plant up",
 };
@@ -12,12 +13,15 @@ export const firstWayTells: Record<FirstWay, string> = {
   squash: "Take off what you see, once a week, with what you have to look with.",
   programme: "The plan that does best here, with its repeats.",
   unpot: "Old mix into the bin, roots and leaves washed, new mix; then take off what shows, once a week.",
+  cutting: "A shoot without any animal on it, washed and set apart as a plant of its own; the rest is given up.",
   outdoors: "Out of the others’ reach, in half shade, rinsed by rain; it comes back in as a new arrival.",
-  giveUp: "Bag it where it stands, into the household bin, then clean its shelf and pot.",
+  giveUp:
+    "Pull a bag over it where it stands, close it, and put it into the household bin with its mix. Then wash shelf, saucer and pot.",
 };
 
 export const closedSentences: Record<Decision["closed"][number]["why"], string> = {
   tooCold: "not at this time of the year.",
+  noCuttings: "this kind does not grow on from one.",
   noPot: "it stands in no mix.",
 };
 

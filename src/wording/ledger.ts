@@ -10,6 +10,7 @@ export const tallyNames: Record<TallyBy, string> = {
 
 const wayNames: Record<Route["kind"], string> = {
   arrival: "Came with the plant",
+  mother: "From the plant it was cut from",
   resident: "From before the record",
   remained: "Left of an earlier case",
   background: "Windows, clothes and hands",

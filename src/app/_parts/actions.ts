@@ -41,13 +41,14 @@ import { attempt, deed, readForm } from "./deed";
 export const addPlaceAction = async (c: string, input: unknown) => deed(c, "addPlace", deeds.addPlace, addPlace, input);
 export const editPlaceAction = async (c: string, input: unknown) =>
   deed(c, "editPlace", deeds.editPlace, editPlace, input);
-export const addPlantAction = async (c: string, input: unknown) => deed(c, "addPlant", deeds.addPlant, addPlant, input);
-export const addPlantsAction = async (c: string, input: unknown) =>
-  deed(c, "addPlants", deeds.addPlants, addPlants, input);
 export const startWalkAction = async (c: string, input: unknown) =>
   deed(c, "startWalk", deeds.startWalk, startWalk, input);
 
 /** What follows bears on how cases are judged: jobs do that, and nobody waits for them. */
+export const addPlantAction = async (c: string, input: unknown) =>
+  thenJudge(c, await deed(c, "addPlant", deeds.addPlant, addPlant, input));
+export const addPlantsAction = async (c: string, input: unknown) =>
+  thenJudge(c, await deed(c, "addPlants", deeds.addPlants, addPlants, input));
 export const takeReadingAction = async (c: string, input: unknown) =>
   thenJudge(c, await deed(c, "takeReading", takeReadingShape, takeReading, input));
 export const editPlantAction = async (c: string, input: unknown) =>

@@ -1,4 +1,5 @@
-import type { PestId } from "../pests/pests";
+import { expm1 } from "../numerics/exponential";
+import { pestOf, type PestId } from "../pests/pests";
 
 /**
  * How pests come to a plant that nobody has given them to: by windows, clothes and hands. Founders a day on a plant that stands
@@ -14,6 +15,21 @@ export const backgroundPerDay: Readonly<Record<PestId, number>> = {
   fungusGnat: 5e-4,
   aphid: 1e-4,
 };
+
+/** Of the animals on a plant so many go with a cutting that was looked over when it was cut (HOUSE). */
+const GO_WITH_A_CUTTING = 0.015;
+/** Of what a plant may carry unseen, so much of the chance goes with a cutting (HOUSE). */
+const CHANCE_WITH_A_CUTTING = 0.3;
+
+/**
+ * The chance that a clean cutting carries a pest: from what its mother may carry unseen (`pMother`, 0–1), and from the animals that
+ * are expected on it where it is in a case (0 where it is in none). What lives in the mix stays there.
+ * @example cuttingShare("rootMealybug", 1, 500) // 0
+ */
+export function cuttingShare(pest: PestId, pMother: number, animals: number): number {
+  if (pestOf(pest).stages.every(({ where }) => where === "soil")) return 0;
+  return Math.max(CHANCE_WITH_A_CUTTING * pMother, -expm1(-GO_WITH_A_CUTTING * animals));
+}
 
 /** What a plant stands in changes what comes to it (HOUSE): factors on the background, and on what passes a wall of it. */
 export const enclosures = {

@@ -73,6 +73,8 @@ export const addPlant = z.object({
   placeId: id,
   /** Where in the row of the place, from left to right; nothing where nobody says. */
   slot: z.number().nullish(),
+  /** The plant it was cut from, if it is a cutting of one that is here. */
+  motherId: orNothing(id).optional(),
   ...plantDescription,
 });
 export type AddPlant = z.output<typeof addPlant>;

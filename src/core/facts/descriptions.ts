@@ -1,5 +1,6 @@
 import type { Day } from "../climate/days";
 import type { ToolId } from "../inspection/tools";
+import type { PestId } from "../pests/pests";
 import type { Sensitivity } from "../plants/sensitivities";
 import type { Worth } from "../plants/worth";
 import type { GrowthFormId } from "../plants/growthForms";
@@ -35,6 +36,10 @@ export interface Plant {
   readonly potCm: number;
   readonly acquiredOn: Day | null;
   readonly seller: string;
+  /** The plant it was cut from; null or left out for any other. */
+  readonly motherId?: string | null;
+  /** What its mother may have carried unseen on the day it was cut, pest by pest; nothing where left out. */
+  readonly inherits?: Partial<Readonly<Record<PestId, number>>>;
   readonly inBud: boolean;
   readonly worth: Worth;
   readonly inFlower: boolean;

@@ -118,9 +118,16 @@ export const sections: readonly Section[] = [
     {
       ...{ code: "text", name: "text", genus: "text", growthForm: "text", potCm: "number", acquiredOn: "day" },
       ...{ seller: "text", inBud: "boolean", inFlower: "boolean", careAdded: "texts", careWithout: "texts" },
-      ...{ worth: "text", recordedBy: "text", addedAt: "moment", archivedAt: "moment" },
+      ...{
+        motherId: "uuid",
+        inherits: "json",
+        worth: "text",
+        recordedBy: "text",
+        addedAt: "moment",
+        archivedAt: "moment",
+      },
     },
-    { worth: USUAL_WORTH },
+    { worth: USUAL_WORTH, motherId: null, inherits: {} },
   ),
   described("walks", ["id"], {
     ...{ scope: "text", placeId: "uuid", tool: "text", round: "text", startedAt: "moment", endedAt: "moment" },

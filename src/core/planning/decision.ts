@@ -1,9 +1,9 @@
 import { costsOfAct, eventsOfAct, type Act } from "../acts/acts";
-import { perAnimalAt, type NearnessId } from "../carriage/rates";
+import { cuttingShare, perAnimalAt, type NearnessId } from "../carriage/rates";
 import type { ToolId } from "../inspection/tools";
 import { expm1 } from "../numerics/exponential";
 import { isKnownPest, pestOf, type PestId } from "../pests/pests";
-import { spotsOf, type GrowthFormId } from "../plants/growthForms";
+import { isCut, spotsOf, type GrowthFormId } from "../plants/growthForms";
 import type { Worth } from "../plants/worth";
 import { minutesOfDose, volumeOfDose } from "./doses";
 import type { ComingDose } from "./future";
@@ -12,7 +12,7 @@ import { pictureOf } from "./picture";
 import { comingOf, type Schedule, type SearchRequest } from "./search";
 
 /** What can be done first about a plant on which something was found. */
-export const firstWays = ["squash", "programme", "unpot", "outdoors", "giveUp"] as const;
+export const firstWays = ["squash", "programme", "unpot", "cutting", "outdoors", "giveUp"] as const;
 export type FirstWay = (typeof firstWays)[number];
 
 /** How far ahead the ways are compared, days. */
@@ -29,6 +29,8 @@ const NOT_OVER = 1;
 const harms: Readonly<Record<Exclude<FirstWay, "giveUp" | "programme">, number>> = {
   squash: 0,
   unpot: LOST_IN_GROWTH,
+  // A young plant is what is left, if it roots.
+  cutting: 0.65,
   outdoors: 0.05,
 };
 /** A soap wash of the whole plant takes so much out of it (HOUSE). */
@@ -38,6 +40,8 @@ const OUTSIDE_HAZARD = 0.04;
 /** Minutes to carry a plant out and in again, and to bag and bin one (HOUSE). */
 const CARRY_MINUTES = 15;
 const BIN_MINUTES = 10;
+/** To take a cutting, look it over and wash it, beside binning the rest. */
+const CUT_MINUTES = 20;
 
 /** What a way comes to. */
 export interface FirstChoice {
@@ -61,7 +65,7 @@ export interface Decision {
   /** Of the first against the second, which of the four weighs most; null where there is only one. */
   readonly because: keyof FirstChoice["costs"] | null;
   /** Ways that cannot be gone now, and why. */
-  readonly closed: readonly { readonly way: FirstWay; readonly why: "tooCold" | "noPot" }[];
+  readonly closed: readonly { readonly way: FirstWay; readonly why: "tooCold" | "noPot" | "noCuttings" }[];
 }
 
 export interface DecisionRequest extends SearchRequest {
@@ -151,6 +155,13 @@ export function decide(request: DecisionRequest): Decision {
       ),
     );
   }
+  if (isCut(form)) {
+    const now = pictureOf(scorer.reckoning, [], fromDay).days.findLast(({ day }) => day <= fromDay);
+    const animals = now?.expected.reduce((sum, n) => sum + n, 0) ?? 0;
+    const pOver = 1 - cuttingShare(pestId, 0, animals);
+    const cut = { pOver, minutes: CUT_MINUTES + BIN_MINUTES, volumeMl: 0, neighbours: 0, harm: harms.cutting };
+    choices.push(choice({ way: "cutting", ...cut }, worth));
+  }
   if (request.warmOutside) {
     const outside: ComingDose["dose"] = { events: [...by("shower").does.events, ...outdoors(pestId)] };
     choices.push(of("outdoors", weekly(outside), { minutes: CARRY_MINUTES, harm: harms.outdoors, amongOthers: 0 }));
@@ -162,6 +173,7 @@ export function decide(request: DecisionRequest): Decision {
     because: reasonOf(sorted),
     closed: [
       ...(form === "airPlant" ? [{ way: "unpot", why: "noPot" } as const] : []),
+      ...(isCut(form) ? [] : [{ way: "cutting", why: "noCuttings" } as const]),
       ...(request.warmOutside ? [] : [{ way: "outdoors", why: "tooCold" } as const]),
     ],
   };

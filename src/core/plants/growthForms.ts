@@ -51,3 +51,14 @@ export const growthFormIds = Object.keys(growthForms) as [GrowthFormId, ...Growt
 export function spotsOf(form: GrowthFormId): readonly SpotId[] {
   return growthForms[form].spots;
 }
+
+/** Forms that grow on from a cutting; of the others only seed, offsets or division make new plants (common practice, no source). */
+const fromCuttings: readonly GrowthFormId[] = [
+  ...(["rosetteSucculent", "jointedCactus", "stemSucculent", "climbingAroid", "trailingVine"] as const),
+  ...(["uprightShrub", "cane", "softHerb"] as const),
+];
+
+/** Whether a clean cutting can be taken of a plant of a form. @example isCut("palm") // false */
+export function isCut(form: GrowthFormId): boolean {
+  return fromCuttings.includes(form);
+}

@@ -4,6 +4,7 @@ import { arrivalShare } from "../carriage/arrivalShare";
 import {
   backgroundPerDay,
   COLONY_MEAN,
+  cuttingShare,
   HANDLED_FOUNDERS,
   LOOK_BACK_DAYS,
   RESIDENT_SHARE,
@@ -42,7 +43,7 @@ export interface AskedPlant {
 
 /** A way in which a pest may have come to a plant. */
 export interface Route {
-  readonly kind: "arrival" | "resident" | "remained" | "background" | "neighbour" | "handled" | "others";
+  readonly kind: "arrival" | "mother" | "resident" | "remained" | "background" | "neighbour" | "handled" | "others";
   /** The plant it came from, and how near that stood; null where no single plant is meant. */
   readonly plantId: string | null;
   readonly code: string | null;
@@ -184,10 +185,10 @@ function askOf(
 function beginning(
   { plant, cases, written }: TimedPlant,
   pest: PestId,
-  { clock, fromSeller }: Spread,
+  { clock, fromSeller, sourcesOf }: Spread,
   until: number,
   priors: Priors,
-): { readonly at: number; readonly share: number; readonly by: "arrival" | "resident" | "remained" } {
+): { readonly at: number; readonly share: number; readonly by: "arrival" | "mother" | "resident" | "remained" } {
   const oldest = until - LOOK_BACK_DAYS;
   const last = cases.findLast((one) => one.pest === pest && one.closing !== null && clock(one.closing.at) < until);
   if (last?.closing && clock(last.closing.at) >= oldest) {
@@ -196,7 +197,15 @@ function beginning(
     return { at: clock(last.closing.at), share: remains, by: "remained" };
   }
   const share = priors[pest] / pestIds.reduce((sum, one) => sum + priors[one], 0);
-  const cameOn = plant.acquiredOn === null ? null : dayNumber(plant.acquiredOn);
+  // A cutting of which nobody said when it was cut came when it was written down.
+  const came = plant.acquiredOn ?? (plant.motherId ? plant.addedOn : null);
+  const cameOn = came === null ? null : dayNumber(came);
+  if (plant.motherId && cameOn !== null && cameOn >= oldest && cameOn < until) {
+    // The case that ran on its mother that day, or was found there soon after.
+    const running = sourcesOf(pest).filter((source) => source.plantId === plant.motherId);
+    const animals = Math.max(0, ...running.map((source) => source.animalsOn(cameOn)));
+    return { at: cameOn, share: cuttingShare(pest, plant.inherits?.[pest] ?? 0, animals), by: "mother" };
+  }
   if (cameOn !== null && cameOn >= oldest && cameOn < until) {
     const { seller, tray } = fromSeller(cameFromOf(plant));
     return { at: cameOn, share: share * arrivalShare(seller, tray), by: "arrival" };

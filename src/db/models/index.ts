@@ -75,6 +75,8 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
       seller: "text",
       inBud: "boolean",
       worth: "text",
+      motherId: "uuid",
+      inherits: "json",
       inFlower: "boolean",
       careAdded: "texts",
       careWithout: "texts",

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { Day } from "@/core/climate/days";
 import type { Plant } from "@/core/facts/descriptions";
+import { pestIds } from "@/core/pests/pests";
 import { growthFormIds } from "@/core/plants/growthForms";
 import { sensitivities } from "@/core/plants/sensitivities";
 import { worths } from "@/core/plants/worth";
@@ -19,6 +20,8 @@ const row = z.object({
   seller: z.string(),
   inBud: z.boolean(),
   worth: z.enum(worths),
+  motherId: z.string().nullable(),
+  inherits: z.partialRecord(z.enum(pestIds), z.number()),
   inFlower: z.boolean(),
   careAdded: z.array(z.enum(sensitivities)),
   careWithout: z.array(z.enum(sensitivities)),
@@ -28,7 +31,7 @@ const row = z.object({
 
 const select = `select p.id, p.code, p.name, p.genus, p.growth_form as "growthForm", p.pot_cm::float8 as "potCm",
     p.acquired_on::text as "acquiredOn", p.seller, p.in_flower as "inFlower",
-    p.in_bud as "inBud", p.worth, p.care_added as "careAdded", p.care_without as "careWithout", p.added_at as "addedAt",
+    p.in_bud as "inBud", p.worth, p.mother_id as "motherId", p.inherits, p.care_added as "careAdded", p.care_without as "careWithout", p.added_at as "addedAt",
     p.archived_at as "archivedAt"
   from plants p where p.collection_id = :c`;
 
@@ -64,6 +67,12 @@ export function withCodes(scope: Scope, codes: readonly string[]): Promise<{ id:
 export async function codes(scope: Scope): Promise<string[]> {
   const sql = "select code from plants where collection_id = :c and archived_at is null order by code";
   return (await rows(scope, z.object({ code: z.string() }), sql)).map(({ code }) => code);
+}
+
+/** The plants that were cut from one, by code, those that have left among them. */
+export async function cutFrom(scope: Scope, motherId: string): Promise<Plant[]> {
+  const found = await rows(scope, row, `${select} and p.mother_id = :motherId order by p.code`, { motherId });
+  return found.map((plant) => told(scope, plant));
 }
 
 /** Every plant that ever was here, by code; of several that bore one the one in use comes last. */

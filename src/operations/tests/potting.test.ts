@@ -2,6 +2,7 @@ import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
 import { workOf } from "@/core/acts/works";
 import type { RecordAct } from "@/core/facts/kinds/act";
+import { addPlant } from "../addPlants";
 import { adoptPlan } from "../adoptPlan";
 import { dayOf, type Context } from "../context";
 import { expectOk } from "../outcome";
@@ -10,7 +11,7 @@ import { readPlant } from "../readPlant";
 import { readToday } from "../readToday";
 import { recordAct } from "../recordAct";
 import { voidFact } from "../voidFact";
-import { aPlan, codes, freshCollection, openCaseOn, plantOn, wall } from "./builders";
+import { aPlan, aPlant, codes, freshCollection, openCaseOn, plantOn, wall } from "./builders";
 
 let context: Context;
 let shelf: string;
@@ -73,5 +74,18 @@ describe("a plan of works", () => {
       doses: [{ mix: "soapMild" as const, technique: "spray" as const }, { work: "predatoryMites" as const }],
     };
     expect(codes(await adoptPlan(context, mixed))).toEqual(["dates against_label"]);
+  });
+});
+
+describe("a cutting", () => {
+  it("knows its mother, and she knows it; a mother from elsewhere is refused", async () => {
+    const mother = await plantOn(context, shelf);
+    const id = await plantOn(context, shelf, { motherId: mother });
+    const read = await readPlant(context, id);
+    expect(read).toMatchObject({ mother: { id: mother }, plant: { motherId: mother } });
+    expect((await readPlant(context, mother))!.cuttings.map((one) => one.id)).toEqual([id]);
+    const other = await freshCollection();
+    const foreign = await plantOn(other.context, other.shelf);
+    expect(codes(await addPlant(context, aPlant(shelf, { motherId: foreign })))).toEqual(["motherId unknown"]);
   });
 });

@@ -147,8 +147,37 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               <dd className="col-7">{plant.potCm} cm</dd>
               <dt className="col-5">Acquired</dt>
               <dd className="col-7">{plant.acquiredOn ? dayAndYear(plant.acquiredOn) : "not given"}</dd>
-              <dt className="col-5">Seller</dt>
-              <dd className="col-7">{plant.seller || "not given"}</dd>
+              {view.mother ? (
+                <>
+                  <dt className="col-5">Cut from</dt>
+                  <dd className="col-7">
+                    <Link href={`/plants/${view.mother.id}`}>
+                      {view.mother.code} {view.mother.name}
+                    </Link>
+                  </dd>
+                </>
+              ) : (
+                <>
+                  <dt className="col-5">Seller</dt>
+                  <dd className="col-7">{plant.seller || "not given"}</dd>
+                </>
+              )}
+              {view.cuttings.length > 0 && (
+                <>
+                  <dt className="col-5">Cut from it</dt>
+                  <dd className="col-7">
+                    <ul className="list-unstyled mb-0">
+                      {view.cuttings.map(({ id, code, name }) => (
+                        <li key={id}>
+                          <Link href={`/plants/${id}`}>
+                            {code} {name}
+                          </Link>
+                        </li>
+                      ))}
+                    </ul>
+                  </dd>
+                </>
+              )}
               {helpersInWords && (
                 <>
                   <dt className="col-5">Helpful animals</dt>
@@ -170,6 +199,11 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
                 </>
               )}
             </dl>
+            {!archived && (
+              <p className="mb-2">
+                <Link href={`/plants/${plant.id}/cutting`}>Take a cutting</Link>
+              </p>
+            )}
             <p className="mb-2">
               <Link href={`/plants/${plant.id}/reaction`}>It bore a treatment badly</Link>
             </p>

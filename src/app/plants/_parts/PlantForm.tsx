@@ -7,7 +7,7 @@ import { v7 as uuidv7 } from "uuid";
 import { addPlantAction, editPlantAction } from "@/app/_parts/actions";
 import { addPlant, editPlant } from "@/core/facts/deeds";
 import type { Plant } from "@/core/facts/descriptions";
-import { isDay } from "@/core/climate/days";
+import { isDay, type Day } from "@/core/climate/days";
 import { genera, genusMeant } from "@/core/plants/genera";
 import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
 import { sensitivitiesOf } from "@/core/plants/care";
@@ -144,11 +144,16 @@ export function AddPlantForm({
   places,
   placeId,
   code,
+  mother,
 }: {
   places: readonly { id: string; name: string }[];
   placeId: string;
   /** The next free one. */
   code: string;
+  /** The plant it is cut from; what is the same on both is filled in. */
+  mother?: Pick<Plant, "id" | "name" | "genus" | "growthForm" | "worth" | "careAdded" | "careWithout"> & {
+    readonly cutOn: Day;
+  };
 }) {
   const router = useRouter();
   const { form, submit, trouble } = useDeed({
@@ -159,17 +164,18 @@ export function AddPlantForm({
       placementId: uuidv7(),
       placeId,
       code,
-      name: "",
-      genus: "",
-      growthForm: "uprightShrub" as const,
-      potCm: "",
-      acquiredOn: "",
+      motherId: mother?.id ?? "",
+      name: mother ? `${mother.name}, cutting` : "",
+      genus: mother?.genus ?? "",
+      growthForm: mother?.growthForm ?? ("uprightShrub" as GrowthFormId),
+      potCm: mother ? "7" : "",
+      acquiredOn: mother?.cutOn ?? "",
       seller: "",
       inBud: false,
-      worth: USUAL_WORTH as Worth,
+      worth: mother?.worth ?? (USUAL_WORTH as Worth),
       inFlower: false,
-      careAdded: [],
-      careWithout: [],
+      careAdded: [...(mother?.careAdded ?? [])],
+      careWithout: [...(mother?.careWithout ?? [])],
     }),
     done: ({ id }) => router.push(`/plants/${String(id)}`),
   });

@@ -30,6 +30,7 @@ describe("the first decision", () => {
 
   it("shows every way, the one that costs least first, each with its four costs", () => {
     expect(usual.choices.map(({ way }) => way).toSorted()).toEqual([
+      "cutting",
       "giveUp",
       "outdoors",
       "programme",
@@ -68,6 +69,15 @@ describe("the first decision", () => {
     expect(place(loved)).toBeGreaterThan(0);
     for (const way of ["squash", "programme", "unpot"] as const)
       expect(of(cheap, way).neighbours).toBeGreaterThan(of(usual, way).neighbours);
+  });
+
+  it("a clean cutting is likelier free of it than the plant after squashing, and of root mealybugs takes none (common practice, no source)", () => {
+    expect(of(usual, "cutting").pOver).toBeGreaterThan(of(usual, "squash").pOver);
+    expect(of(usual, "cutting").pOver).toBeLessThan(1);
+    expect(of(decided("rootMealybug"), "cutting").pOver).toBe(1);
+    const palm = bearerOf({ ...hoya, genus: "Howea", growthForm: "palm" }, [], TRIAL_DAY, "north");
+    const ofPalm = decided("mealybug", { on: { bearer: palm, tool: "lamp", washes: [] } });
+    expect(ofPalm.closed).toContainEqual({ way: "cutting", why: "noCuttings" });
   });
 
   it("says why a way is closed", () => {

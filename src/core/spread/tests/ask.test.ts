@@ -289,3 +289,37 @@ describe("the chance that it came with it", () => {
     expect(() => arrivalShare({ plants: 1, showed: 2 }, { plants: 0, showed: 0 })).toThrow(RangeError);
   });
 });
+
+describe("a cutting", () => {
+  const cut = (over: Partial<Plant> = {}) => ({
+    plant: { motherId: "q", acquiredOn: on(20), addedOn: on(20), ...over },
+    placements: [placement(20, "attic")],
+  });
+  const mother = source(10, 56, {}, "terrace");
+
+  it("brings what its mother may carry, and more where a case runs on her (HOUSE; closed forms by hand)", () => {
+    const clean = carries(cut(), [], 20);
+    const doubtful = carries(cut({ inherits: { mealybug: 0.5 } }), [], 20);
+    expect(of("mealybug", doubtful)).toBeGreaterThan(of("mealybug", clean) ?? 0);
+    // Three tenths of one half came as a colony, and nobody has looked since.
+    expect(of("mealybug", doubtful)).toBeCloseTo(0.15, 1);
+    // At most 1 − exp(−0.015 · 20), of twenty animals on the mother: a colony that came may die out by itself.
+    expect(of("mealybug", carries(cut(), [mother], 20))).toBeLessThan(1 - Math.exp(-0.3));
+    expect(of("mealybug", carries(cut(), [mother], 20))).toBeGreaterThan(0.7 * (1 - Math.exp(-0.3)));
+    expect(carries(cut(), [mother], 20).routes[0]).toMatchObject({ kind: "mother", pest: "mealybug" });
+  });
+
+  it("a case that is found on her only later counts, one that was over before does not", () => {
+    const later = source(23, 56, {}, "terrace");
+    expect(of("mealybug", carries(cut(), [later], 40))).toBeGreaterThan(0.1);
+    const before = source(0, 10, { endedAt: at(10) }, "terrace");
+    expect(of("mealybug", carries(cut(), [before], 40))).toBeLessThan(0.02);
+  });
+
+  it("clean looks make it free of it, week by week, and root mealybugs stay in her mix", () => {
+    const looked = { ...cut(), looks: [27, 34, 41, 48].map((day) => clean(day)) };
+    expect(of("mealybug", carries(looked, [mother]))).toBeLessThan(of("mealybug", carries(cut(), [mother]))! / 2);
+    const roots = source(10, 56, { pest: "rootMealybug" }, "terrace");
+    expect(of("rootMealybug", carries(cut(), [roots]))).toBeLessThan(0.01);
+  });
+});

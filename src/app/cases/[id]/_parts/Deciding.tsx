@@ -43,6 +43,7 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
     squash: `/plants/${plantId}/act`,
     programme: `/cases/${caseId}/plan`,
     unpot: `/plants/${plantId}/unpot`,
+    cutting: `/plants/${plantId}/cutting`,
     outdoors: `/plants/${plantId}/move`,
     giveUp: `/cases/${caseId}/close`,
   };

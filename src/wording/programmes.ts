@@ -4,6 +4,7 @@ import type { ProgrammeKindId } from "@/core/programmes/programme";
 export const programmeNames: Record<ProgrammeKindId, string> = {
   casePlan: "for its case",
   guard: "on guard after it was called clear",
+  unnamed: "to give its signs a name",
   watch: "it stood beside a find",
   arrival: "it is new here",
   round: "the usual round",

@@ -86,6 +86,10 @@ function tellNaming({ naming }: Fact<"look">): string {
   const spokeFor = naming.likeliest ? suspectName(naming.likeliest).toLowerCase() : "none of these";
   const told = (what: string, signs: readonly SignId[]) =>
     signs.length > 0 ? [`${what}: ${signs.map((sign) => signNames[sign]).join("; ")}`] : [];
+  if (naming.open)
+    return ["Left open, without a name", ...told("There", naming.present), ...told("Not there", naming.absent)].join(
+      ". ",
+    );
   const who = naming.by === "keeper" ? `Named by you; the signs spoke for ${spokeFor}` : "Named by its signs";
   return [who, ...told("There", naming.present), ...told("Not there", naming.absent)].join(". ");
 }

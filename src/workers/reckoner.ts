@@ -10,6 +10,7 @@ import {
   type OutOfSeasonQuestion,
   type PlanQuestion,
 } from "@/core/case/ask";
+import { againstAll, type AgainstAllAnswer, type AgainstAllQuestion } from "@/core/case/againstAll";
 import { blameCase, drawCase, type DatedDose } from "@/core/case/draw";
 import type { OnPlant } from "@/core/case/onPlant";
 import { caseFile, type CaseFileInput } from "@/core/format/schema";
@@ -36,6 +37,8 @@ const reckoner = {
   compare: (file: CaseFileInput, question: PlanQuestion, onProgress: OnProgress): Promise<DatedComparison> =>
     toItsEnd(compareFor(caseFile.parse(file), question), onProgress),
   outOfSeason: (file: CaseFileInput, question: OutOfSeasonQuestion) => outOfSeasonFor(caseFile.parse(file), question),
+  againstAll: (question: AgainstAllQuestion, onProgress: OnProgress): Promise<AgainstAllAnswer> =>
+    toItsEnd(againstAll(question), onProgress),
   decide: (file: CaseFileInput, question: DecisionQuestion, onProgress: OnProgress): Promise<Decision> =>
     toItsEnd(decideFor(caseFile.parse(file), question), onProgress),
 };

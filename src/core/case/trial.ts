@@ -17,10 +17,12 @@ export interface TrialCase {
   readonly found: number;
   /** Of the sheltered animals, the share that sits where no spray comes, 0–1; the form's own where left out. */
   readonly deepShare?: number;
+  /** The day it was found; {@link TRIAL_DAY} where left out. */
+  readonly on?: Day;
 }
 
 /** The case file of a trial: found on day 0, and nothing done yet. */
-export function trialFile({ pest, form, meanC, found, deepShare }: TrialCase): CaseFileInput {
+export function trialFile({ pest, form, meanC, found, deepShare, on = TRIAL_DAY }: TrialCase): CaseFileInput {
   const chances = seeChances(pestOf(pest), pest, form, { tool: "lamp", spots: spotsOf(form) });
   const see = Object.fromEntries(
     pestOf(pest).stages.map(({ id }, i): [string, [number, number, number]] => [id, [...chances[i]!]]),
@@ -35,7 +37,7 @@ export function trialFile({ pest, form, meanC, found, deepShare }: TrialCase): C
     timeStepDays: 0.25,
     scenarios: "all",
     // At dusk, when treatments are put on.
-    events: [{ type: "inspection", at: `${TRIAL_DAY}T18:00:00Z`, found, removed: false, see }],
-    asOf: addDays(TRIAL_DAY, 1),
+    events: [{ type: "inspection", at: `${on}T18:00:00Z`, found, removed: false, see }],
+    asOf: addDays(on, 1),
   };
 }

@@ -4,12 +4,14 @@ import { casePlan } from "./casePlan";
 import { guard } from "./guard";
 import type { Due, ProgrammeFacts, ProgrammeKind, ProgrammeKindId, Verdict } from "./programme";
 import { round } from "./round";
+import { unnamed } from "./unnamed";
 import { watch } from "./watch";
 
 /** The registry: every kind of programme there is. */
 const programmeKinds: { readonly [K in ProgrammeKindId]: ProgrammeKind<K> } = {
   casePlan,
   guard,
+  unnamed,
   watch,
   arrival,
   round,

@@ -30,6 +30,7 @@ import { readCarried } from "../readCarried";
 import { readCase } from "../readCase";
 import { readCases } from "../readCases";
 import { readDecision } from "../readDecision";
+import { readUnnamed } from "../readUnnamed";
 import { readUnpotting } from "../readUnpotting";
 import { readForAdding } from "../readForAdding";
 import { readLedger, readLedgerPlants } from "../readLedger";
@@ -110,6 +111,7 @@ describe("two walls between collections", () => {
     readCases,
     readDecision: (c) => readDecision(c, ids.case),
     readUnpotting: (c) => readUnpotting(c, ids.plant),
+    readUnnamed: (c) => readUnnamed(c, ids.plant),
     readForAdding,
     readMark,
     readLedger: (c) => readLedger(c, "seller"),

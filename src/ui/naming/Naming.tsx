@@ -126,6 +126,16 @@ export function Naming({
           </Button>
         )}
       </section>
+      {present.length > 0 && verdict.code !== "none" && (
+        <section>
+          <Button variant="outline-primary" onClick={() => onNone({ ...record(true), open: true })}>
+            Keep it open without a name
+          </Button>
+          <p className="small text-body-secondary mb-0">
+            What to do meanwhile, and the day and the test that decide, stand on the plant.
+          </p>
+        </section>
+      )}
       {signOnly.map((id) => (
         <section key={id} className="alert alert-info mb-0" role="status">
           <h2 className="h3">{suspectName(id)}: no plan is reckoned</h2>

@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { genusMeant } from "@/core/plants/genera";
 import { Strike } from "@/app/_parts/Strike";
+import { unnamedOn } from "@/core/case/unnamed";
 import { atRiskSince } from "@/core/programmes/watch";
 import { standing } from "@/core/facts/facts";
 import { AsOf } from "@/ui/AsOf";
@@ -33,6 +34,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
   const atRisk = card.state === "atRisk";
   const beside = record.exposures.at(-1);
   const helpersInWords = view.on.bearer.helpers && helpersSentence(view.on.bearer.helpers, today);
+  const open = unnamedOn(record.looks);
   const facts = {
     look: record.looks,
     act: record.acts,
@@ -89,6 +91,12 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
             <ul className="mb-0 ps-3">
               {card.state === "infested" && !apart && (
                 <li className="fw-semibold">Set it apart now, before treating.</li>
+              )}
+              {open && (
+                <li className="fw-semibold">
+                  <Link href={`/plants/${plant.id}/unnamed`}>Signs without a name</Link> since {dayInWords(open.since)}:
+                  what to do until they have one.
+                </li>
               )}
               {view.open.map(({ found, plan }) => (
                 <li key={found.id}>

@@ -29,6 +29,8 @@ const naming = z.object({
   absent: someSigns,
   by: z.enum(["signs", "keeper"]),
   likeliest: z.enum(suspectIds).nullable(),
+  /** Nobody could say what it is: the signs stay open until a test or a find names it. */
+  open: z.boolean().optional(),
 });
 export type Naming = z.output<typeof naming>;
 

@@ -1,0 +1,81 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { notFound } from "next/navigation";
+import { currentContext } from "@/app/_parts/context";
+import { readUnnamed } from "@/operations/readUnnamed";
+import { Panel } from "@/ui/Panel";
+import { dayInWords } from "@/wording/dates";
+import { signNames, testNames } from "@/wording/signs";
+import { answerSentence, candidatesSentence } from "@/wording/unnamed";
+import { AgainstAllWays } from "./_parts/AgainstAllWays";
+
+export const metadata: Metadata = { title: "Without a name" };
+
+export default async function UnnamedPage({ params }: { params: Promise<{ id: string }> }) {
+  const read = await readUnnamed(await currentContext(), (await params).id);
+  if (!read) notFound();
+  const { plant, open } = read;
+  if (!open) {
+    return (
+      <>
+        <h1>
+          {plant.code} {plant.name}: nothing without a name
+        </h1>
+        <p>
+          Every sign on it has a name, or there is none. <Link href={`/plants/${plant.id}`}>To the plant</Link>
+        </p>
+      </>
+    );
+  }
+  const { about, observed, since, question } = open;
+  const seen = (["present", "absent"] as const).map((is) =>
+    Object.entries(observed)
+      .filter(([, what]) => what === is)
+      .map(([sign]) => signNames[sign as keyof typeof signNames]),
+  );
+  return (
+    <>
+      <h1>
+        {plant.code} {plant.name}: something without a name
+      </h1>
+      <p className="fs-5 mb-2">{candidatesSentence(about)}</p>
+      <p>
+        Since {dayInWords(since)}. There: {seen[0]!.join("; ").toLowerCase()}.
+        {seen[1]!.length > 0 && ` Not there: ${seen[1]!.join("; ").toLowerCase()}.`}
+      </p>
+      <div className="row gx-3">
+        <div className="col-lg-5">
+          <Panel title={`Decide by ${dayInWords(about.decideOn)}`}>
+            {about.test ? (
+              <>
+                <p className="fw-semibold mb-1">
+                  {testNames[about.test.id].name}, its answer is there on {dayInWords(about.test.on)}
+                </p>
+                <p className="mb-2">{testNames[about.test.id].how}</p>
+                <ul className="ps-3">
+                  {about.test.answers.map((answer) => (
+                    <li key={answer.sign ?? "none"}>{answerSentence(answer)}</li>
+                  ))}
+                </ul>
+              </>
+            ) : (
+              <p>No test would tell more now. Look again then: what grows shows.</p>
+            )}
+            <Link className="btn btn-primary" href={`/plants/${plant.id}/name`}>
+              Name it
+            </Link>
+          </Panel>
+        </div>
+        <div className="col-lg-7">
+          {about.candidates.length > 0 ? (
+            <AgainstAllWays plantId={plant.id} question={question} />
+          ) : (
+            <Panel title="Until then">
+              <p className="mb-0">Set it apart, and put nothing on it: no dates are reckoned against what it may be.</p>
+            </Panel>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}

@@ -19,6 +19,7 @@ import type { TechniqueId } from "@/core/remedies/remedies";
 import type { PlantCard } from "@/core/state/plantCard";
 import { scopeOf, today, type Context } from "./context";
 import { caseOnRecord } from "./parts/caseOnRecord";
+import { foundersNear } from "./parts/foundersNear";
 import { fileOfCase, knownJudgement, type KnownJudgement } from "./parts/judgements";
 import { onPlant } from "./parts/onPlant";
 import { warmed, type WarmPlace } from "./parts/placesAsTheyStand";
@@ -48,6 +49,8 @@ export interface CaseView {
   /** What a treatment of this plant with the plan's technique is likely to take, mL. */
   readonly volumeMl: number;
   readonly courses: Courses;
+  /** Founders that may have come since the last treatment before it was found again; null where it was not. */
+  readonly founders: number | null;
   /** The last day on which the plant is guarded after this case was closed as clear; null where it is not. */
   readonly guardedUntil: string | null;
 }
@@ -92,6 +95,7 @@ export async function readCase(context: Context, asked: string): Promise<CaseVie
     generationDays: place.meanC === null ? null : eggToAdultDays(pestOf(found.pest), place.meanC),
     volumeMl: volumeFor(lastTechnique(plan) ?? "spray", plant.potCm),
     courses: coursesOn(record.acts, day),
+    founders: found.open ? await foundersNear(scope, found, card.placeId, record, around.places) : null,
     guardedUntil: found.closing?.outcome === "clear" ? guard.until : null,
   };
 }

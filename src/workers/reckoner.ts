@@ -12,6 +12,7 @@ import {
 } from "@/core/case/ask";
 import { againstAll, type AgainstAllAnswer, type AgainstAllQuestion } from "@/core/case/againstAll";
 import { blameCase, drawCase, type DatedDose } from "@/core/case/draw";
+import { explain, type Around } from "@/core/case/escalation";
 import type { OnPlant } from "@/core/case/onPlant";
 import { caseFile, type CaseFileInput } from "@/core/format/schema";
 import { pClearIf, type Supposition } from "@/core/case/whatIf";
@@ -39,6 +40,7 @@ const reckoner = {
   outOfSeason: (file: CaseFileInput, question: OutOfSeasonQuestion) => outOfSeasonFor(caseFile.parse(file), question),
   againstAll: (question: AgainstAllQuestion, onProgress: OnProgress): Promise<AgainstAllAnswer> =>
     toItsEnd(againstAll(question), onProgress),
+  explain: (file: CaseFileInput, around: Around) => explain(caseFile.parse(file), around),
   decide: (file: CaseFileInput, question: DecisionQuestion, onProgress: OnProgress): Promise<Decision> =>
     toItsEnd(decideFor(caseFile.parse(file), question), onProgress),
 };

@@ -21,6 +21,7 @@ import { CaseReckoned } from "./_parts/CaseReckoned";
 import { comingDoses, lastDay, marksOf } from "./_parts/timeline";
 import { caseOf } from "./_parts/caseOf";
 import { Steps } from "./_parts/Steps";
+import { WhyStill } from "./_parts/WhyStill";
 
 export const metadata: Metadata = { title: "Case" };
 
@@ -190,6 +191,9 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
                   `At ${warmthInWords(place.meanC)} a generation takes about ${dayCount(view.generationDays)}.`}
               </p>
             </Panel>
+          )}
+          {view.file && view.founders !== null && (
+            <WhyStill file={view.file} founders={view.founders} caseId={found.id} plantId={plant.id} />
           )}
           <Panel title="Steps">
             {plan ? (

@@ -49,7 +49,10 @@ export default async function UnnamedPage({ params }: { params: Promise<{ id: st
             {about.test ? (
               <>
                 <p className="fw-semibold mb-1">
-                  {testNames[about.test.id].name}, its answer is there on {dayInWords(about.test.on)}
+                  {testNames[about.test.id].name}
+                  {about.test.on === question.today
+                    ? ", which can be done now"
+                    : `, its answer is there on ${dayInWords(about.test.on)}`}
                 </p>
                 <p className="mb-2">{testNames[about.test.id].how}</p>
                 <ul className="ps-3">

@@ -27,6 +27,7 @@ export const mechanicalNames: Record<MechanicalWay, string> = {
   squash: "Squashed",
   pickOff: "Picked off",
   litter: "Litter and dead sheaths taken off",
+  dustOff: "Dust wiped off the leaves",
   wipe: "Wiped with water",
   shower: "Showered off",
   prune: "Pruned",
@@ -114,7 +115,14 @@ export function tellAct(act: Act): readonly [what: string, ...details: string[]]
       const roots = act.roots
         ? `${act.roots.leftPercent} % of the roots left, into a pot of ${act.roots.potCm} cm${act.roots.dryDays > 0 ? `, dry for ${dayCount(act.roots.dryDays)}` : ""}`
         : "";
-      return [mechanicalNames[act.way], share, act.tool ? toolNames[act.tool] : "", roots, where];
+      return [
+        mechanicalNames[act.way],
+        share,
+        act.tool ? toolNames[act.tool] : "",
+        roots,
+        act.mix === "bare" ? "the mix left bare" : "",
+        where,
+      ];
     }
     case "systemic":
       return [`Given to the roots: ${systemicNames[act.remedy].toLowerCase()}`, act.given];

@@ -106,6 +106,26 @@ describe("what acts do", () => {
     expect(kill[stage("fungusGnat", "larva")]!.likely).toBe(0.7);
   });
 
+  it("a shower animal by animal: of those that fall into a bare mix three in ten climb back (HOUSE, simulated, seeded)", () => {
+    const draw = seeded(7);
+    const shower = { ...examples.mechanical, way: "shower", tool: null, spots: ["underside", "axil"] } as const;
+    const target = on("spiderMite");
+    const cover = shareOn("trailingVine", "spiderMite", shower.spots);
+    const left = { covered: 0, bare: 0 };
+    const many = 60_000;
+    for (let n = 0; n < many; n++) {
+      // One moving animal on an open place: is it where the water comes, is it dislodged, and does it climb back?
+      const hit = draw() < cover[0] && draw() < 0.6;
+      if (!hit) left.covered++;
+      if (!hit || draw() < 0.3) left.bare++;
+    }
+    for (const mix of ["covered", "bare"] as const) {
+      const { kill, reach, cover: covered } = treatment({ ...shower, mix, spots: [...shower.spots] }, target);
+      const dies = kill[stage("spiderMite", "adult")]!.likely * reach.foliage![0] * covered!.foliage![0];
+      expect(left[mix] / many).toBeCloseTo(1 - dies, 2);
+    }
+  });
+
   it("a shower dislodges .6 of those that move on open spots and .2 on sheltered ones", () => {
     const everywhere = {
       ...examples.mechanical,
@@ -213,3 +233,9 @@ describe("what acts do", () => {
     expect(lasting(examples.culture, on("aphid"))).toEqual([]);
   });
 });
+
+/** Numbers from 0 to 1, the same for the same seed: a linear congruence with the constants of Numerical Recipes. */
+function seeded(seed: number): () => number {
+  let state = seed;
+  return () => (state = (1664525 * state + 1013904223) % 2 ** 32) / 2 ** 32;
+}

@@ -10,13 +10,17 @@ import { techniques } from "../remedies/remedies";
 import { actKind, type ActEvent, type Target } from "./kind";
 import { touched } from "./touch";
 
-export const mechanicalWays = ["squash", "pickOff", "litter", "wipe", "shower", "prune", "unpot"] as const;
+export const mechanicalWays = ["squash", "pickOff", "litter", "dustOff", "wipe", "shower", "prune", "unpot"] as const;
 export type MechanicalWay = (typeof mechanicalWays)[number];
 
 /** A cloth rubs off so many of the animals it touches (HOUSE). */
 const RUBBED_OFF = 0.9;
 /** A shower dislodges so many of those that move, on open, on sheltered and on deep places (HOUSE). */
 const SHOWERED: PerSite = [0.6, 0.2, 0.05];
+/** Of what a shower dislodges, so many that fall into a mix left bare climb back up (HOUSE). */
+const CLIMB_BACK = 0.3;
+/** A dry cloth that takes dust off leaves takes so many of the animals on their faces with it (HOUSE). */
+const WITH_THE_DUST = 0.3;
 /** Litter, dead sheaths and loose top dressing taken off whole carry so many of the animals on them away (HOUSE). */
 const WITH_THE_LITTER = 0.7;
 /** Unpotted and washed: what goes with the old mix, and what goes of the neck (HOUSE). */
@@ -27,6 +31,7 @@ const minutesAt12cm: Readonly<Record<MechanicalWay, number>> = {
   squash: 10,
   pickOff: 10,
   litter: 5,
+  dustOff: 6,
   wipe: 12,
   shower: 6,
   prune: 8,
@@ -37,6 +42,7 @@ const cautions: Readonly<Record<MechanicalWay, readonly CautionId[]>> = {
   squash: ["cleanHands"],
   pickOff: ["cleanHands"],
   litter: ["cleanHands", "waste"],
+  dustOff: ["cleanHands"],
   wipe: ["cleanHands", "testLeaf"],
   shower: ["coverTheMix", "dryCrown"],
   prune: ["cutLittle", "wipeTools", "waste"],
@@ -54,6 +60,8 @@ const shape = z
     /** The share of the plant that was cut off, per cent; null unless pruned. */
     percent: orNothing(decimal(1, 90)),
     spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
+    /** Whether the mix was covered while it was showered; null where it was not showered, or nobody said: covered then. */
+    mix: orNothing(z.enum(["covered", "bare"])).optional(),
     /** What became of the roots where it was unpotted; null where it was not, or nobody said. */
     roots: orNothing(
       z.object({
@@ -96,7 +104,7 @@ export const mechanical = actKind({
   costs: ({ way }, potCm) => ({ minutes: Math.max(1, Math.round((minutesAt12cm[way] * potCm) / 12)), volumeMl: 0 }),
 });
 
-function eventsOf({ way, tool, percent, spots }: Mechanical, target: Target, atDays: number): readonly ActEvent[] {
+function eventsOf({ way, tool, percent, spots, mix }: Mechanical, target: Target, atDays: number): readonly ActEvent[] {
   const { pest, weights, form } = target;
   const cover = { foliage: shareOn(form, weights, spots) };
   const kill = pest.stages.map(() => always(1));
@@ -111,12 +119,22 @@ function eventsOf({ way, tool, percent, spots }: Mechanical, target: Target, atD
       const lying = { foliage: shareOn(form, weights, ["mixTop"]) };
       return [{ kind: "treatment", atDays, kill: taken, reach: { foliage: [1, 1, 1] }, cover: lying }];
     }
+    case "dustOff": {
+      const taken = pest.stages.map((stage) => always(stage.mobile ? WITH_THE_DUST : 0));
+      const faces = shareOn(
+        form,
+        weights,
+        spots.filter((spot) => spot === "upperSide" || spot === "underside"),
+      );
+      return [{ kind: "treatment", atDays, kill: taken, reach: { foliage: [1, 1, 1] }, cover: { foliage: faces } }];
+    }
     case "wipe": {
       const rubbed = pest.stages.map(() => always(RUBBED_OFF));
       return [{ kind: "treatment", atDays, kill: rubbed, reach: { foliage: techniques.wipe.reach }, cover }];
     }
     case "shower": {
-      const moving = pest.stages.map((stage) => always(stage.mobile ? 1 : 0));
+      const gone = mix === "bare" ? 1 - CLIMB_BACK : 1;
+      const moving = pest.stages.map((stage) => always(stage.mobile ? gone : 0));
       return [{ kind: "treatment", atDays, kill: moving, reach: { foliage: SHOWERED }, cover }];
     }
     case "prune": {

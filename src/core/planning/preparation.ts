@@ -1,22 +1,32 @@
 import { costsOfAct, eventsOfAct, type Act } from "../acts/acts";
 import type { MechanicalWay } from "../acts/mechanical";
 import type { ToolId } from "../inspection/tools";
+import { expectedByStage } from "../clearance/reckon";
 import { pestOf, type PestId } from "../pests/pests";
-import { spotsOf } from "../plants/growthForms";
+import { isCut, spotsOf } from "../plants/growthForms";
 import type { Sensitivity } from "../plants/sensitivities";
 import type { Bearer } from "../suitability/bearer";
 import type { ComingDose } from "./future";
 import { endOf, type Scorer } from "./score";
 
 /**
- * What hands do before any bottle is opened, in its order: what is seen comes off first, or water would wash it into the mix; litter
- * goes before anything falls on it; leaves are wiped before they are rinsed (common practice, no source).
+ * What hands do before any bottle is opened, in its order: what is seen comes off first, or water would wash it into the mix; what is
+ * cut need not be cleaned; litter goes before anything falls on it; leaves are dusted and wiped before they are rinsed (common
+ * practice, no source).
  */
-export const preparationIds = ["pickOff", "litter", "wipe", "shower"] as const satisfies readonly MechanicalWay[];
+export const preparationIds = [
+  "pickOff",
+  "prune",
+  "litter",
+  "dustOff",
+  "wipe",
+  "shower",
+] as const satisfies readonly MechanicalWay[];
 export type PreparationId = (typeof preparationIds)[number];
 
 /** Why a plant is not prepared in a way. */
-export type PreparationRefusal = "spines" | "bloom" | "velvet" | "rests" | "noMix";
+export type PreparationRefusal =
+  "spines" | "bloom" | "velvet" | "rests" | "noMix" | "fewAnimals" | "onePoint" | "wipedAnyhow" | "noLeaves";
 
 export interface PreparationStep {
   readonly id: PreparationId;
@@ -31,6 +41,10 @@ export interface Preparation {
   readonly steps: readonly PreparationStep[];
   readonly left: readonly { readonly id: PreparationId; readonly why: PreparationRefusal }[];
 }
+
+/** So much of a plant is cut at most (common practice: a third), and none of it for fewer animals than this (HOUSE). */
+const CUT_PERCENT = 30;
+const WORTH_CUTTING = 50;
 
 /** What speaks against each on a plant; the first that holds is told (common practice, no source). */
 const against: Readonly<Partial<Record<PreparationId, readonly (readonly [Sensitivity, PreparationRefusal])[]>>> = {
@@ -57,11 +71,12 @@ export function prepare(
   const target = { pest: pestOf(pest), weights: pest, form };
   const day = coming[0]!.atDays;
   const end = endOf(scorer, coming.at(-1)!.atDays);
+  const animals = expectedByStage(scorer.reckoning).reduce((sum, n) => sum + n, 0);
   const left: { id: PreparationId; why: PreparationRefusal }[] = [];
   const steps: PreparationStep[] = [];
   const done: ComingDose[] = [];
   for (const id of preparationIds) {
-    const why = whyNot(id, bearer);
+    const why = whyNot(id, bearer, animals);
     if (why) {
       left.push({ id, why });
       continue;
@@ -70,7 +85,7 @@ export function prepare(
       kind: "mechanical",
       way: id,
       tool: id === "pickOff" ? tool : null,
-      percent: null,
+      percent: id === "prune" ? CUT_PERCENT : null,
       spots: [...spotsOf(form)],
     };
     done.push({ atDays: day, dose: { events: eventsOfAct(act, target, 0) } });
@@ -80,7 +95,18 @@ export function prepare(
   return { without: scorer.pOverAt(coming, end), steps, left };
 }
 
-function whyNot(id: PreparationId, { sensitivities, resting, form }: Bearer): PreparationRefusal | null {
+function whyNot(
+  id: PreparationId,
+  { sensitivities, resting, form }: Bearer,
+  animals: number,
+): PreparationRefusal | null {
+  if (id === "prune" && !isCut(form)) return "onePoint";
+  if (id === "prune" && animals < WORTH_CUTTING) return "fewAnimals";
+  if (id === "dustOff" && !spotsOf(form).some((spot) => spot === "underside")) return "noLeaves";
+  // Where leaves may be wiped with water, dust goes with that; where they may not, a dry brush is all they bear.
+  if (id === "dustOff" && !against.wipe!.some(([sensitivity]) => sensitivities.includes(sensitivity)))
+    return "wipedAnyhow";
+  if (id === "dustOff" && sensitivities.includes("waxBloom")) return "bloom";
   const has = against[id]?.find(([sensitivity]) => sensitivities.includes(sensitivity));
   if (has) return has[1];
   if (id === "shower" && resting && sensitivities.includes("winterDry")) return "rests";

@@ -131,6 +131,18 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       begin: () => "",
       when: (draft) => draft.way === "prune",
     },
+    {
+      name: "mix",
+      label: "The mix meanwhile",
+      hint: "What falls into a bare mix climbs back.",
+      as: "choice",
+      options: () => [
+        ["covered", "Covered with paper or film"],
+        ["bare", "Left bare"],
+      ],
+      begin: () => "covered",
+      when: (draft) => draft.way === "shower",
+    },
     { name: "spots", label: "Which places", as: "spots", begin: above },
   ],
   systemic: [

@@ -8,7 +8,7 @@ import type { RecordAct } from "@/core/facts/kinds/act";
 import { standing } from "@/core/facts/facts";
 import { doseIn } from "@/core/case/course";
 import { labelObjections, type LabelObjection } from "@/core/planning/label";
-import { actObjections } from "@/core/suitability/actObjections";
+import { actObjections, placeObjections } from "@/core/suitability/actObjections";
 import * as cases from "@/db/stores/cases";
 import * as facts from "@/db/stores/facts";
 import * as plants from "@/db/stores/plants";
@@ -42,10 +42,13 @@ export function recordAct(context: Context, deed: RecordAct): Promise<Outcome<Ac
 async function onPlace(
   context: Context,
   scope: DeedScope,
-  { id, act, note, at: told }: RecordAct,
+  { id, act, note, at: told, alreadyDone }: RecordAct,
   placeId: string,
 ): Promise<ActRecorded> {
   await knownPlace(scope, placeId);
+  const { household, notAllowed } = context.collection;
+  const against = placeObjections(act, { household, notAllowed });
+  if (against.some((o) => o.level === "refuse") && !alreadyDone) refuse("", "advised_against", { objections: against });
   const at = pastMoment(context, told);
   await facts.add(scope, "act", [{ id, plantId: null, placeId, caseId: null, stepId: null, act, at, note }]);
   scope.touch(await plantsWarmedBy(scope, placeId));

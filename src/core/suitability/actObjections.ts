@@ -1,5 +1,5 @@
 import type { Act } from "../acts/acts";
-import { anyHome, homeObjections, type ProductId } from "../household/household";
+import { anyHome, homeObjections, type Home, type ProductId } from "../household/household";
 import { mixes } from "../mixing/mixes";
 import type { Bearer } from "./bearer";
 import { objections, type Objection } from "./suitability";
@@ -19,6 +19,12 @@ export function productOf(act: Act): ProductId | null {
     default:
       return null;
   }
+}
+
+/** What a home keeps out of an act on a place, whatever stands there. @example placeObjections(cards, anyHome) // [] */
+export function placeObjections(act: Act, home: Home): readonly Objection[] {
+  const product = productOf(act);
+  return product ? homeObjections(product, home, []) : [];
 }
 
 /**

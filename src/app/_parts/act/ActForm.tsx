@@ -27,7 +27,8 @@ import type { GrowthFormId } from "@/core/plants/growthForms";
 import type { LabelObjection } from "@/core/planning/label";
 import { spotsFor, type TechniqueId } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
-import { actObjections } from "@/core/suitability/actObjections";
+import type { Home } from "@/core/household/household";
+import { actObjections, placeObjections } from "@/core/suitability/actObjections";
 import { ActFields } from "@/ui/acts/ActFields";
 import { askedFor, draftOf, type ActedOn, type Draft } from "@/ui/acts/actFields";
 import { Amounts, type Measuring } from "@/ui/Amounts";
@@ -50,7 +51,7 @@ export interface ActPlant extends ActedOn {
 }
 
 interface Props {
-  on: { plant: ActPlant } | { placeId: string };
+  on: { plant: ActPlant } | { placeId: string; home: Home };
   measuring: Measuring;
   now: string;
   /** The treatments of a plan still to be done; the first is proposed. */
@@ -121,7 +122,10 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
     form.setValue("act", draftOf(kind, actedOn) as never);
     form.setValue("stepId", steps.find(({ dose }) => dose && kindOfDose(dose) === kind)?.id ?? "");
   };
-  const against = plant ? actObjections(draft as unknown as Act, plant.bearer) : [];
+  const against =
+    "plant" in on
+      ? actObjections(draft as unknown as Act, on.plant.bearer)
+      : placeObjections(draft as unknown as Act, on.home);
   const refused = against.some(({ level }) => level === "refuse");
   const isWhat = ({ as }: { as: string }) => as === "select" || as === "choice";
   const fields = { form, draft, growthForm: actedOn.growthForm };

@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { genusMeant } from "@/core/plants/genera";
 import { Strike } from "@/app/_parts/Strike";
+import { aheadOf } from "@/core/case/ahead";
 import { unnamedOn } from "@/core/case/unnamed";
 import { atRiskSince } from "@/core/programmes/watch";
 import { standing } from "@/core/facts/facts";
@@ -10,6 +11,7 @@ import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
+import { aheadNames } from "@/wording/ahead";
 import { dayInWords, dayAndYear, fromToday } from "@/wording/dates";
 import { growthFormNames, pestNames, sensitivityNames, sourceNames } from "@/wording/names";
 import { programmeNames } from "@/wording/programmes";
@@ -35,6 +37,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
   const beside = record.exposures.at(-1);
   const helpersInWords = view.on.bearer.helpers && helpersSentence(view.on.bearer.helpers, today);
   const open = unnamedOn(record.looks);
+  const ahead = aheadOf(record.acts, today);
   const facts = {
     look: record.looks,
     act: record.acts,
@@ -128,6 +131,17 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               )}
             </ul>
           </Panel>
+          {!archived && ahead.length > 0 && (
+            <Panel title="What follows from what was done">
+              <ol className="ahead mb-0">
+                {ahead.map(({ what, on }) => (
+                  <li key={what}>
+                    <span className="ahead-day">{dayInWords(on)}</span> {aheadNames[what]}
+                  </li>
+                ))}
+              </ol>
+            </Panel>
+          )}
           {view.arriving && !archived && <Arriving plantId={plant.id} steps={view.arriving} carries={view.carries} />}
           {!archived && (
             <Carries

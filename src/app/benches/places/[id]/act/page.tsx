@@ -7,12 +7,14 @@ export const metadata: Metadata = { title: "Write down an act" };
 export default async function PlaceActPage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, now } = await placeOf(params);
   const { place } = view;
+  const { household, notAllowed } = context.collection;
+  const home = { household, notAllowed };
   return (
     <>
       <h1>Write down an act: {place.name}</h1>
       <p>It counts for every plant that stands there, or in a place within it, from then on.</p>
       <ActForm
-        on={{ placeId: place.id }}
+        on={{ placeId: place.id, home }}
         measuring={context.collection}
         now={now}
         then={`/benches/places/${place.id}`}

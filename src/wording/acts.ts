@@ -49,6 +49,7 @@ export const systemicNames: Record<SystemicId, string> = {
 export const predatorNames: Record<PredatorId, string> = {
   predatoryMites: "Predatory mites",
   lacewingLarvae: "Lacewing larvae",
+  mealybugBeetles: "Lady beetles that eat mealybugs",
   nematodes: "Nematodes, in the water",
 };
 
@@ -67,6 +68,7 @@ export const workNames: Record<WorkId, string> = {
   systemic: "Give a systemic to the roots",
   predatoryMites: "Let predatory mites loose",
   lacewingLarvae: "Let lacewing larvae loose",
+  mealybugBeetles: "Let mealybug-eating lady beetles loose",
   nematodes: "Water nematodes into the mix",
 };
 

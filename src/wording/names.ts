@@ -128,6 +128,8 @@ export const approachNames: Record<ApproachId, string> = {
   soapThenPredators: "Soap once, then predatory mites after two weeks",
   lacewing: "Lacewing larvae, renewed",
   soapThenLacewing: "Soap once, then lacewing larvae after two weeks",
+  mealybugBeetles: "Mealybug-eating lady beetles, renewed",
+  soapThenBeetles: "Soap once, then mealybug-eating lady beetles after two weeks",
   bti: "Bti in the water",
   peroxideThenBti: "Weak peroxide once, then Bti in the water",
   nematodes: "Nematodes in the water, renewed",

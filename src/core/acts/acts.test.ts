@@ -220,6 +220,21 @@ describe("what acts do", () => {
     expect(lasting(examples.systemic, on("spiderMite"))).toEqual([]);
   });
 
+  it("a systemic goes on for weeks, ever weaker; a sachet grows and fades; beetles do nothing in an open room", () => {
+    const [first, tail, ...rest] = lasting(examples.systemic, on("mealybug"));
+    expect(rest).toEqual([]);
+    expect(tail!.atDays).toBe(first!.untilDays);
+    expect(tail!.untilDays - tail!.atDays).toBeGreaterThanOrEqual(14);
+    const adult = stage("spiderMite", "adult");
+    const mites = lasting(examples.release, on("spiderMite")).map(({ effect }) => effect.dailyHazard[adult]!);
+    expect(mites[1]).toBeGreaterThan(mites[0]!);
+    expect(mites[1]).toBeGreaterThan(mites[2]!);
+    const beetles = { ...examples.release, predator: "mealybugBeetles" } as const;
+    expect(lasting(beetles, on("mealybug"))).toEqual([]);
+    expect(lasting({ ...beetles, where: "open" }, on("mealybug"))).toEqual([]);
+    expect(lasting({ ...beetles, where: "cabinet" }, on("mealybug"))).not.toEqual([]);
+  });
+
   it("a sticky card takes .08 of the flying adults a day, for as long as it hangs", () => {
     const [event] = lasting(examples.trap, on("fungusGnat"));
     expect(event!.effect.dailyHazard[stage("fungusGnat", "adult")]).toBeCloseTo(-ln(0.92), 15);

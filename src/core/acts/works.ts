@@ -10,6 +10,8 @@ import { drenchVolume } from "./drench";
 export interface WorkedOn {
   readonly form: GrowthFormId;
   readonly potCm: number;
+  /** Whether it stands in a closed cabinet. */
+  readonly enclosed?: boolean;
 }
 
 /** Something that a plan may ask for on a day and that is no mix put on the leaves. */
@@ -25,6 +27,8 @@ export interface Work {
   readonly harshness: number;
   /** Pests it is proposed against; a shower or a drench of neem may be put on for others, and does there what the model says. */
   readonly against: readonly PestId[];
+  /** Whether it is worth anything in a closed cabinet only. */
+  readonly onlyEnclosed?: true;
 }
 
 const sapSuckers = ["mealybug", "rootMealybug", "softScale", "aphid", "thrips"] as const;
@@ -34,7 +38,12 @@ const drench = (remedy: SoilRemedyId) => (on: WorkedOn) =>
 
 /** Sachets for a plant: one for a pot as wide as a hand, more for wider ones (labels, from memory). */
 const release = (predator: PredatorId) => (on: WorkedOn) =>
-  ({ kind: "release", predator, sachets: Math.max(1, Math.ceil(on.potCm / 20)) }) as const;
+  ({
+    kind: "release",
+    predator,
+    sachets: Math.max(1, Math.ceil(on.potCm / 20)),
+    where: on.enclosed ? "cabinet" : "open",
+  }) as const;
 
 /** A sachet is renewed once what it held fades: four to six weeks (common practice). */
 const renewed = (predator: PredatorId) => predators[predator].untilDay - predators[predator].fromDay;
@@ -100,6 +109,14 @@ export const works = {
     mostTimes: 4,
     harshness: 0,
     against: ["aphid"],
+  },
+  mealybugBeetles: {
+    act: release("mealybugBeetles"),
+    smallestIntervalDays: renewed("mealybugBeetles"),
+    mostTimes: 3,
+    harshness: 0,
+    against: ["mealybug"],
+    onlyEnclosed: true,
   },
   nematodes: {
     act: release("nematodes"),

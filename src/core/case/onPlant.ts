@@ -123,7 +123,9 @@ export function comparisonOn(
   on: OnPlant | null,
   courses: Courses,
 ): Pick<CompareRequest, "mayUse" | "helps" | "withLoupe" | "gentle"> {
-  const suits = (approach: Approach) => isAgainst(approach, pestId) && !runsOn(approach, courses);
+  const fits = (approach: Approach) =>
+    on?.bearer.enclosed || dosesOf(approach).every((dose) => !isWork(dose) || !workOf(dose.work).onlyEnclosed);
+  const suits = (approach: Approach) => isAgainst(approach, pestId) && fits(approach) && !runsOn(approach, courses);
   if (!on || !isKnownPest(pestId)) return { mayUse: suits };
   const { bearer, tool } = on;
   const dunk = applier(pestId, bearer.form, on)({ remedy: "soap", technique: "dunk" }) as Application;

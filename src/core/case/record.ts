@@ -38,12 +38,16 @@ export interface PlantRecord extends PlantFacts {
   readonly apartAt: (placeId: string) => boolean;
   /** Whether a place is out of doors. */
   readonly outdoorsAt: (placeId: string) => boolean;
+  /** Whether it stands in a closed cabinet now. */
+  readonly enclosed: boolean;
 }
 
 /** What of the places bears on a record. */
 export interface PlacesInRecord {
   readonly apartAt: (placeId: string) => boolean;
   readonly outdoorsAt: (placeId: string) => boolean;
+  /** Whether a place is a closed cabinet, or in one. */
+  readonly enclosedAt: (placeId: string) => boolean;
   /** Whether what is done to one place meets what stands at another: at the place itself and at all that is in it. */
   readonly isWithin: (placeId: string, actedOn: string) => boolean;
 }
@@ -59,6 +63,7 @@ export function placesInRecord(places: readonly Place[]): PlacesInRecord {
     // What stands in a tray or a cabinet that stands apart is apart with it.
     apartAt: (placeId) => isWithin(placeId, (id) => isApart(byId.get(id)?.kind ?? "room")),
     outdoorsAt: (placeId) => isWithin(placeId, (id) => byId.get(id)?.kind === "outdoors"),
+    enclosedAt: (placeId) => isWithin(placeId, (id) => byId.get(id)?.kind === "cabinet"),
     isWithin: (placeId, actedOn) => isWithin(placeId, (id) => id === actedOn),
   };
 }
@@ -66,7 +71,7 @@ export function placesInRecord(places: readonly Place[]): PlacesInRecord {
 /** The record of a plant, without what it has stood beside; that needs the cases of others. */
 export function recordOf(
   facts: PlantFacts,
-  { apartAt, outdoorsAt, isWithin }: PlacesInRecord,
+  { apartAt, outdoorsAt, enclosedAt, isWithin }: PlacesInRecord,
 ): Omit<PlantRecord, "exposures"> {
   const stays = staysOf(facts.placements, facts.plant.archivedAt);
   return {
@@ -75,6 +80,7 @@ export function recordOf(
     looked: standing(facts.looks).map(({ day, finds }) => ({ day, clean: finds.length === 0 })),
     apartAt,
     outdoorsAt,
+    enclosed: stays.at(-1)?.until === null && enclosedAt(stays.at(-1)!.placeId),
     acts: facts.acts.filter(({ plantId, placeId, at }) => {
       if (placeId === null) return plantId === facts.plant.id;
       const stay = stayAt(stays, at);

@@ -75,6 +75,8 @@ export const approaches = [
   { id: "soapThenPredators", first: { remedy: "soap", technique: "spray" }, then: { work: "predatoryMites" } },
   { id: "lacewing", then: { work: "lacewingLarvae" } },
   { id: "soapThenLacewing", first: { remedy: "soap", technique: "spray" }, then: { work: "lacewingLarvae" } },
+  { id: "mealybugBeetles", then: { work: "mealybugBeetles" } },
+  { id: "soapThenBeetles", first: { remedy: "soap", technique: "spray" }, then: { work: "mealybugBeetles" } },
   { id: "bti", then: { work: "drenchBti" } },
   { id: "peroxideThenBti", first: { work: "drenchPeroxide" }, then: { work: "drenchBti" } },
   { id: "nematodes", then: { work: "nematodes" } },

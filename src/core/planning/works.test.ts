@@ -60,6 +60,7 @@ describe("works in plans", () => {
     const released = ({ schedule }: Comparison["plans"][number]) =>
       schedule.doses.some((dose) => isWork(dose) && dose.work in predators);
     expect(compared("mealybug", 1.4, leafy).plans.some(released)).toBe(false);
+    expect(compared("mealybug", 1.4, { ...leafy, enclosed: true }).plans.some(released)).toBe(true);
   });
 
   it("none of what roots take up is proposed against mites (common practice, no source)", () => {

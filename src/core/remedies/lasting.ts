@@ -12,6 +12,8 @@ export interface LastingRemedy {
   readonly dailyHazard: Partial<Record<PestId, Readonly<Record<string, number>>>>;
   /** Where it grows and fades: from a day to another the share of its rates; the full ones all the time where left out. */
   readonly phases?: readonly (readonly [fromDay: number, untilDay: number, share: number])[];
+  /** Whether it does anything in a closed cabinet only: elsewhere it flies to the window. */
+  readonly onlyEnclosed?: true;
   readonly cautions: readonly CautionId[];
 }
 
@@ -21,18 +23,24 @@ const rateOf = (share: number, days: number) => -ln(1 - share) / days;
 /** Taken up in ten to fourteen days, it then kills over a week; it reaches .95 of all that feed, wherever they sit. */
 const UPTAKE_DAYS = 12;
 const WEEK = 7;
+const TAIL_DAYS = 28;
 const REACHED = 0.95;
 const eaten = (share: number) => rateOf(share * REACHED, WEEK);
 const feeding = (rate: number) => ({ crawler: rate, nymph: rate, larva: rate, youngAdult: rate, adult: rate });
 
 /**
- * Systemic insecticides through the roots: whatever feeds on sap dies over a week once it is in the plant; none of the usual
- * ones works on mites. Source: our own estimates (HOUSE).
+ * Systemic insecticides through the roots, as sticks, granules or watered in: whatever feeds on sap dies over a week once it is in
+ * the plant, and those that come or hatch to feed for some weeks more, ever fewer; none of the usual ones works on mites.
+ * Source: our own estimates (HOUSE); weeks of tail by labels, from memory.
  */
 export const systemics = {
   throughTheRoots: {
     fromDay: UPTAKE_DAYS,
-    untilDay: UPTAKE_DAYS + WEEK,
+    untilDay: UPTAKE_DAYS + WEEK + TAIL_DAYS,
+    phases: [
+      [UPTAKE_DAYS, UPTAKE_DAYS + WEEK, 1],
+      [UPTAKE_DAYS + WEEK, UPTAKE_DAYS + WEEK + TAIL_DAYS, 0.4],
+    ],
     dailyHazard: {
       mealybug: feeding(eaten(0.9)),
       rootMealybug: feeding(eaten(0.9)),
@@ -47,7 +55,7 @@ export const systemics = {
 
 /**
  * Predators: what they take a day at their height, growing with their number and fading with the sachet; eggs in leaves, pupae in the
- * mix and grown thrips predatory mites do not find, and mealybugs nothing here finds in a home. A sachet lasts four to six weeks
+ * mix and grown thrips predatory mites do not find, and mealybugs only beetles that cannot fly to the window. A sachet lasts four to six weeks
  * (common practice); the rates are our own estimates, so that a light case on a plant that suits them comes to its end in weeks and
  * a heavy one does not (HOUSE, the span is wide).
  */
@@ -74,6 +82,18 @@ export const predators = {
       [12, 18, 0.5],
     ],
     dailyHazard: { aphid: { nymph: 0.3, youngAdult: 0.2, adult: 0.2 } },
+    cautions: ["label", "sprayFree"],
+  },
+  // Lady beetles that eat mealybugs, young and grown.
+  mealybugBeetles: {
+    fromDay: 0,
+    untilDay: 35,
+    phases: [
+      [0, 21, 1],
+      [21, 35, 0.5],
+    ],
+    onlyEnclosed: true,
+    dailyHazard: { mealybug: { egg: 0.15, crawler: 0.2, nymph: 0.2, youngAdult: 0.12, adult: 0.12 } },
     cautions: ["label", "sprayFree"],
   },
   nematodes: {

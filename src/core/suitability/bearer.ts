@@ -31,6 +31,8 @@ export interface Bearer {
   readonly reactions: readonly Reacted[];
   /** Who lives with it; nothing is said where left out. */
   readonly home?: Home;
+  /** Whether it stands in a closed cabinet; it does not where left out. */
+  readonly enclosed?: boolean;
   /** The day it is weighed on, and what was done to it that bears on helpful animals; nothing is said where left out. */
   readonly today?: Day;
   readonly helpers?: Helpers;

@@ -10,12 +10,12 @@ import { today, type Context } from "../context";
 /** A plant as remedies are weighed against it on a day. */
 export function bearerOn(
   { collection }: Pick<Context, "collection">,
-  { plant, reactions, acts }: Pick<PlantRecord, "plant" | "reactions" | "acts">,
+  { plant, reactions, acts, enclosed }: Pick<PlantRecord, "plant" | "reactions" | "acts" | "enclosed">,
   on: Day,
 ): Bearer {
   const { hemisphere, household, notAllowed } = collection;
   const bearer = bearerOf(plant, standing(reactions), on, hemisphere, { household, notAllowed });
-  return { ...bearer, today: on, helpers: helpersOn(acts) };
+  return { ...bearer, today: on, helpers: helpersOn(acts), enclosed };
 }
 
 /** What of a plant and its keeper bears on what is done next. */

@@ -5,7 +5,14 @@ import { toolIds } from "@/core/inspection/tools";
 import { mixes, mixIds, type MixId } from "@/core/mixing/mixes";
 import { volumeFor } from "@/core/mixing/sprayVolume";
 import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
-import { cultureIds, predatorIds, systemicIds } from "@/core/remedies/lasting";
+import {
+  cultureIds,
+  predatorIds,
+  predators,
+  systemicIds,
+  type LastingRemedy,
+  type PredatorId,
+} from "@/core/remedies/lasting";
 import { remedyOf, spotsFor } from "@/core/remedies/remedies";
 import { soilRemedyIds } from "@/core/remedies/soilRemedies";
 import {
@@ -170,6 +177,18 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       begin: () => predatorIds[0],
     },
     { name: "sachets", label: "Sachets or tubes", as: "number", begin: () => 1 },
+    {
+      name: "where",
+      label: "Where",
+      hint: "In an open room lady beetles fly to the window.",
+      as: "choice",
+      options: () => [
+        ["cabinet", "In a closed cabinet"],
+        ["open", "In the open"],
+      ],
+      begin: () => "open",
+      when: (draft) => (predators[draft.predator as PredatorId] as LastingRemedy).onlyEnclosed ?? false,
+    },
   ],
   trap: [
     { name: "cards", label: "How many cards", as: "number", begin: () => 1 },

@@ -21,10 +21,10 @@ describe("what follows from what was done", () => {
       { what: "water", on: on(7) },
       { what: "systemicActs", on: on(12) },
       { what: "freeForHelpers", on: on(14) },
-      { what: "systemicEnds", on: on(19) },
+      { what: "systemicEnds", on: on(47) },
     ]);
     expect(aheadOf(acts, on(13)).map(({ what }) => what)).toEqual(["freeForHelpers", "systemicEnds"]);
-    expect(aheadOf(acts, on(30))).toEqual([]);
+    expect(aheadOf(acts, on(50))).toEqual([]);
   });
 
   it("the last of a kind counts, in whatever order they arrive, and what is struck out does not", () => {

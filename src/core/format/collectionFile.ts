@@ -3,6 +3,7 @@ import { settings } from "../facts/settings";
 import { factKindIds, factKindOf, type FactKindId } from "../facts/facts";
 import type { ColumnType, Columns, Part } from "../facts/kind";
 import { id } from "../fields";
+import { pestIds } from "../pests/pests";
 import { USUAL_WORTH } from "../plants/worth";
 
 /**
@@ -66,15 +67,19 @@ const values: Record<ColumnType | "moment", () => z.ZodType> = {
 const shapeOf = (columns: Kept) =>
   Object.fromEntries(Object.entries(columns).map(([name, type]) => [name, values[type]().nullable()]));
 
-/** `later` holds what files of earlier versions do not say, with what was so before anybody could. */
+/**
+ * `later` holds what files of earlier versions do not say, with what was so before anybody could; `checked` the shape of what is
+ * kept as one value and read back as another.
+ */
 function described(
   table: string,
   key: readonly string[],
   columns: Kept,
   later: Readonly<Record<string, unknown>> = {},
+  checked: z.ZodRawShape = {},
 ): Section {
   const own = Object.fromEntries(key.map((name) => [name, id]));
-  const shape = shapeOf(columns);
+  const shape = { ...shapeOf(columns), ...checked } as Record<string, z.ZodType>;
   const since = Object.fromEntries(Object.entries(later).map(([name, was]) => [name, shape[name]!.default(was)]));
   const line = z.object({ ...shape, ...own, ...since });
   return { entry: `${table}.jsonl`, table, key, columns, parts: {}, line, kind: null, pictures: false };
@@ -128,6 +133,7 @@ export const sections: readonly Section[] = [
       },
     },
     { worth: USUAL_WORTH, motherId: null, inherits: {} },
+    { inherits: z.partialRecord(z.enum(pestIds), z.number().min(0).max(1)) },
   ),
   described("walks", ["id"], {
     ...{ scope: "text", placeId: "uuid", tool: "text", round: "text", startedAt: "moment", endedAt: "moment" },

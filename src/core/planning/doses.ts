@@ -48,15 +48,20 @@ const isPredator = (course: CourseId): course is PredatorId => course in predato
 export const OTHER_REMEDY_DAYS = 2;
 
 /**
- * Fewest days from one dose to another: its own interval for the same; helpful animals come two weeks after a spray, and no spray
- * comes while they live; water and hands kill none of them that matter. @example gapBetween("soap", "predatoryMites") // 14
+ * Fewest days from something done to a dose: its own interval for the same; helpful animals come two weeks after a spray, and no
+ * spray or bath comes while they live; what is dabbed or wiped, water and hands kill none of them that matter.
+ * @example gapBetween("soap", { work: "predatoryMites" }) // 14
  */
-export function gapBetween(before: CourseId, after: CourseId): number {
+export function gapBetween(before: CourseId, dose: Dose): number {
+  const after = courseOf(dose);
   if (before === after) return limitsOf(after).smallestIntervalDays;
   if (isPredator(after) && !isWorkId(before)) return SPRAY_FREE_DAYS;
-  if (isPredator(before) && !isWorkId(after)) return predators[before].untilDay;
+  if (isPredator(before) && !isWork(dose) && !onTheSpot.includes(dose.technique)) return predators[before].untilDay;
   return OTHER_REMEDY_DAYS;
 }
+
+/** Ways to put a remedy on that leave the rest of the plant as it is. */
+const onTheSpot: readonly TechniqueId[] = ["dab", "wipe"];
 
 /** Minutes that a dose takes on a plant. Throws RangeError unless its pot is wider than 0. */
 export function minutesOfDose(dose: Dose, on: WorkedOn): number {

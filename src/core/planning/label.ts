@@ -54,28 +54,25 @@ export function labelObjections(applications: readonly DatedDose[], courses: Cou
   const inOrder = put.toSorted((a, b) => (a.day < b.day ? -1 : 1)).map(({ remedy }) => remedy);
   const running = tooManyRunning(inOrder, courses);
   if (running) objections.push({ code: "too_many_running", remedy: running, most: MOST_RUNNING });
-  const together = notTogether(dated, courses);
+  const together = notTogether(applications, courses);
   if (together) objections.push(together);
   return objections;
 }
 
 /** The first two of what is planned and was done that do not bear each other as near as they are. */
-function notTogether(
-  dated: readonly { readonly day: Day; readonly course: CourseId }[],
-  courses: Courses,
-): LabelObjection | null {
+function notTogether(applications: readonly DatedDose[], courses: Courses): LabelObjection | null {
   const before = (Object.keys(courses) as CourseId[]).flatMap((course) => {
     const { last } = courses[course];
     return last ? [{ day: last, course }] : [];
   });
-  const all = [...before, ...dated].toSorted((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
-  for (const [i, later] of all.entries())
-    for (const earlier of all.slice(0, i)) {
-      const days = gapBetween(earlier.course, later.course);
-      const own = earlier.course === later.course || days <= OTHER_REMEDY_DAYS;
-      const planned = dated.includes(later) || dated.includes(earlier);
-      if (!own && planned && daysBetween(earlier.day, later.day) < days)
-        return { code: "not_together", remedy: later.course, other: earlier.course, days };
+  for (const { day, dose } of applications) {
+    const earlier = [...before, ...applications.map((one) => ({ day: one.day, course: courseOf(one.dose) }))];
+    for (const other of earlier) {
+      const days = gapBetween(other.course, dose);
+      const apart = daysBetween(other.day, day);
+      const bears = other.course === courseOf(dose) || days <= OTHER_REMEDY_DAYS || apart < 0 || apart >= days;
+      if (!bears) return { code: "not_together", remedy: courseOf(dose), other: other.course, days };
     }
+  }
   return null;
 }

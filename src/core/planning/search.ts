@@ -178,7 +178,7 @@ function longest(
     if (before >= limitsOf(course).mostTimes) break;
     const soonest = Math.max(
       lastOf.has(course) ? start : soonestDay(dose, request),
-      ...[...lastOf].map(([other, day]) => day + gapBetween(other, course)),
+      ...[...lastOf].map(([other, day]) => day + gapBetween(other, dose)),
     );
     const day = nextWorkingDay(Math.max(start + i * interval, soonest), worksOn);
     const washed = done.map((one) => ({ day: one.day, washes: washesOf(one.dose) }));
@@ -197,7 +197,7 @@ function longest(
 export function soonestDay(dose: Dose, { fromDay, courses = {} }: Pick<SearchRequest, "fromDay" | "courses">): number {
   const own = courseOf(dose);
   const days = Object.entries(courses).flatMap(([course, { lastDay }]) => {
-    const gap = gapBetween(course as CourseId, own);
+    const gap = gapBetween(course as CourseId, dose);
     return lastDay === null || (course !== own && gap <= OTHER_REMEDY_DAYS) ? [] : [Math.ceil(lastDay + gap)];
   });
   return Math.max(fromDay, ...days);

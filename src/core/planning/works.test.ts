@@ -83,7 +83,7 @@ describe("works in plans", () => {
             expect(days[0]).toBeGreaterThanOrEqual(first);
             days.forEach((later, i) =>
               days.slice(0, i).forEach((earlier, k) => {
-                expect(later - earlier).toBeGreaterThanOrEqual(gapBetween(courseOf(doses[k]!), courseOf(doses[i]!)));
+                expect(later - earlier).toBeGreaterThanOrEqual(gapBetween(courseOf(doses[k]!), doses[i]!));
               }),
             );
             for (const course of new Set(doses.map(courseOf)))
@@ -119,6 +119,8 @@ describe("what goes with what", () => {
     expect(against([0, mites], [7, soap])).toEqual(["not_together"]);
     expect(against([0, mites], [predators.predatoryMites.untilDay, soap])).toEqual([]);
     expect(against([0, mites], [7, { work: "shower" }])).toEqual([]);
+    // What is dabbed on the spot leaves the rest of the plant, and the animals on it, as they are.
+    expect(against([0, mites], [7, { remedy: "alcohol", technique: "dab" }])).toEqual([]);
     // What was put on before counts as well.
     const sprayed = { ...none, soap: { times: 1, last: on(-3) } };
     expect(labelObjections([{ day: on(0), dose: mites }], sprayed)).toMatchObject([

@@ -122,3 +122,8 @@ export async function deriveAll(scope: Scope): Promise<void> {
      on conflict (collection_id, plant_id) do update set facts_version = plant_states.facts_version + 1, current = false`,
   );
 }
+
+/** Fails here, and not at the end of the transaction, where a cutting's mother is not there. */
+export async function checkMothers(scope: Scope): Promise<void> {
+  await run(scope, "set constraints plants_mother immediate");
+}

@@ -10,6 +10,7 @@ import { roleIds } from "@/core/access/roles";
 import { loadDemo } from "../../../demo/loadDemo";
 import * as collections from "@/db/stores/collections";
 import { addPhoto } from "../addPhoto";
+import { addPlant } from "../addPlants";
 import { contextOf, NotAllowed, openCollections, type Context } from "../context";
 import { deriveStale } from "../deriveStale";
 import { judgeStale } from "../judgeStale";
@@ -23,7 +24,7 @@ import { recordLook } from "../recordLook";
 import { exportCollection } from "../transfer/exportCollection";
 import { FileProblem, importCollection, readHead, Stopped } from "../transfer/importCollection";
 import { voidFact } from "../voidFact";
-import { aLook, freshCollection, plantOn } from "./builders";
+import { aPlant, aLook, freshCollection, plantOn } from "./builders";
 
 const NOW = new Date("2026-11-24T18:00:00Z");
 const folder = mkdtempSync(path.join(tmpdir(), "wary-transfer-"));
@@ -68,6 +69,7 @@ describe("a collection as a file", () => {
   let demo: Context;
   let file: string;
   let photo: Buffer;
+  let mother: string;
 
   beforeAll(async () => {
     const url = inject("appUrl");
@@ -79,6 +81,8 @@ describe("a collection as a file", () => {
       .toBuffer();
     const plant = (await readBenches(demo))[0]!.benches.flatMap((bench) => bench.plants)[0]!;
     const look = aLook(plant.id, 0);
+    mother = plant.id;
+    expectOk(await addPlant(demo, aPlant(plant.placeId, { motherId: mother, code: "CUT" })));
     expectOk(await recordLook(demo, look));
     expectOk(await addPhoto(demo, { id: uuidv7(), lookId: look.id, bytes: photo }));
     expectOk(await voidFact(demo, { kind: "look", factId: look.id, reason: "the plant beside it" }));
@@ -157,10 +161,16 @@ describe("a collection as a file", () => {
     writeFileSync(named("text.zip"), "no zip at all");
     await refused("text.zip", /the file/);
     // Changed with a zip program, as somebody would.
-    const changed = (name: string, edit: (lines: string) => string, inEntry = "facts/look.jsonl") => {
+    const changed = (
+      name: string,
+      edit: (lines: string) => string,
+      inEntry = "facts/look.jsonl",
+      undigested = false,
+    ) => {
       const work = mkdtempSync(path.join(folder, "w-"));
       execFileSync("unzip", ["-q", file, "-d", work]);
       writeFileSync(path.join(work, inEntry), edit(readFileSync(path.join(work, inEntry), "utf8")));
+      if (undigested) writeFileSync(path.join(work, "digests.json"), "{}");
       execFileSync("zip", ["-qr", named(name), "."], { cwd: work });
     };
     changed("edited.zip", (lines) => lines.replace('"note":""', '"note":"slipped in"'));
@@ -169,6 +179,12 @@ describe("a collection as a file", () => {
     await refused("shape.zip", /facts\/look\.jsonl, line \d+: tool/);
     changed("garbled.zip", (lines) => `{"id":\n${lines}`);
     await refused("garbled.zip", /line 1: it is no JSON/);
+    const orphan = (lines: string) => lines.replace(`"motherId":"${mother}"`, `"motherId":"${uuidv7()}"`);
+    changed("orphan.zip", orphan, "plants.jsonl", true);
+    await refused("orphan.zip", /plants\.jsonl: a cutting comes from a plant that is neither/);
+    const strange = (lines: string) => lines.replace('"inherits":{}', '"inherits":{"moth":2}');
+    changed("strange.zip", strange, "plants.jsonl", true);
+    await refused("strange.zip", /plants\.jsonl, line 1: inherits/);
     changed("newer.zip", (text) => text.replace('"version": 2', '"version": 3'), "collection.json");
     await refused("newer.zip", /newer version/);
     expect((await readHead(file)).head.collection.name).toBe(demo.collection.name);

@@ -104,6 +104,7 @@ export async function importCollection(
         if (batch.length > 0) await put(n);
         checkDigest(digests, section.entry, n, sha256.digest("hex"));
       }
+      await checkMothers(scope);
       await transfer.deriveAll(scope);
       await carriage.wantAll(scope);
       progress(lines, lines);
@@ -146,6 +147,16 @@ async function putLines(
   if (!section.kind) return;
   const struck = batch.filter((line) => line["voidedAt"] !== null && known.has(keyOf(line)));
   came.struckOut += await transfer.strikeOut(scope, section, struck as never);
+}
+
+/** Cuttings may stand before their mothers in a file; at its end each has one that is there. */
+async function checkMothers(scope: Scope): Promise<void> {
+  try {
+    await transfer.checkMothers(scope);
+  } catch (error) {
+    if (!(error instanceof DatabaseError)) throw error;
+    throw new FileProblem("plants.jsonl", null, "a cutting comes from a plant that is neither in the file nor here");
+  }
 }
 
 const MOST_CODE = 24;

@@ -129,7 +129,7 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       as: "choice",
       options: () => named(toolIds, toolNames),
       begin: () => "lamp",
-      when: (draft) => guidedByEye(wayOf(draft)),
+      when: (draft) => guidedByEye(wayOf(draft)) || draft.way === "unpot",
     },
     {
       name: "percent",

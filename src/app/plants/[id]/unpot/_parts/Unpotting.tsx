@@ -3,7 +3,6 @@
 import { Check, Circle } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
-import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
 import { recordActAction } from "@/app/_parts/actions";
@@ -15,7 +14,7 @@ import { dryDaysFor, stepsFor, type UnpottingStepId } from "@/core/roots/unpotti
 import { actObjections } from "@/core/suitability/actObjections";
 import type { Bearer } from "@/core/suitability/bearer";
 import { CautionList } from "@/ui/Cautions";
-import { ChoiceField, NoteField, SubmitRow, SwitchField } from "@/ui/fields/fields";
+import { ChoiceField, NoteField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { Panel } from "@/ui/Panel";
@@ -118,16 +117,13 @@ export function Unpotting({ plantId, bearer, cases, stepId, now }: Props) {
                 ))}
               </div>
             </fieldset>
-            <Form.Label htmlFor="new-pot" className="fw-semibold mb-1">
-              The pot it goes into, cm
-            </Form.Label>
-            <Form.Control
-              id="new-pot"
+            <TextField
+              form={form}
+              name={"act.roots.potCm" as never}
+              label="The pot it goes into, cm"
               inputMode="decimal"
-              className="mb-1"
-              {...form.register("act.roots.potCm" as never)}
+              hint={`Reckoned: ${potCm} cm. Write the one you took.`}
             />
-            <p className="small text-body-secondary">Reckoned: {potCm} cm. Write the one you took.</p>
             {cases.length > 0 && (
               <ChoiceField
                 form={form}

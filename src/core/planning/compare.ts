@@ -1,4 +1,4 @@
-import { isWork, lastsDays } from "./doses";
+import { isWork, lastsDays, letsLoose } from "./doses";
 import { schools, type SchoolId } from "../remedies/schools";
 import { approaches, approachOf, type Approach, type ApproachId, dosesOf } from "./approaches";
 import type { Help, HelpId } from "./helps";
@@ -137,6 +137,8 @@ function helped(schedule: Schedule, request: CompareRequest): { id: HelpId; pOve
   const end = schedule.scoredAtDay;
   // What a plan does already is no help to it.
   const done = new Set<string>(schedule.doses.flatMap((dose) => (isWork(dose) ? [dose.work] : [])));
+  // A bath would drown the helpful animals that it lets loose.
+  if (schedule.doses.some(letsLoose)) done.add("dunk");
   return helps
     .filter(({ id }) => !done.has(id))
     .map(({ id, does }) => ({ id, pOver: scorer.pOverAt([{ atDays: first, dose: does }, ...coming], end) }))

@@ -74,6 +74,11 @@ export function volumeOfDose(dose: Dose, on: WorkedOn): number {
   return sittingVolume([{ technique: dose.technique, potCm: on.potCm }]);
 }
 
+/** Whether a dose lets helpful animals loose. @example letsLoose({ work: "unpot" }) // false */
+export function letsLoose(dose: Dose): boolean {
+  return isWork(dose) && isPredator(dose.work);
+}
+
 /** How long a dose goes on working by itself, days: a schedule that ends with it is not over before. 0 for what acts at once. */
 export function lastsDays(dose: Dose): number {
   const course = courseOf(dose);

@@ -17,7 +17,7 @@ import { actObjections } from "../suitability/actObjections";
 import { bearerOf, type Bearer } from "../suitability/bearer";
 import { SPRAY_FREE_DAYS } from "../suitability/helpers";
 import { compareAll, type Comparison } from "./compare";
-import { courseOf, gapBetween, isWork, limitsOf, type Dose } from "./doses";
+import { courseOf, gapBetween, isWork, letsLoose, limitsOf, type Dose } from "./doses";
 import { labelObjections } from "./label";
 import { scorerOf } from "./score";
 import { searchSchedules, type SearchRequest } from "./search";
@@ -55,6 +55,8 @@ describe("works in plans", () => {
 
   // Predators: slow, keep working; light cases, not heavy ones; against mealybugs none in a home (common practice, no source).
   it("predatory mites hold a light case of spider mites better than a heavy one, and are not proposed against mealybugs", () => {
+    for (const { schedule, help } of compared("spiderMite", 23, leafy).plans)
+      if (schedule.doses.some(letsLoose)) expect(help?.id).not.toBe("dunk");
     const light = chance(compared("spiderMite", 1.4, leafy), "predatoryMites");
     expect(light).toBeGreaterThan(chance(compared("spiderMite", 100, leafy), "predatoryMites"));
     const released = ({ schedule }: Comparison["plans"][number]) =>

@@ -7,6 +7,7 @@ import { MODEL_VERSION } from "@/core/case/model";
 import { addDays, type Day } from "@/core/climate/days";
 import { readCaseFile } from "@/core/format/read";
 import { spotsOf } from "@/core/plants/growthForms";
+import { spotsFor } from "@/core/remedies/remedies";
 import * as assessments from "@/db/stores/assessments";
 import { adoptPlan } from "../adoptPlan";
 import { changeSettings } from "../changeSettings";
@@ -29,7 +30,8 @@ let pantry: string;
 beforeEach(async () => ({ context, shelf, pantry } = await freshCollection()));
 
 const spots = [...spotsOf("trailingVine")];
-const thorough = { mix: "alcoholFull", technique: "sprayAndSwab", spots } as const;
+const reached = spotsFor("sprayAndSwab", "trailingVine");
+const thorough = { mix: "alcoholFull", technique: "sprayAndSwab", spots: reached } as const;
 const plan = (caseId: string, dates: string[], over = {}) =>
   aPlan(caseId, dates, { mix: "alcoholFull", technique: "sprayAndSwab", ...over });
 
@@ -226,7 +228,7 @@ describe("judging in the background", () => {
 
   it("the petals of a plant follow from its judgement", async () => {
     const { id } = await treatedCase(50);
-    for (const ago of [30, 22]) await recordLook(context, aLook(id, ago, { tool: "loupe", spots }));
+    for (const ago of [30, 22, 14, 7]) await recordLook(context, aLook(id, ago, { tool: "loupe", spots }));
     expect((await readPlant(context, id))!.card).toMatchObject({ state: "surer", petals: 1 });
     await judgeStale(context);
     expect((await readPlant(context, id))!.card).toMatchObject({ state: "surer", petals: 5 });

@@ -67,11 +67,11 @@ const shape = z
       z.object({
         /** What was left of them, per cent, and the pot they went into. */
         leftPercent: whole(1, 100),
-        potCm: decimal(2, 200),
+        potCm: decimal(1, 200),
         /** Days without water afterwards. */
         dryDays: whole(0, 60),
         /** The pot they came from; written down with the act. */
-        fromCm: decimal(2, 200).optional(),
+        fromCm: decimal(1, 200).optional(),
       }),
     ).optional(),
   })

@@ -1,3 +1,4 @@
+import { workOf } from "@/core/acts/works";
 import type { Metadata } from "next";
 import { springAfter } from "@/core/diagnosis/priors";
 import { treatmentsToCome } from "@/core/case/plans";
@@ -19,9 +20,13 @@ export default async function UnpotPage({ params }: { params: Promise<{ id: stri
   const { plant, on, cases } = read;
   const { bearer } = on;
   const rests = bearer.resting && bearer.sensitivities.includes("winterDry");
-  const weighed = cases.find(({ view }) => view.file !== null);
-  const steps = cases.flatMap(({ view }) => (view.plan ? treatmentsToCome(view.plan) : []));
-  const step = steps.find(({ dose }) => dose !== null && "work" in dose && dose.work === "unpot");
+  // What unpotting does nothing to is no reason to wait or not to.
+  const weighed = cases.find(({ view }) => view.file && workOf("unpot").against.includes(view.found.pest));
+  const planned = cases.flatMap(({ view }) => {
+    const steps = view.plan ? treatmentsToCome(view.plan) : [];
+    const step = steps.find(({ dose }) => "work" in dose && dose.work === "unpot");
+    return step ? [{ caseId: view.found.id, stepId: step.id }] : [];
+  })[0];
   return (
     <>
       <h1>
@@ -41,7 +46,8 @@ export default async function UnpotPage({ params }: { params: Promise<{ id: stri
         plantId={plant.id}
         bearer={bearer}
         cases={cases.map(({ view }) => ({ id: view.found.id, name: pestNames[view.found.pest] }))}
-        stepId={step?.id ?? ""}
+        caseId={planned?.caseId ?? cases[0]?.view.found.id ?? ""}
+        stepId={planned?.stepId ?? ""}
         now={momentNow(context)}
       />
     </>

@@ -24,7 +24,8 @@ interface Props {
   plantId: string;
   bearer: Bearer;
   cases: readonly { readonly id: string; readonly name: string }[];
-  /** The planned step it carries out; empty for none. */
+  /** The case it is most likely for, and the planned step of it that it carries out; empty for none. */
+  caseId: string;
   stepId: string;
   now: string;
 }
@@ -39,7 +40,7 @@ const lefts = [
 ] as const;
 
 /** Unpotting as a list to go down with wet hands: what was pressed stays pressed, whatever comes between. */
-export function Unpotting({ plantId, bearer, cases, stepId, now }: Props) {
+export function Unpotting({ plantId, bearer, cases, caseId, stepId, now }: Props) {
   const router = useRouter();
   const [done, press, forget] = useTicks(`unpot ${plantId}`);
   const [left, setLeft] = useState(100);
@@ -53,7 +54,7 @@ export function Unpotting({ plantId, bearer, cases, stepId, now }: Props) {
     schema: recordAct,
     action: recordActAction,
     defaults: () => ({
-      ...{ id: uuidv7(), plantId, placeId: "", caseId: cases[0]?.id ?? "", stepId },
+      ...{ id: uuidv7(), plantId, placeId: "", caseId, stepId },
       act: { ...act, roots: { leftPercent: 100, potCm: bearer.potCm, dryDays } } as z.input<typeof recordAct>["act"],
       ...{ at: now, note: "", alreadyDone: false },
     }),

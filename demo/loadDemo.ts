@@ -72,7 +72,7 @@ function inTurn<T>(
 }
 
 async function load(sequelize: Sequelize, now: Date, transaction: Transaction) {
-  const collection = { id: DEMO_ID, ...settings, isDemo: true };
+  const collection = { id: DEMO_ID, ...settings, isDemo: true, bottles: [] };
   const context: Context = { sequelize, collection, actor: ACTOR, role: "owner", now };
   const first = at(context, WEEKS * 7 + 1, "10:00");
   await collections.add(sequelize, collection, first.now, transaction);

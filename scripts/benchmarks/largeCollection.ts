@@ -35,6 +35,7 @@ export async function buildLargeCollection(
     timeZone: "Europe/Lisbon",
     alcoholPercent: 96,
     isDemo: false,
+    bottles: [],
   } satisfies Collection;
   const context: Context = { sequelize, collection, actor: "benchmark", role: "owner", now };
   await collections.add(sequelize, collection, new Date(now.getTime() - size.weeks * 7 * 86_400_000));

@@ -1,3 +1,4 @@
+import { inUse } from "@/core/household/bottles";
 import { v7 as uuidv7 } from "uuid";
 import { workOf } from "@/core/acts/works";
 import { coursesOn } from "@/core/case/course";
@@ -46,7 +47,7 @@ export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outc
     }
     const label = labelObjections(
       treatments.map(({ day, dose }) => ({ day, dose: doseOf(dose) })),
-      coursesOn(record.acts, today(context)),
+      coursesOn(record.acts, today(context), inUse(context.collection.bottles)),
     );
     if (label.length > 0) refuse("dates", "against_label", { label });
 
@@ -87,7 +88,7 @@ function promiseFor(context: Context, deed: AdoptPlan, found: Case, record: Kept
     first: asOf,
     workDays,
     target,
-    courses: coursesOn(record.acts, day),
+    courses: coursesOn(record.acts, day, inUse(context.collection.bottles)),
     on: onPlant(context, record),
   };
   return promiseOf(

@@ -33,7 +33,7 @@ export async function beginCollection(
       transaction,
     });
     if (await collections.find(sequelize, id, transaction)) return { ok: true, value: { id } };
-    const collection = { ...usualSettings, ...chosen, id, isDemo: false };
+    const collection = { ...usualSettings, ...chosen, id, isDemo: false, bottles: [] };
     await collections.add(sequelize, collection, who.now, transaction);
     if (who.accountId) await own({ sequelize, transaction }, id, who.accountId);
     await inBatch(contextOf(databaseUrl, collection, { ...who, role: "owner" }), transaction, async (context) => {

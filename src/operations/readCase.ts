@@ -1,3 +1,4 @@
+import { inUse } from "@/core/household/bottles";
 import type { Case } from "@/core/case/cases";
 import { coursesOn } from "@/core/case/course";
 import { changesSince, ruleOf, type PlanChanges } from "@/core/case/clearing";
@@ -94,7 +95,7 @@ export async function readCase(context: Context, asked: string): Promise<CaseVie
     changed: changesSince(plan, found, record, record.warmth, day, judgement?.outlook?.lateDays ?? 0),
     generationDays: place.meanC === null ? null : eggToAdultDays(pestOf(found.pest), place.meanC),
     volumeMl: volumeFor(lastTechnique(plan) ?? "spray", plant.potCm),
-    courses: coursesOn(record.acts, day),
+    courses: coursesOn(record.acts, day, inUse(context.collection.bottles)),
     founders: found.open ? await foundersNear(scope, found, card.placeId, record, around.places) : null,
     guardedUntil: found.closing?.outcome === "clear" ? guard.until : null,
   };

@@ -1,3 +1,4 @@
+import { inUse } from "@/core/household/bottles";
 import type { Case } from "@/core/case/cases";
 import { coursesOn } from "@/core/case/course";
 import type { PlantRecord } from "@/core/case/record";
@@ -86,7 +87,7 @@ export async function readPlant(context: Context, asked: string): Promise<PlantV
       { record, lookEveryDays: context.collection.lookEveryDays, risk, petalsOf: () => card.petals },
       day,
     ),
-    courses: coursesOn(record.acts, day),
+    courses: coursesOn(record.acts, day, inUse(context.collection.bottles)),
     skips: await facts.of(scope, "skip", "plantId", [id]),
     photos: standing(await facts.of(scope, "photo", "plantId", [id])),
   };

@@ -3,6 +3,7 @@ import { subjectsOf } from "@/core/acts/acts";
 import { rootsIn } from "@/core/acts/mechanical";
 import { caseNamed, type Case } from "@/core/case/cases";
 import { coursesOn } from "@/core/case/course";
+import { inUse } from "@/core/household/bottles";
 import type { Day } from "@/core/climate/days";
 import type { RecordAct } from "@/core/facts/kinds/act";
 import { standing } from "@/core/facts/facts";
@@ -15,7 +16,7 @@ import * as plants from "@/db/stores/plants";
 import { dayOf, type Context } from "./context";
 import { perform, refuse, type DeedScope, type Outcome } from "./outcome";
 import { checkSpots, knownPlace, lockPlant, momentOn, pastMoment } from "./parts/checks";
-import { bearerOn } from "./parts/onPlant";
+import { bearerOn, homeOf } from "./parts/onPlant";
 import { plantsWarmedBy } from "./parts/placesAround";
 import { recordsOf, type KeptRecord } from "./parts/plantRecords";
 
@@ -45,9 +46,8 @@ async function onPlace(
   { id, act, note, at: told, alreadyDone }: RecordAct,
   placeId: string,
 ): Promise<ActRecorded> {
-  await knownPlace(scope, placeId);
-  const { household, notAllowed } = context.collection;
-  const against = placeObjections(act, { household, notAllowed });
+  const place = await knownPlace(scope, placeId);
+  const against = placeObjections(act, homeOf(context.collection), place.kind === "outdoors");
   if (against.some((o) => o.level === "refuse") && !alreadyDone) refuse("", "advised_against", { objections: against });
   const at = pastMoment(context, told);
   await facts.add(scope, "act", [{ id, plantId: null, placeId, caseId: null, stepId: null, act, at, note }]);
@@ -70,7 +70,7 @@ async function onPlant(context: Context, scope: DeedScope, deed: RecordAct): Pro
   const against = actObjections(act, bearerOn(context, record, day));
   if (against.some((o) => o.level === "refuse") && !deed.alreadyDone)
     refuse(act.kind === "contact" ? "act.mix" : "", "advised_against", { objections: against });
-  const warnings = labelWarnings(record, act, day);
+  const warnings = labelWarnings(context, record, act, day);
   const { alreadyDone: _done, longAgo: _asked, ...fact } = deed;
   await facts.add(scope, "act", [
     { ...fact, act: fromPot(act, plant.potCm), plantId: plant.id, caseId: found?.id ?? null, at },
@@ -103,8 +103,8 @@ function checkStep(record: KeptRecord, stepId: string): void {
   if (standing(record.acts).some((act) => act.stepId === stepId)) refuse("stepId", "step_taken");
 }
 
-function labelWarnings(record: KeptRecord, act: Act, day: Day): LabelObjection[] {
+function labelWarnings(context: Context, record: KeptRecord, act: Act, day: Day): LabelObjection[] {
   // Hands and water have no label.
   const dose = act.kind === "mechanical" ? null : doseIn(act);
-  return dose ? labelObjections([{ day, dose }], coursesOn(record.acts, day)) : [];
+  return dose ? labelObjections([{ day, dose }], coursesOn(record.acts, day, inUse(context.collection.bottles))) : [];
 }

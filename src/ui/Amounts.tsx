@@ -1,4 +1,5 @@
-import { pour, type MixId } from "@/core/mixing/mixes";
+import { labelled, type Bottle } from "@/core/household/bottles";
+import { mixes, pour, type MixId } from "@/core/mixing/mixes";
 import type { SpoonSet } from "@/core/units/spoons";
 import { mL } from "@/core/units/volume";
 import { inSpoons, millilitres, volumeIn } from "@/wording/amounts";
@@ -8,12 +9,16 @@ export interface Measuring {
   readonly units: "metric" | "us";
   readonly spoons: SpoonSet;
   readonly alcoholPercent: number;
+  /** What is in the cupboard: where a label says how much goes into a litre, that holds. */
+  readonly bottles: readonly Bottle[];
 }
 
 /** What to pour together for a volume of a mix, in the order of adding. */
 export function Amounts({ mix, totalMl, measuring }: { mix: MixId; totalMl: number; measuring: Measuring }) {
-  const { units, spoons, alcoholPercent } = measuring;
-  const pouring = pour(mix, mL(totalMl), alcoholPercent / 100);
+  const { units, spoons, alcoholPercent, bottles } = measuring;
+  const label = labelled(bottles, mixes[mix].remedy);
+  const perLitreMl = label?.unit === "mL" ? label.perLitre : null;
+  const pouring = pour(mix, mL(totalMl), alcoholPercent / 100, perLitreMl);
   if (pouring.code === "bottle_too_weak") {
     return (
       <p className="text-danger-emphasis fw-semibold">
@@ -24,6 +29,12 @@ export function Amounts({ mix, totalMl, measuring }: { mix: MixId; totalMl: numb
   }
   return (
     <>
+      {label && (
+        <p className="fw-semibold mb-2">
+          By the label of “{label.name}”: {label.perLitre} {label.unit} in a litre
+          {label.unit !== "mL" && `, so ${Math.round(label.perLitre * totalMl) / 1000} ${label.unit} here`}.
+        </p>
+      )}
       <table className="table mb-2">
         <caption className="visually-hidden">Amounts in the order of adding</caption>
         <thead>

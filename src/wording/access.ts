@@ -37,6 +37,8 @@ const deedNames: Record<DeedName, string> = {
   closeCase: "case closed",
   voidFact: "struck out",
   changeSettings: "settings changed",
+  keepBottle: "bottle in the cupboard written down",
+  dropBottle: "bottle taken out of the cupboard",
   skipPlant: "skipped on a walk",
   recordCleaning: "cleaned",
   endWalk: "walk ended",

@@ -44,6 +44,9 @@ export const wetnessNames: Record<WetnessId, string> = { dry: "Dry", moist: "Moi
 
 export const systemicNames: Record<SystemicId, string> = {
   throughTheRoots: "Systemic insecticide through the roots",
+  imidacloprid: "Imidacloprid, to the roots",
+  dinotefuran: "Dinotefuran, to the roots",
+  acetamipridRoots: "Acetamiprid, as sticks or granules",
 };
 
 export const predatorNames: Record<PredatorId, string> = {

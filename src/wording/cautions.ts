@@ -43,6 +43,8 @@ export const cautionSentences: Record<CautionId, string> = {
   catsAndFish: "It harms cats and fish, and some birds: not where they live, lie or drink.",
   resistance:
     "Pests become resistant to it: not more than twice running, then something of another kind. Animals left after two courses may be so already.",
+  notAfterOil:
+    "Oil and sulphur burn together: two weeks between them, whichever comes first. It irritates eyes and lungs.",
   repellentAtBest:
     "It drives animals off at best and ends nothing. Strong enough to work, it stings eyes and burns leaves.",
 };
@@ -87,6 +89,11 @@ export const objectionSentences: Record<Objection["code"], string> = {
   othersRooms: "In rooms of others or of the public this is for a licensed applicator.",
   eaten: "Something of this plant is eaten, and this is not for food crops.",
   notAllowed: "You have said that this is not allowed or not wanted here.",
+  noBottle:
+    "It comes in bottles of its own, with a label. There is none in your cupboard: enter what the label says first.",
+  labelNotIndoors: "The label on your bottle does not allow it indoors.",
+  labelNotOutdoors: "The label on your bottle does not allow it out of doors.",
+  burntLately: "Its leaves were scorched within the last two weeks: no oil and no neem before they have healed.",
 };
 
 export const shortObjections: Record<Objection["code"], string> = {
@@ -125,4 +132,8 @@ export const shortObjections: Record<Objection["code"], string> = {
   othersRooms: "rooms of others: for a licensed applicator",
   eaten: "not on what is eaten",
   notAllowed: "not allowed or not wanted here",
+  noBottle: "none in your cupboard",
+  labelNotIndoors: "its label does not allow it indoors",
+  labelNotOutdoors: "its label does not allow it out of doors",
+  burntLately: "scorched lately: no oil before it has healed",
 };

@@ -1,4 +1,6 @@
-import type { HouseholdId, ProductId } from "@/core/household/household";
+import type { AllowedId, BottleUnit } from "@/core/household/bottles";
+import type { HouseholdId } from "@/core/household/household";
+import type { ProductId } from "@/core/household/products";
 import { predatorNames, soilRemedyNames, systemicNames } from "./acts";
 import { remedyNames } from "./names";
 
@@ -9,6 +11,14 @@ export const householdNames: Record<HouseholdId, string> = {
   bees: "Bees reach the plants (balcony, garden, open windows)",
   othersRooms: "The rooms are rented out or public",
 };
+
+export const allowedNames: Record<AllowedId, string> = {
+  indoors: "Indoors",
+  outdoors: "Out of doors",
+  food: "On what is eaten",
+};
+
+export const bottleUnitNames: Record<BottleUnit, string> = { mL: "mL", g: "g", pieces: "pieces" };
 
 export const productNames: Record<ProductId, string> = {
   ...predatorNames,

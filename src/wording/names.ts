@@ -62,6 +62,12 @@ export const remedyNames: Record<RemedyId, string> = {
   spinosad: "Spinosad",
   pyrethrins: "Pyrethrins",
   essentialOil: "Peppermint or cinnamon oil",
+  permethrin: "Permethrin",
+  acetamiprid: "Acetamiprid, sprayed",
+  abamectin: "Abamectin",
+  hexythiazox: "Hexythiazox, against mites",
+  bifenazate: "Bifenazate, against mites",
+  sulphur: "Sulphur",
 };
 
 export const mixNames: Record<MixId, string> = {
@@ -78,6 +84,12 @@ export const mixNames: Record<MixId, string> = {
   spinosadLabel: "Spinosad, made up as its label says",
   pyrethrinsLabel: "Pyrethrins, made up as their label says",
   essentialOilLabel: "Essential oil, made up as its label says",
+  permethrinLabel: "Permethrin, made up as its label says",
+  acetamipridLabel: "Acetamiprid, made up as its label says",
+  abamectinLabel: "Abamectin, made up as its label says",
+  hexythiazoxLabel: "Hexythiazox, made up as its label says",
+  bifenazateLabel: "Bifenazate, made up as its label says",
+  sulphurLabel: "Sulphur, made up as its label says",
 };
 
 export const ingredientNames: Record<IngredientId, string> = {
@@ -116,6 +128,12 @@ export const approachNames: Record<ApproachId, string> = {
   spinosadThenSoap: "Spinosad once, then soap sprayed",
   spinosadSoapInTurn: "Soap and spinosad in turn, sprayed",
   pyrethrinsThenSoap: "Pyrethrins once, then soap sprayed",
+  permethrinThenSoap: "Permethrin once, then soap sprayed",
+  acetamipridThenSoap: "Acetamiprid sprayed once, then soap",
+  abamectinThenSoap: "Abamectin once, then soap sprayed",
+  hexythiazoxThenSoap: "Hexythiazox once, then soap sprayed",
+  bifenazateThenSoap: "Bifenazate once, then soap sprayed",
+  sulphurSpray: "Sulphur, sprayed",
   soapAlcoholInTurn: "Soap sprayed, every third time alcohol with every joint swabbed",
   soapOilInTurn: "Soap and oil in turn, every joint swabbed",
   unpotThenDrench: "Unpotted and washed, then neem into the new mix",

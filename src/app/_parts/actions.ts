@@ -7,6 +7,7 @@ import { recordLook as recordLookShape } from "@/core/facts/kinds/look";
 import { movePlant as movePlantShape, setApart as setApartShape } from "@/core/facts/kinds/placement";
 import { adoptPlan as adoptPlanShape } from "@/core/facts/kinds/programme";
 import { recordReaction as recordReactionShape } from "@/core/facts/kinds/reaction";
+import { dropBottle as dropBottleShape, keepBottle as keepBottleShape } from "@/core/household/bottles";
 import * as deeds from "@/core/facts/deeds";
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
@@ -20,8 +21,10 @@ import { adoptPlan } from "@/operations/adoptPlan";
 import { archivePlant } from "@/operations/archivePlant";
 import { changeSettings } from "@/operations/changeSettings";
 import { closeCase } from "@/operations/closeCase";
+import { dropBottle } from "@/operations/dropBottle";
 import { editPlace } from "@/operations/editPlace";
 import { editPlant } from "@/operations/editPlant";
+import { keepBottle } from "@/operations/keepBottle";
 import { movePlant } from "@/operations/movePlant";
 import { moveSeveral } from "@/operations/moveSeveral";
 import { recordAct } from "@/operations/recordAct";
@@ -78,6 +81,11 @@ export const changeSettingsAction = async (c: string, input: unknown): Promise<D
   if (result.ok) await askFor(databaseUrl(), c, "derive");
   return thenJudge(c, result);
 };
+
+export const keepBottleAction = async (c: string, input: unknown) =>
+  thenJudge(c, await deed(c, "keepBottle", keepBottleShape, keepBottle, input));
+export const dropBottleAction = async (c: string, input: unknown) =>
+  thenJudge(c, await deed(c, "dropBottle", dropBottleShape, dropBottle, input));
 
 /** A collection that is being begun belongs to none yet. */
 export async function beginCollectionAction(_none: string, input: unknown): Promise<DeedResult> {

@@ -1,5 +1,7 @@
 import type { Metadata } from "next";
+import Link from "next/link";
 import { currentContext } from "../_parts/context";
+import { inUse } from "@/core/household/bottles";
 import { MixingDesk } from "./_parts/MixingDesk";
 
 export const metadata: Metadata = { title: "Mixing" };
@@ -8,8 +10,13 @@ export default async function MixingPage() {
   const { collection } = await currentContext();
   return (
     <>
-      <h1>Mixing</h1>
-      <MixingDesk measuring={collection} home={collection} />
+      <div className="d-flex flex-wrap gap-2 align-items-baseline justify-content-between">
+        <h1>Mixing</h1>
+        <Link className="btn btn-outline-primary" href="/mixing/cupboard">
+          Cupboard
+        </Link>
+      </div>
+      <MixingDesk measuring={collection} home={{ ...collection, bottles: inUse(collection.bottles) }} />
     </>
   );
 }

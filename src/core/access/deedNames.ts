@@ -20,6 +20,8 @@ export type DeedName =
   | "closeCase"
   | "voidFact"
   | "changeSettings"
+  | "keepBottle"
+  | "dropBottle"
   | "skipPlant"
   | "recordCleaning"
   | "endWalk"

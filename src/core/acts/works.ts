@@ -1,6 +1,6 @@
 import type { PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
-import { predators, type PredatorId } from "../remedies/lasting";
+import { predators, type PredatorId, type SystemicId } from "../remedies/lasting";
 import type { SoilRemedyId } from "../remedies/soilRemedies";
 import type { CautionId } from "../remedies/remedies";
 import { cautionsOfAct, type Act } from "./acts";
@@ -12,6 +12,8 @@ export interface WorkedOn {
   readonly potCm: number;
   /** Whether it stands in a closed cabinet. */
   readonly enclosed?: boolean;
+  /** What is given to the roots where a systemic is; one of the usual ones where left out. */
+  readonly systemic?: SystemicId;
 }
 
 /** Something that a plan may ask for on a day and that is no mix put on the leaves. */
@@ -90,7 +92,7 @@ export const works = {
     against: ["fungusGnat"],
   },
   systemic: {
-    act: () => ({ kind: "systemic", remedy: "throughTheRoots", given: "" }),
+    act: ({ systemic = "throughTheRoots" }) => ({ kind: "systemic", remedy: systemic, given: "" }),
     smallestIntervalDays: 60,
     mostTimes: 2,
     harshness: 1,

@@ -134,7 +134,8 @@ function refusedBy(pestId: string, { on, courses }: PlanQuestion): DatedComparis
     if (!isAgainst(approach, pestId)) return [];
     const running = runsOn(approach, courses) ? ["sameGroupRunning" as const] : [];
     const why = [...refusedOn(approach, on.bearer), ...running];
-    return why.length > 0 ? [{ id: approach.id as ApproachId | SchoolId, why }] : [];
+    // Of what is in no bottle nobody asks why it is not proposed.
+    return why.length > 0 && !why.includes("noBottle") ? [{ id: approach.id as ApproachId | SchoolId, why }] : [];
   });
 }
 

@@ -2,25 +2,35 @@ import { addDays, daysBetween, type Day } from "../climate/days";
 import { standing, type ActDone } from "../facts/facts";
 import type { Act } from "../acts/acts";
 import { workIds, workIn, workOf, works, type WorkId } from "../acts/works";
+import type { Bottle } from "../household/bottles";
 import { mixes } from "../mixing/mixes";
 import type { Course, Courses } from "../planning/course";
-import { courseOf, type CourseId, type Dose } from "../planning/doses";
+import { courseOf, limitsOf, type CourseId, type Dose, type Limits } from "../planning/doses";
+import { ownLimits } from "../planning/ownLabels";
 import { remedyIds } from "../remedies/remedies";
 
 /** A course is over when so many days have passed without it (HOUSE). */
 const COURSE_ENDS_AFTER_DAYS = 60;
+/** What a label calls a season is taken as a year. */
+const SEASON_DAYS = 365;
 
 /**
  * The running course of each remedy and work on a plant up to a day: how often it has been put on or done without a long break, and
- * the last time. What belongs to no case counts like the rest: the plant bears it all. `acts` in the order in which they were done.
+ * the last time, with the limits of the tables or of the labels on the keeper's bottles. What belongs to no case counts like the
+ * rest: the plant bears it all. `acts` in the order in which they were done.
  */
-export function coursesOn(acts: readonly ActDone[], today: Day): Courses {
+export function coursesOn(acts: readonly ActDone[], today: Day, bottles: readonly Bottle[] = []): Courses {
   const of = (course: CourseId): Course => {
+    const own = ownLimits(bottles, course);
+    const limits: Limits = {
+      smallestIntervalDays: own.smallestIntervalDays ?? limitsOf(course).smallestIntervalDays,
+      mostTimes: own.mostTimes ?? limitsOf(course).mostTimes,
+    };
     const days = standing(acts).flatMap(({ act, day }) => (countsAs(act) === course && day <= today ? [day] : []));
-    const within = withinDays(course);
+    const within = own.mostTimes === null ? withinDays(course) : SEASON_DAYS;
     if (within !== null) {
       const counted = days.filter((one) => addDays(one, within) > today);
-      return { times: counted.length, last: counted.at(-1) ?? null };
+      return { times: counted.length, last: counted.at(-1) ?? null, limits };
     }
     let times = 0;
     let last: Day | null = null;
@@ -28,7 +38,8 @@ export function coursesOn(acts: readonly ActDone[], today: Day): Courses {
       times = last !== null && daysBetween(last, day) <= COURSE_ENDS_AFTER_DAYS ? times + 1 : 1;
       last = day;
     }
-    return last !== null && addDays(last, COURSE_ENDS_AFTER_DAYS) >= today ? { times, last } : { times: 0, last: null };
+    const runs = last !== null && addDays(last, COURSE_ENDS_AFTER_DAYS) >= today;
+    return runs ? { times, last, limits } : { times: 0, last: null, limits };
   };
   return Object.fromEntries([...remedyIds, ...workIds].map((course) => [course, of(course)])) as Courses;
 }

@@ -108,8 +108,8 @@ export function judgeCase(input: CaseFileInput, form: GrowthFormId, standing: St
 
 /** The courses in days of the model. */
 export function coursesIn(calendar: Pick<CaseCalendar, "of">, courses: Courses): Pick<SearchRequest, "courses"> {
-  const inDays = Object.entries(courses).map(([remedy, { times, last }]) => {
-    return [remedy, { times, lastDay: last === null ? null : calendar.of(last) }];
+  const inDays = Object.entries(courses).map(([remedy, { times, last, limits }]) => {
+    return [remedy, { times, lastDay: last === null ? null : calendar.of(last), limits }];
   });
   return { courses: Object.fromEntries(inDays) as SearchRequest["courses"] };
 }

@@ -4,9 +4,10 @@ import { workOf } from "../acts/works";
 import { addDays, type Day } from "../climate/days";
 import type { ActDone } from "../facts/facts";
 import { standing } from "../facts/facts";
+import { ownStrength } from "../household/bottles";
 import { anyHome, isKeptOut } from "../household/household";
 import type { ToolId } from "../inspection/tools";
-import { potencyOf } from "../mixing/potency";
+import { potencyAt, potencyOf } from "../mixing/potency";
 import { isKnownPest, pestOf, type PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import { dosesOf, type Approach } from "../planning/approaches";
@@ -60,12 +61,13 @@ function applier(pest: PestId, form: GrowthFormId, { bearer, tool }: Pick<OnPlan
       return there;
     }
     const mix = dose.mix ?? mixFor(dose.remedy, bearer);
+    const own = ownStrength(bearer.home?.bottles ?? [], dose.remedy);
     const key = `${mix} ${dose.technique}`;
     const on = { form, weights: pest, spots: spotsFor(dose.technique, form) };
     const made: ComingDose["dose"] = known.get(key) ?? {
       remedy: dose.remedy,
       technique: dose.technique,
-      potency: potencyOf(mix),
+      potency: own === null ? potencyOf(mix) : potencyAt(dose.remedy, own),
       ...(dose.technique === "dab" && { tool }),
       on,
     };
@@ -129,7 +131,7 @@ export function comparisonOn(
   if (!on || !isKnownPest(pestId)) return { mayUse: suits };
   const { bearer, tool } = on;
   const dunk = applier(pestId, bearer.form, on)({ remedy: "soap", technique: "dunk" }) as Application;
-  const systemicKeptOut = isKeptOut("throughTheRoots", bearer.home ?? anyHome, bearer.sensitivities);
+  const systemicKeptOut = isKeptOut("throughTheRoots", bearer.home ?? anyHome, bearer);
   const dunkRefused = refusals("soap", "dunk", bearer).length > 0;
   return {
     mayUse: (approach) => suits(approach) && refusedOn(approach, bearer).length === 0,

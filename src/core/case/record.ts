@@ -40,6 +40,8 @@ export interface PlantRecord extends PlantFacts {
   readonly outdoorsAt: (placeId: string) => boolean;
   /** Whether it stands in a closed cabinet now. */
   readonly enclosed: boolean;
+  /** Whether it stands out of doors now. */
+  readonly outdoors: boolean;
 }
 
 /** What of the places bears on a record. */
@@ -74,13 +76,16 @@ export function recordOf(
   { apartAt, outdoorsAt, enclosedAt, isWithin }: PlacesInRecord,
 ): Omit<PlantRecord, "exposures"> {
   const stays = staysOf(facts.placements, facts.plant.archivedAt);
+  const last = stays.at(-1);
+  const here = last?.until === null ? last.placeId : null;
   return {
     ...facts,
     stays,
     looked: standing(facts.looks).map(({ day, finds }) => ({ day, clean: finds.length === 0 })),
     apartAt,
     outdoorsAt,
-    enclosed: stays.at(-1)?.until === null && enclosedAt(stays.at(-1)!.placeId),
+    enclosed: here !== null && enclosedAt(here),
+    outdoors: here !== null && outdoorsAt(here),
     acts: facts.acts.filter(({ plantId, placeId, at }) => {
       if (placeId === null) return plantId === facts.plant.id;
       const stay = stayAt(stays, at);

@@ -1,4 +1,5 @@
-import { householdIds, productIds, type HouseholdId, type ProductId } from "../household/household";
+import { householdIds, type HouseholdId } from "../household/household";
+import { productIds, type ProductId } from "../household/products";
 import { z } from "zod";
 import { custom, decimal, requiredText, whole } from "../fields";
 import type { ToolId } from "../inspection/tools";

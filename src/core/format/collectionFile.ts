@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { keepBottle, MOST_BOTTLES } from "../household/bottles";
 import { settings } from "../facts/settings";
 import { factKindIds, factKindOf, type FactKindId } from "../facts/facts";
 import type { ColumnType, Columns, Part } from "../facts/kind";
@@ -25,6 +26,7 @@ export const collectionHead = z.object({
     // Files of the first version say nothing of these.
     household: settings.shape.household.default([]),
     notAllowed: settings.shape.notAllowed.default([]),
+    bottles: z.array(keepBottle).max(MOST_BOTTLES).default([]),
   }),
 });
 export type CollectionHead = z.output<typeof collectionHead>;

@@ -14,6 +14,12 @@ export const remedyNames = {
   spinosad: "spinosad",
   pyrethrins: "pyrethrins",
   essentialOil: "essentialOil",
+  permethrin: "permethrin",
+  acetamiprid: "acetamiprid",
+  abamectin: "abamectin",
+  hexythiazox: "hexythiazox",
+  bifenazate: "bifenazate",
+  sulphur: "sulphur",
 } as const satisfies Record<RemedyId, string>;
 type RemedyName = (typeof remedyNames)[RemedyId];
 const fileRemedyIds = Object.values(remedyNames) as [RemedyName, ...RemedyName[]];

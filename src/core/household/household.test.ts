@@ -8,12 +8,14 @@ import { comparisonOn, refusedOn } from "../case/onPlant";
 import { TRIAL_DAY } from "../case/trial";
 import { approaches, approachOf, dosesOf } from "../planning/approaches";
 import { pestIds } from "../pests/pests";
+import type { Sensitivity } from "../plants/sensitivities";
 import { remedyIds } from "../remedies/remedies";
 import { bearerOf } from "../suitability/bearer";
-import { homeObjections, householdIds, isKeptOut, productIds, type Home } from "./household";
+import { homeObjections, householdIds, isKeptOut, type Home } from "./household";
+import { productIds, type ProductId } from "./products";
 
-const codes = (...[product, home, sensitivities]: Parameters<typeof homeObjections>) =>
-  homeObjections(product, home, sensitivities).map(({ level, code }) => `${level} ${code}`);
+const codes = (product: ProductId, home: Home, sensitivities: readonly Sensitivity[]) =>
+  homeObjections(product, home, { sensitivities }).map(({ level, code }) => `${level} ${code}`);
 const living = (...household: Home["household"]): Home => ({ household, notAllowed: [] });
 
 describe("who lives with the plants", () => {
@@ -48,7 +50,7 @@ describe("who lives with the plants", () => {
         for (const { id } of approaches) {
           const out = dosesOf(approachOf(id)).filter((dose) => {
             const product = isWork(dose) ? productOf(workOf(dose.work).act(bearer)) : dose.remedy;
-            return product !== null && isKeptOut(product, lives, bearer.sensitivities);
+            return product !== null && isKeptOut(product, lives, bearer);
           });
           if (out.length === 0) continue;
           expect(mayUse(approachOf(id))).toBe(false);
@@ -71,7 +73,7 @@ describe("who lives with the plants", () => {
   });
 
   it("where cats live nothing with pyrethrins or peppermint is left to choose", () => {
-    const left = remedyIds.filter((remedy) => !isKeptOut(remedy, living("cats"), []));
+    const left = remedyIds.filter((remedy) => !isKeptOut(remedy, living("cats"), { sensitivities: [] }));
     expect(left).toEqual(["alcohol", "soap", "oil", "neem", "spinosad"]);
   });
 });

@@ -101,6 +101,12 @@ export const mixes = {
   spinosadLabel: { kind: "byLabel", remedy: "spinosad", keepsHours: 24 },
   pyrethrinsLabel: { kind: "byLabel", remedy: "pyrethrins", keepsHours: 24 },
   essentialOilLabel: { kind: "byLabel", remedy: "essentialOil", keepsHours: 24 },
+  permethrinLabel: { kind: "byLabel", remedy: "permethrin", keepsHours: 24 },
+  acetamipridLabel: { kind: "byLabel", remedy: "acetamiprid", keepsHours: 24 },
+  abamectinLabel: { kind: "byLabel", remedy: "abamectin", keepsHours: 24 },
+  hexythiazoxLabel: { kind: "byLabel", remedy: "hexythiazox", keepsHours: 24 },
+  bifenazateLabel: { kind: "byLabel", remedy: "bifenazate", keepsHours: 24 },
+  sulphurLabel: { kind: "byLabel", remedy: "sulphur", keepsHours: 24 },
 } as const satisfies Record<string, Mix>;
 
 export type MixId = keyof typeof mixes;
@@ -119,11 +125,15 @@ export type Pouring =
 /**
  * What to measure for `total` of a mix, in the order of adding; the amounts sum to `total`.
  * `bottle` is the strength of the keeper's alcohol as a share by volume (0–1) and counts only for mixes cut from it; a bottle
- * weaker than the mix is an expected outcome. Throws RangeError when `bottle` is outside (0, 1].
+ * weaker than the mix is an expected outcome. `perLitreMl` is what the label of the keeper's own bottle says of a product or of the
+ * active ingredient of a recipe: it goes before the recipe's own; null where it says nothing. Throws RangeError when `bottle` is
+ * outside (0, 1], and when `perLitreMl` is not above 0 or more than a litre.
  * @example pour("alcoholFull", mL(500), 0.99) // 146.5 mL water, 353.5 mL from the bottle
  */
-export function pour(id: MixId, total: Millilitres, bottle: number): Pouring {
+export function pour(id: MixId, total: Millilitres, bottle: number, perLitreMl: number | null = null): Pouring {
   const mix: Mix = mixes[id];
+  if (perLitreMl !== null && !(perLitreMl > 0 && perLitreMl <= 1000))
+    throw new RangeError(`a litre of mix holds up to a litre of product, got ${perLitreMl}`);
   if (mix.kind === "cut") {
     if (!(bottle > 0 && bottle <= 1)) throw new RangeError(`a strength is above 0 and at most 1, got ${bottle}`);
     if (mix.strength > bottle) return { code: "bottle_too_weak", strength: mix.strength, bottle };
@@ -131,10 +141,24 @@ export function pour(id: MixId, total: Millilitres, bottle: number): Pouring {
     const amounts = [amount("water", rest(total, stock)), amount("alcoholBottle", stock)];
     return { code: "ok", amounts: amounts.filter((a) => a.volumeMl > 0), keepsHours: null };
   }
-  if (mix.kind === "byLabel") return { code: "ok", amounts: [amount("product", total)], keepsHours: mix.keepsHours };
-  const additives = mix.perLitreMl.map(([ingredient, perLitre]) => amount(ingredient, (total * perLitre) / 1000));
+  if (mix.kind === "byLabel") {
+    if (perLitreMl === null) return { code: "ok", amounts: [amount("product", total)], keepsHours: mix.keepsHours };
+    const product = amount("product", (total * perLitreMl) / 1000);
+    const amounts = [amount("water", rest(total, product.volumeMl)), product].filter((a) => a.volumeMl > 0);
+    return { code: "ok", amounts, keepsHours: mix.keepsHours };
+  }
+  const active = activeIn(mix.remedy);
+  const additives = mix.perLitreMl.map(([ingredient, perLitre]) => {
+    const byLabel = ingredient === active ? perLitreMl : null;
+    return amount(ingredient, (total * (byLabel ?? perLitre)) / 1000);
+  });
   const added = mL(additives.reduce((sum, a) => sum + a.volumeMl, 0));
   return { code: "ok", amounts: [amount(mix.water, rest(total, added)), ...additives], keepsHours: mix.keepsHours };
+}
+
+/** The ingredient of a recipe that does the work. @example activeIn("neem") // "neemOil" */
+export function activeIn(remedy: RemedyId): IngredientId {
+  return remedy === "neem" ? "neemOil" : remedy === "oil" ? "oil" : "soap";
 }
 
 function amount(ingredient: IngredientId, volumeMl: number): Amount {

@@ -1,5 +1,5 @@
 import type { RemedyId } from "../remedies/remedies";
-import { mixes, type Mix, type MixId } from "./mixes";
+import { activeIn, mixes, type Mix, type MixId } from "./mixes";
 
 /**
  * What a strength does, against the strength that the kill tables hold for: alcohol as a share by volume, soap and neem in
@@ -30,6 +30,12 @@ const potencies = {
   spinosad: [[1, 1]],
   pyrethrins: [[1, 1]],
   essentialOil: [[1, 1]],
+  permethrin: [[1, 1]],
+  acetamiprid: [[1, 1]],
+  abamectin: [[1, 1]],
+  hexythiazox: [[1, 1]],
+  bifenazate: [[1, 1]],
+  sulphur: [[1, 1]],
 } as const satisfies Record<RemedyId, readonly (readonly [strength: number, potency: number])[]>;
 
 /** A finished mix weaker than this against what the table takes does next to nothing (HOUSE). */
@@ -55,7 +61,7 @@ export function strengthOf(id: MixId): number {
   const mix: Mix = mixes[id];
   if (mix.kind === "cut") return mix.strength;
   if (mix.kind === "byLabel") return 1;
-  const active = mix.remedy === "neem" ? "neemOil" : mix.remedy === "oil" ? "oil" : "soap";
+  const active = activeIn(mix.remedy);
   const perLitreMl = mix.perLitreMl.find(([ingredient]) => ingredient === active)![1];
   return mix.remedy === "oil" ? perLitreMl / 10 : perLitreMl;
 }

@@ -50,6 +50,16 @@ export const approaches = [
     first: { remedy: "pyrethrins", technique: "spray" },
     then: { remedy: "soap", technique: "spray" },
   },
+  // Of what comes in bottles of its own once, then something to which no pest becomes resistant.
+  ...(["permethrin", "acetamiprid", "abamectin", "hexythiazox", "bifenazate"] as const).map(
+    (remedy) =>
+      ({
+        id: `${remedy}ThenSoap`,
+        first: { remedy, technique: "spray" },
+        then: { remedy: "soap", technique: "spray" },
+      }) as const,
+  ),
+  { id: "sulphurSpray", then: { remedy: "sulphur", technique: "spray" } },
   {
     id: "soapAlcoholInTurn",
     then: { remedy: "soap", technique: "spray" },

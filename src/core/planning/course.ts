@@ -1,10 +1,12 @@
 import type { Day } from "../climate/days";
-import type { CourseId } from "./doses";
+import type { CourseId, Limits } from "./doses";
 
 /** How often a remedy has been put on a plant, or a work done to it, in the course that runs, and the last time; none yet: 0 and null. */
 export interface Course {
   readonly times: number;
   readonly last: Day | null;
+  /** What it bears, by the tables or by the keeper's own label. */
+  readonly limits: Limits;
 }
 
 /** The course of each remedy and each work. */

@@ -37,11 +37,17 @@ export function courseOf(dose: Dose): CourseId {
 }
 
 /** Fewest days between two of what a dose counts as, and most of it in one course. */
-export function limitsOf(course: CourseId): { readonly smallestIntervalDays: number; readonly mostTimes: number } {
+export interface Limits {
+  readonly smallestIntervalDays: number;
+  readonly mostTimes: number;
+}
+
+/** The limits of the tables; a keeper's own label may say otherwise. */
+export function limitsOf(course: CourseId): Limits {
   return isWorkId(course) ? workOf(course) : remedyOf(course);
 }
 
-const isWorkId = (course: CourseId): course is WorkId => course in works;
+export const isWorkId = (course: CourseId): course is WorkId => course in works;
 const isPredator = (course: CourseId): course is PredatorId => course in predators;
 
 /** Between two treatments with different remedies there is at least so much (HOUSE). */
@@ -49,15 +55,24 @@ export const OTHER_REMEDY_DAYS = 2;
 
 /**
  * Fewest days from something done to a dose: its own interval for the same; helpful animals come two weeks after a spray, and no
- * spray or bath comes while they live; what is dabbed or wiped, water and hands kill none of them that matter.
+ * spray or bath comes while they live; what is dabbed or wiped, water and hands kill none of them that matter. `own` is the limit of
+ * the dose itself where a label says another than the tables.
  * @example gapBetween("soap", { work: "predatoryMites" }) // 14
  */
-export function gapBetween(before: CourseId, dose: Dose): number {
+export function gapBetween(before: CourseId, dose: Dose, own: Limits = limitsOf(courseOf(dose))): number {
   const after = courseOf(dose);
-  if (before === after) return limitsOf(after).smallestIntervalDays;
+  if (before === after) return own.smallestIntervalDays;
   if (isPredator(after) && !isWorkId(before)) return SPRAY_FREE_DAYS;
   if (isPredator(before) && !isWork(dose) && !onTheSpot.includes(dose.technique)) return predators[before].untilDay;
+  if (burnsAfter(before, after)) return OIL_AND_SULPHUR_DAYS;
   return OTHER_REMEDY_DAYS;
+}
+
+/** Oil and neem burn leaves on which there is sulphur, and sulphur those on which there is oil (labels, from memory). */
+const OIL_AND_SULPHUR_DAYS = 14;
+function burnsAfter(before: CourseId, after: CourseId): boolean {
+  const oily = (course: CourseId) => course === "oil" || course === "neem";
+  return (before === "sulphur" && oily(after)) || (oily(before) && after === "sulphur");
 }
 
 /** Ways to put a remedy on that leave the rest of the plant as it is. */

@@ -1,7 +1,7 @@
 import { daysBetween, type Day } from "../climate/days";
 import { remedyOf, type RemedyId, type TechniqueId } from "../remedies/remedies";
 import type { Courses } from "./course";
-import { courseOf, gapBetween, isWork, limitsOf, OTHER_REMEDY_DAYS, type CourseId, type Dose } from "./doses";
+import { courseOf, gapBetween, isWork, OTHER_REMEDY_DAYS, type CourseId, type Dose } from "./doses";
 import { MOST_RUNNING, tooManyRunning } from "./resistance";
 
 /** What a label has against dates. */
@@ -14,7 +14,7 @@ export type LabelObjection =
       readonly before: Day;
       readonly after: Day;
     }
-  | { readonly code: "too_many_running"; readonly remedy: RemedyId; readonly most: number }
+  | { readonly code: "too_many_running"; readonly remedy: CourseId; readonly most: number }
   | { readonly code: "too_often"; readonly remedy: CourseId; readonly most: number; readonly times: number }
   | { readonly code: "not_together"; readonly remedy: CourseId; readonly other: CourseId; readonly days: number };
 
@@ -38,8 +38,8 @@ export function labelObjections(applications: readonly DatedDose[], courses: Cou
   if (odd) objections.push({ code: "technique_not_taken", remedy: odd.remedy, technique: odd.technique });
   const dated = applications.map(({ day, dose }) => ({ day, course: courseOf(dose) }));
   for (const remedy of new Set(dated.map(({ course }) => course))) {
-    const { smallestIntervalDays, mostTimes } = limitsOf(remedy);
-    const { times, last } = courses[remedy];
+    const { times, last, limits } = courses[remedy];
+    const { smallestIntervalDays, mostTimes } = limits;
     const days = [...(last ? [last] : []), ...dated.filter(({ course }) => course === remedy).map(({ day }) => day)]
       // What is written down late may lie before the last one on record.
       .toSorted();
@@ -51,7 +51,7 @@ export function labelObjections(applications: readonly DatedDose[], courses: Cou
     const all = times + days.length - (last ? 1 : 0);
     if (all > mostTimes) objections.push({ code: "too_often", remedy, most: mostTimes, times: all });
   }
-  const inOrder = put.toSorted((a, b) => (a.day < b.day ? -1 : 1)).map(({ remedy }) => remedy);
+  const inOrder = dated.toSorted((a, b) => (a.day < b.day ? -1 : 1)).map(({ course }) => course);
   const running = tooManyRunning(inOrder, courses);
   if (running) objections.push({ code: "too_many_running", remedy: running, most: MOST_RUNNING });
   const together = notTogether(applications, courses);

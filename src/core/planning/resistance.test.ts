@@ -2,8 +2,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { coursesOn } from "../case/course";
 import { day } from "../climate/days";
+import { activeIds, groupOf } from "../household/products";
 import { pests } from "../pests/pests";
-import { doesTo, killOf, remedyIds, remedyOf, type RemedyId } from "../remedies/remedies";
+import { doesTo, killOf, remedyIds, type RemedyId } from "../remedies/remedies";
 import { approaches, approachOf } from "./approaches";
 import { type Course } from "./course";
 import { labelObjections } from "./label";
@@ -14,8 +15,17 @@ const after = (over: Partial<Record<RemedyId, Course>>) => ({ ...none, ...over }
 
 describe("groups by which resistance is reckoned", () => {
   it("are those of the published classification (IRAC, from memory): spinosyns 5, pyrethrins 3A; soap and oil have none", () => {
-    const groups = Object.fromEntries(remedyIds.map((id) => [id, remedyOf(id).group]));
+    const groups = Object.fromEntries(activeIds.map((id) => [id, groupOf(id)]));
     expect(groups).toMatchObject({ spinosad: "5", pyrethrins: "3A", soap: null, oil: null, alcohol: null });
+    expect(groups).toMatchObject({ permethrin: "3A", acetamiprid: "4A", imidacloprid: "4A", dinotefuran: "4A" });
+    expect(groups).toMatchObject({ abamectin: "6", hexythiazox: "10A", bifenazate: "20D", bti: "11A" });
+  });
+
+  it("what is sprayed and what roots take up of one group count together", () => {
+    expect(tooManyRunning(["acetamiprid", "systemic", "acetamiprid"], none)).toBe("acetamiprid");
+    expect(tooManyRunning(["pyrethrins", "permethrin", "pyrethrins"], none)).toBe("pyrethrins");
+    expect(tooManyRunning(["acetamiprid", "pyrethrins", "systemic"], none)).toBeNull();
+    expect(tooManyRunning(["acetamiprid", "unpot", "acetamiprid"], none)).toBeNull();
   });
 
   it("not more than twice running; another between begins anew", () => {
@@ -26,10 +36,10 @@ describe("groups by which resistance is reckoned", () => {
   });
 
   it("what is on record counts, unless something of another kind came after it", () => {
-    const twice = after({ spinosad: { times: 2, last: day("2026-11-20") } });
+    const twice = after({ spinosad: { ...none.spinosad, times: 2, last: day("2026-11-20") } });
     expect(runningOf("spinosad", twice)).toBe(2);
     expect(tooManyRunning(["spinosad"], twice)).toBe("spinosad");
-    const soaped = after({ ...twice, soap: { times: 1, last: day("2026-11-22") } });
+    const soaped = after({ ...twice, soap: { ...none.soap, times: 1, last: day("2026-11-22") } });
     expect(runningOf("spinosad", soaped)).toBe(0);
     expect(runsOn(approachOf("spinosadThenSoap"), twice)).toBe(true);
     expect(runsOn(approachOf("spinosadThenSoap"), soaped)).toBe(false);
@@ -49,9 +59,8 @@ describe("groups by which resistance is reckoned", () => {
   it("three of one group next to each other never pass", () => {
     fc.assert(
       fc.property(fc.array(fc.constantFrom(...remedyIds), { maxLength: 12 }), (order) => {
-        const three = order.some(
-          (one, i) => remedyOf(one).group !== null && order[i + 1] === one && order[i + 2] === one,
-        );
+        const groups = order.map(groupOf);
+        const three = groups.some((one, i) => one !== null && groups[i + 1] === one && groups[i + 2] === one);
         expect(tooManyRunning(order, none) !== null).toBe(three);
       }),
     );

@@ -8,6 +8,7 @@ import {
   OTHER_REMEDY_DAYS,
   type CourseId,
   type Dose,
+  type Limits,
 } from "./doses";
 import type { ComingDose } from "./future";
 import { endOf, type Scorer } from "./score";
@@ -40,8 +41,10 @@ export interface SearchRequest {
    * dose must always give the same object. As the tables say, on the whole plant, where left out.
    */
   readonly apply?: (dose: Dose) => ComingDose["dose"];
-  /** The course of each remedy and work that runs already: how often, and on which day last (null for never). */
-  readonly courses?: Partial<Readonly<Record<CourseId, { readonly times: number; readonly lastDay: number | null }>>>;
+  /** The course of each remedy and work that runs already: how often, on which day last (null for never), and what it bears. */
+  readonly courses?: Partial<
+    Readonly<Record<CourseId, { readonly times: number; readonly lastDay: number | null; readonly limits?: Limits }>>
+  >;
   /** What the plant bears; anything where left out. */
   readonly stress?: StressBudget;
 }
@@ -77,7 +80,7 @@ const DELAYS_DAYS = [3, 7, 10];
 export function searchSchedules(approach: Approach, request: SearchRequest): Found | null {
   const { target } = request;
   if (!(target > 0 && target < 1)) throw new RangeError(`the target is between 0 and 1, got ${target}`);
-  const smallest = Math.min(...dosesOf(approach).map((dose) => limitsOf(courseOf(dose)).smallestIntervalDays));
+  const smallest = Math.min(...dosesOf(approach).map((dose) => limitsIn(request, dose).smallestIntervalDays));
   const reaching: Schedule[] = [];
   let best: Schedule | null = null;
   let falling = 0;
@@ -153,6 +156,12 @@ function later(approach: Approach, request: SearchRequest, reaching: readonly Sc
   return found;
 }
 
+/** What a dose bears: by the course that runs, else by the tables. */
+function limitsIn({ courses = {} }: Pick<SearchRequest, "courses">, dose: Dose): Limits {
+  const course = courseOf(dose);
+  return courses[course]?.limits ?? limitsOf(course);
+}
+
 interface Dated {
   readonly day: number;
   readonly dose: Dose;
@@ -175,10 +184,10 @@ function longest(
     const dose = doseAt(approach, i);
     const course = courseOf(dose);
     const before = times.get(course) ?? courses?.[course]?.times ?? 0;
-    if (before >= limitsOf(course).mostTimes) break;
+    if (before >= limitsIn(request, dose).mostTimes) break;
     const soonest = Math.max(
       lastOf.has(course) ? start : soonestDay(dose, request),
-      ...[...lastOf].map(([other, day]) => day + gapBetween(other, dose)),
+      ...[...lastOf].map(([other, day]) => day + gapBetween(other, dose, limitsIn(request, dose))),
     );
     const day = nextWorkingDay(Math.max(start + i * interval, soonest), worksOn);
     const washed = done.map((one) => ({ day: one.day, washes: washesOf(one.dose) }));
@@ -197,7 +206,7 @@ function longest(
 export function soonestDay(dose: Dose, { fromDay, courses = {} }: Pick<SearchRequest, "fromDay" | "courses">): number {
   const own = courseOf(dose);
   const days = Object.entries(courses).flatMap(([course, { lastDay }]) => {
-    const gap = gapBetween(course as CourseId, dose);
+    const gap = gapBetween(course as CourseId, dose, limitsIn({ courses }, dose));
     return lastDay === null || (course !== own && gap <= OTHER_REMEDY_DAYS) ? [] : [Math.ceil(lastDay + gap)];
   });
   return Math.max(fromDay, ...days);

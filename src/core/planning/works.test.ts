@@ -124,7 +124,7 @@ describe("what goes with what", () => {
     // What is dabbed on the spot leaves the rest of the plant, and the animals on it, as they are.
     expect(against([0, mites], [7, { remedy: "alcohol", technique: "dab" }])).toEqual([]);
     // What was put on before counts as well.
-    const sprayed = { ...none, soap: { times: 1, last: on(-3) } };
+    const sprayed = { ...none, soap: { ...none.soap, times: 1, last: on(-3) } };
     expect(labelObjections([{ day: on(0), dose: mites }], sprayed)).toMatchObject([
       { code: "not_together", remedy: "predatoryMites", other: "soap", days: SPRAY_FREE_DAYS },
     ]);

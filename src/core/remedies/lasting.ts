@@ -12,6 +12,10 @@ export interface LastingRemedy {
   readonly dailyHazard: Partial<Record<PestId, Readonly<Record<string, number>>>>;
   /** Where it grows and fades: from a day to another the share of its rates; the full ones all the time where left out. */
   readonly phases?: readonly (readonly [fromDay: number, untilDay: number, share: number])[];
+  /** The group by which resistance to it is reckoned (IRAC's classification of modes of action, from memory); none where left out. */
+  readonly group?: string;
+  /** Whether it comes in bottles of its own only: what is in none of the keeper's is not proposed. */
+  readonly bottledOnly?: true;
   /** Whether it does anything in a closed cabinet only: elsewhere it flies to the window. */
   readonly onlyEnclosed?: true;
   readonly cautions: readonly CautionId[];
@@ -26,21 +30,33 @@ const WEEK = 7;
 const TAIL_DAYS = 28;
 const REACHED = 0.95;
 const eaten = (share: number) => rateOf(share * REACHED, WEEK);
+const systemicCautions = [
+  ...(["label", "localLaw", "beesAndOutdoors", "neverOnFood", "resistance", "childrenPets", "leftovers"] as const),
+];
 const feeding = (rate: number) => ({ crawler: rate, nymph: rate, larva: rate, youngAdult: rate, adult: rate });
+
+/** Taken up by a day, at its full rate for a week, and fading for some weeks more. */
+const takenUp = (uptakeDays: number, tailDays: number) =>
+  ({
+    fromDay: uptakeDays,
+    untilDay: uptakeDays + WEEK + tailDays,
+    phases: [
+      [uptakeDays, uptakeDays + WEEK, 1],
+      [uptakeDays + WEEK, uptakeDays + WEEK + tailDays, 0.4],
+    ],
+  }) as const;
 
 /**
  * Systemic insecticides through the roots, as sticks, granules or watered in: whatever feeds on sap dies over a week once it is in
- * the plant, and those that come or hatch to feed for some weeks more, ever fewer; none of the usual ones works on mites.
+ * the plant, and those that come or hatch to feed for some weeks more, ever fewer; none of the usual ones works on mites. The first is
+ * one of the usual ones, whichever it is; of the single ones dinotefuran is the quicker and the only one that does much to armoured
+ * scale (extension leaflets, from memory).
  * Source: our own estimates (HOUSE); weeks of tail by labels, from memory.
  */
 export const systemics = {
   throughTheRoots: {
-    fromDay: UPTAKE_DAYS,
-    untilDay: UPTAKE_DAYS + WEEK + TAIL_DAYS,
-    phases: [
-      [UPTAKE_DAYS, UPTAKE_DAYS + WEEK, 1],
-      [UPTAKE_DAYS + WEEK, UPTAKE_DAYS + WEEK + TAIL_DAYS, 0.4],
-    ],
+    ...takenUp(UPTAKE_DAYS, TAIL_DAYS),
+    group: "4A",
     dailyHazard: {
       mealybug: feeding(eaten(0.9)),
       rootMealybug: feeding(eaten(0.9)),
@@ -49,7 +65,50 @@ export const systemics = {
       armouredScale: feeding(eaten(0.3)),
       thrips: feeding(eaten(0.6)),
     },
-    cautions: ["label", "localLaw", "beesAndOutdoors", "neverOnFood", "childrenPets", "leftovers"],
+    cautions: systemicCautions,
+  },
+  imidacloprid: {
+    ...takenUp(14, 56),
+    group: "4A",
+    bottledOnly: true,
+    dailyHazard: {
+      mealybug: feeding(eaten(0.9)),
+      rootMealybug: feeding(eaten(0.9)),
+      softScale: feeding(eaten(0.9)),
+      aphid: feeding(eaten(0.95)),
+      armouredScale: feeding(eaten(0.2)),
+      thrips: feeding(eaten(0.4)),
+    },
+    cautions: systemicCautions,
+  },
+  dinotefuran: {
+    ...takenUp(7, 28),
+    group: "4A",
+    bottledOnly: true,
+    dailyHazard: {
+      mealybug: feeding(eaten(0.92)),
+      rootMealybug: feeding(eaten(0.92)),
+      softScale: feeding(eaten(0.92)),
+      aphid: feeding(eaten(0.95)),
+      armouredScale: feeding(eaten(0.8)),
+      thrips: feeding(eaten(0.6)),
+    },
+    cautions: systemicCautions,
+  },
+  // As sticks and granules; what is sprayed has a name of its own.
+  acetamipridRoots: {
+    ...takenUp(10, 35),
+    group: "4A",
+    bottledOnly: true,
+    dailyHazard: {
+      mealybug: feeding(eaten(0.85)),
+      rootMealybug: feeding(eaten(0.85)),
+      softScale: feeding(eaten(0.85)),
+      aphid: feeding(eaten(0.95)),
+      armouredScale: feeding(eaten(0.3)),
+      thrips: feeding(eaten(0.5)),
+    },
+    cautions: systemicCautions,
   },
 } as const satisfies Record<string, LastingRemedy>;
 

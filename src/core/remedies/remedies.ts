@@ -31,6 +31,8 @@ export interface Remedy {
   readonly smell: "none" | "slight" | "sharp" | "strong";
   /** How hard one application of the whole plant is on it, against a soap wash (HOUSE). */
   readonly harshness: number;
+  /** Whether it comes in bottles of its own only: what is in none of the keeper's is not proposed. */
+  readonly bottledOnly?: true;
   /** Codes of the cautions that stand before the act; `wording` has the sentences. */
   readonly cautions: readonly CautionId[];
 }
@@ -97,10 +99,19 @@ export const cautionIds = [
   "catsAndFish",
   "resistance",
   "repellentAtBest",
+  "notAfterOil",
 ] as const;
 export type CautionId = (typeof cautionIds)[number];
 
 const common = ["label", "protectYourself", "childrenPets", "leftovers"] as const;
+/** What stands before every poison that is made up as its label says. */
+const byLabel = ["localLaw", "resistance", "sunAndHeat", "testLeaf", ...common] as const;
+
+type Three = readonly [low: number, likely: number, high: number];
+const killing = (egg: Three, young: Three, adult: Three): Remedy["kill"] => {
+  const range = ([low, likely, high]: Three): KillRange => ({ low, likely, high });
+  return { egg: range(egg), young: range(young), adult: range(adult) };
+};
 
 /**
  * Household remedies of the first kind: those that act by touching the animal.
@@ -227,6 +238,94 @@ export const remedies = {
     harshness: 1.5,
     cautions: ["repellentAtBest", "catsAndFish", "testLeaf", ...common],
   },
+  // Single active ingredients of products with a label. What they do to whom: labels and extension leaflets, from memory; the numbers
+  // are our own (HOUSE). How often a year: labels, from memory.
+  permethrin: {
+    id: "permethrin",
+    kill: killing([0, 0.05, 0.1], [0.6, 0.8, 0.9], [0.6, 0.8, 0.9]),
+    only: { aphid: 1, fungusGnat: 1, thrips: 0.8, mealybug: 0.6, softScale: 0.5, spiderMite: 0.2 },
+    group: "3A",
+    actsIn: ["foliage"],
+    techniques: ["spray", "hastySpray"],
+    smallestIntervalDays: 7,
+    mostTimes: 4,
+    smell: "slight",
+    harshness: 1.5,
+    bottledOnly: true,
+    cautions: [...byLabel, "catsAndFish", "beesWhileWet"],
+  },
+  acetamiprid: {
+    id: "acetamiprid",
+    kill: killing([0, 0.05, 0.1], [0.75, 0.88, 0.95], [0.7, 0.85, 0.93]),
+    only: { aphid: 1, mealybug: 0.9, softScale: 0.7, thrips: 0.5 },
+    group: "4A",
+    actsIn: ["foliage"],
+    techniques: ["spray", "hastySpray"],
+    smallestIntervalDays: 7,
+    mostTimes: 2,
+    smell: "slight",
+    harshness: 1,
+    bottledOnly: true,
+    cautions: [...byLabel, "beesAndOutdoors", "neverOnFood"],
+  },
+  abamectin: {
+    id: "abamectin",
+    kill: killing([0, 0.05, 0.1], [0.8, 0.92, 0.97], [0.8, 0.92, 0.97]),
+    only: { spiderMite: 1, thrips: 0.8 },
+    group: "6",
+    actsIn: ["foliage"],
+    techniques: ["spray", "hastySpray"],
+    smallestIntervalDays: 7,
+    mostTimes: 2,
+    smell: "slight",
+    harshness: 1.5,
+    bottledOnly: true,
+    cautions: [...byLabel, "beesWhileWet", "waterLife", "neverOnFood"],
+  },
+  // It keeps eggs from hatching and young mites from moulting; grown ones live on, and lay eggs that do not hatch.
+  hexythiazox: {
+    id: "hexythiazox",
+    kill: killing([0.7, 0.85, 0.95], [0.7, 0.85, 0.95], [0, 0, 0]),
+    only: { spiderMite: 1 },
+    group: "10A",
+    actsIn: ["foliage"],
+    techniques: ["spray", "hastySpray"],
+    afterwards: { days: 21, youngHazard: 0.1, layFactor: 0.2 },
+    smallestIntervalDays: 28,
+    mostTimes: 1,
+    smell: "slight",
+    harshness: 1,
+    bottledOnly: true,
+    cautions: byLabel,
+  },
+  bifenazate: {
+    id: "bifenazate",
+    kill: killing([0.3, 0.5, 0.7], [0.8, 0.92, 0.97], [0.8, 0.92, 0.97]),
+    only: { spiderMite: 1 },
+    group: "20D",
+    actsIn: ["foliage"],
+    techniques: ["spray", "hastySpray"],
+    smallestIntervalDays: 14,
+    mostTimes: 2,
+    smell: "slight",
+    harshness: 1,
+    bottledOnly: true,
+    cautions: [...byLabel, "waterLife"],
+  },
+  sulphur: {
+    id: "sulphur",
+    kill: killing([0.05, 0.15, 0.3], [0.5, 0.7, 0.85], [0.4, 0.6, 0.8]),
+    only: { spiderMite: 1, thrips: 0.3 },
+    group: null,
+    actsIn: ["foliage"],
+    techniques: ["spray", "hastySpray"],
+    smallestIntervalDays: 7,
+    mostTimes: 6,
+    smell: "strong",
+    harshness: 2,
+    bottledOnly: true,
+    cautions: ["localLaw", "notAfterOil", "sunAndHeat", "testLeaf", ...common],
+  },
 } as const satisfies Record<string, Remedy>;
 
 export type RemedyId = keyof typeof remedies;
@@ -240,7 +339,8 @@ export function remedyOf(id: RemedyId): Remedy {
 /** Under a shell little gets at an animal; oil smothers it (HOUSE). */
 const underShell: Record<RemedyId, number> = {
   ...{ alcohol: 0.3, soap: 0.3, neem: 0.15, oil: 0.8 },
-  ...{ spinosad: 0, pyrethrins: 0.1, essentialOil: 0 },
+  ...{ spinosad: 0, pyrethrins: 0.1, essentialOil: 0, permethrin: 0.1, acetamiprid: 0.1 },
+  ...{ abamectin: 0, hexythiazox: 0, bifenazate: 0, sulphur: 0.1 },
 };
 /** A cloth rubs off so many of the shells it touches (HOUSE). */
 const RUBBED_OFF = 0.9;

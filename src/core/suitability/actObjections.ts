@@ -1,5 +1,6 @@
 import type { Act } from "../acts/acts";
-import { anyHome, homeObjections, type Home, type ProductId } from "../household/household";
+import { anyHome, homeObjections, type Home } from "../household/household";
+import type { ProductId } from "../household/products";
 import { mixes } from "../mixing/mixes";
 import type { Bearer } from "./bearer";
 import { objections, type Objection } from "./suitability";
@@ -22,9 +23,9 @@ export function productOf(act: Act): ProductId | null {
 }
 
 /** What a home keeps out of an act on a place, whatever stands there. @example placeObjections(cards, anyHome) // [] */
-export function placeObjections(act: Act, home: Home): readonly Objection[] {
+export function placeObjections(act: Act, home: Home, outdoors = false): readonly Objection[] {
   const product = productOf(act);
-  return product ? homeObjections(product, home, []) : [];
+  return product ? homeObjections(product, home, { sensitivities: [], outdoors }) : [];
 }
 
 /**
@@ -37,7 +38,7 @@ export function actObjections(act: Act, bearer: Bearer): readonly Objection[] {
     act.kind === "contact"
       ? objections(bearer, act.mix, act.technique)
       : product
-        ? homeObjections(product, bearer.home ?? anyHome, bearer.sensitivities)
+        ? homeObjections(product, bearer.home ?? anyHome, bearer)
         : [];
   const { today, helpers } = bearer;
   const roots = atTheRoots(act, bearer).map((code) => ({ level: "refuse", code }) as const);

@@ -6,6 +6,7 @@ import { genusMeant } from "../plants/genera";
 import type { GrowthFormId } from "../plants/growthForms";
 import { sensitivitiesOf, type Kind } from "../plants/care";
 import type { Sensitivity } from "../plants/sensitivities";
+import type { SystemicId } from "../remedies/lasting";
 import type { TechniqueId } from "../remedies/remedies";
 import type { Helpers } from "./helpers";
 import type { ReactionId } from "./reactions";
@@ -15,6 +16,8 @@ export interface Reacted {
   readonly mix: MixId;
   readonly technique: TechniqueId;
   readonly what: ReactionId;
+  /** When it was seen; nobody knows where left out. */
+  readonly day?: Day;
 }
 
 /** What remedies are weighed against. */
@@ -31,8 +34,11 @@ export interface Bearer {
   readonly reactions: readonly Reacted[];
   /** Who lives with it; nothing is said where left out. */
   readonly home?: Home;
-  /** Whether it stands in a closed cabinet; it does not where left out. */
+  /** Whether it stands in a closed cabinet, and whether out of doors; neither where left out. */
   readonly enclosed?: boolean;
+  readonly outdoors?: boolean;
+  /** The systemic that the keeper has and may use; one of the usual ones where left out. */
+  readonly systemic?: SystemicId;
   /** The day it is weighed on, and what was done to it that bears on helpful animals; nothing is said where left out. */
   readonly today?: Day;
   readonly helpers?: Helpers;

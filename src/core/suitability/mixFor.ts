@@ -4,15 +4,23 @@ import type { RemedyId, TechniqueId } from "../remedies/remedies";
 import type { Bearer } from "./bearer";
 import { objections, type Objection } from "./suitability";
 
+const always = (mix: MixId) => ({ skin: mix, tough: mix, tender: mix });
+
 /** The mix to begin with: on a skin known to bear it, on tough leaves, on thin and soft ones and where the kind is not known. */
 const usual: Record<RemedyId, { readonly skin: MixId; readonly tough: MixId; readonly tender: MixId }> = {
   alcohol: { skin: "alcoholFull", tough: "alcoholHalf", tender: "alcoholQuarter" },
   soap: { skin: "soapStrong", tough: "soapMild", tender: "soapMild" },
   oil: { skin: "oil2", tough: "oil2", tender: "oil1" },
   neem: { skin: "neemUsual", tough: "neemUsual", tender: "neemWeak" },
-  spinosad: { skin: "spinosadLabel", tough: "spinosadLabel", tender: "spinosadLabel" },
-  pyrethrins: { skin: "pyrethrinsLabel", tough: "pyrethrinsLabel", tender: "pyrethrinsLabel" },
-  essentialOil: { skin: "essentialOilLabel", tough: "essentialOilLabel", tender: "essentialOilLabel" },
+  spinosad: always("spinosadLabel"),
+  pyrethrins: always("pyrethrinsLabel"),
+  essentialOil: always("essentialOilLabel"),
+  permethrin: always("permethrinLabel"),
+  acetamiprid: always("acetamipridLabel"),
+  abamectin: always("abamectinLabel"),
+  hexythiazox: always("hexythiazoxLabel"),
+  bifenazate: always("bifenazateLabel"),
+  sulphur: always("sulphurLabel"),
 };
 
 /**

@@ -1,3 +1,4 @@
+import { addDays } from "../climate/days";
 import { anyHome, homeObjections, type HomeObjection } from "../household/household";
 import type { MixId } from "../mixing/mixes";
 import { mixes } from "../mixing/mixes";
@@ -39,6 +40,7 @@ export interface Objection {
     | "alcoholOnRoots"
     | "wetAlready"
     | "dryRest"
+    | "burntLately"
     | HomeObjection;
 }
 
@@ -83,6 +85,7 @@ export function objections(plant: Bearer, mix: MixId, technique: TechniqueId): r
   warn(!oily && has("waxBloom"), "stripsBloom");
   warn(remedy !== "oil" && thin, "thinLeaves");
   refuse(reactedTo(plant, mix, technique), "reactedBefore");
+  refuse(oily && burntLately(plant), "burntLately");
 
   const rests = has("winterDry") && plant.resting;
   refuse(technique === "dunk" && rests, "dunkInRest");
@@ -94,7 +97,7 @@ export function objections(plant: Bearer, mix: MixId, technique: TechniqueId): r
   warn(!plant.known, "unknownKind");
   warn(has("milkySap"), "milkySap");
   warn(has("spiny"), "spines");
-  const atHome = homeObjections(remedy, plant.home ?? anyHome, plant.sensitivities);
+  const atHome = homeObjections(remedy, plant.home ?? anyHome, plant);
   return [...atHome, ...refused, ...warned].toSorted((a, b) => Number(a.level === "warn") - Number(b.level === "warn"));
 }
 
@@ -106,6 +109,20 @@ function reactedTo({ reactions, inFlower, inBud }: Bearer, mix: MixId, technique
     if (mixes[before.mix].remedy !== mixes[mix].remedy || potencyOf(before.mix) > potencyOf(mix)) return false;
     return before.what !== "lostFlowers" || inFlower || inBud;
   });
+}
+
+/** Leaves that a treatment has burnt bear no oil for so many days (HOUSE). */
+const HEALING_DAYS = 14;
+
+function burntLately({ reactions, today }: Bearer): boolean {
+  return reactions.some(
+    ({ what, day }) =>
+      what === "scorch" &&
+      day !== undefined &&
+      today !== undefined &&
+      day <= today &&
+      addDays(day, HEALING_DAYS) > today,
+  );
 }
 
 /** Whether a dunk would be called gentle on a plant; on one without leaves it never is. */

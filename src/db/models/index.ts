@@ -47,6 +47,7 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
       owns: "texts",
       household: "texts",
       notAllowed: "texts",
+      bottles: "json",
       isDemo: "boolean",
     }),
     workDays: { type: DataTypes.ARRAY(DataTypes.INTEGER) },

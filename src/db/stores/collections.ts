@@ -1,17 +1,23 @@
 import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
 import { z } from "zod";
+import { keepBottle, type Bottle } from "@/core/household/bottles";
 import { settings, type Settings } from "@/core/facts/settings";
+import type { Scope } from "../connection";
 import { model } from "../models";
 import { idList, run } from "../query";
 
-const collection = settings.extend({ id: z.string(), isDemo: z.boolean() });
-/** A collection: its settings, and whether it is the demo. */
-export type Collection = Settings & { readonly id: string; readonly isDemo: boolean };
+const collection = settings.extend({ id: z.string(), isDemo: z.boolean(), bottles: z.array(keepBottle) });
+/** A collection: its settings, what is in its cupboard, and whether it is the demo. */
+export type Collection = Settings & {
+  readonly id: string;
+  readonly isDemo: boolean;
+  readonly bottles: Bottle[];
+};
 
 const columns = `id, name, time_zone as "timeZone", look_every_days as "lookEveryDays", units, spoons,
   alcohol_percent::float8 as "alcoholPercent", clear_percent as "clearPercent", plan_percent as "planPercent",
   risk_percent::float8 as "riskPercent", stretch_looks as "stretchLooks",
-  work_days as "workDays", hemisphere, owns, household, not_allowed as "notAllowed", is_demo as "isDemo"`;
+  work_days as "workDays", hemisphere, owns, household, not_allowed as "notAllowed", bottles, is_demo as "isDemo"`;
 
 /** Every collection of a database, the oldest first. */
 export async function all(sequelize: Sequelize, transaction?: Transaction): Promise<Collection[]> {
@@ -54,6 +60,22 @@ export async function change(
   transaction?: Transaction,
 ): Promise<void> {
   await model(sequelize, "collections").update({ ...values }, { where: { id }, transaction });
+}
+
+/** The bottles of a collection, locked for the rest of the transaction. */
+export async function lockBottles(scope: Scope): Promise<readonly Bottle[]> {
+  const [found] = await scope.sequelize.query<{ bottles: unknown }>(
+    "select bottles from collections where id = :id for update",
+    { type: QueryTypes.SELECT, replacements: { id: scope.collectionId }, transaction: scope.transaction },
+  );
+  return collection.shape.bottles.parse(found?.bottles ?? []);
+}
+
+export async function putBottles(scope: Scope, bottles: readonly Bottle[]): Promise<void> {
+  await model(scope.sequelize, "collections").update(
+    { bottles },
+    { where: { id: scope.collectionId }, transaction: scope.transaction },
+  );
 }
 
 /** Everything in a collection, what refers to other rows before those. */

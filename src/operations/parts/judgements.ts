@@ -1,3 +1,4 @@
+import { inUse } from "@/core/household/bottles";
 import { coursesOn } from "@/core/case/course";
 import type { Case } from "@/core/case/cases";
 import { caseFileFrom } from "@/core/case/fromFacts";
@@ -53,7 +54,13 @@ export function judge(context: Pick<Context, "collection" | "now">, record: Kept
     return { ok: false, problems: [{ path: "", message: "nothing is known of the warmth it has had" }] };
   const lookedAt = { lastLook: last.day, search: { tool: last.tool, spots: last.spots } };
   const plan = runningPlan(planInForce(found, record.cases, record));
-  const bearing = { today: day, ...lookedAt, plan, courses: coursesOn(record.acts, day), on: onPlant(context, record) };
+  const bearing = {
+    today: day,
+    ...lookedAt,
+    plan,
+    courses: coursesOn(record.acts, day, inUse(context.collection.bottles)),
+    on: onPlant(context, record),
+  };
   try {
     return judgeCase(input, record.plant.growthForm, bearing, waysOf(context.collection));
   } catch (error) {

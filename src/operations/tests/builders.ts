@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from "uuid";
 import type { Day } from "@/core/climate/days";
 import { addDays } from "@/core/climate/days";
 import type { AddPlant } from "@/core/facts/deeds";
+import type { Bottle } from "@/core/household/bottles";
 import type { RecordAct } from "@/core/facts/kinds/act";
 import type { RecordLook } from "@/core/facts/kinds/look";
 import type { AdoptPlan } from "@/core/facts/kinds/programme";
@@ -46,6 +47,7 @@ export async function freshCollection(over: Partial<collections.Collection> = {}
     timeZone: ZONE,
     alcoholPercent: 96,
     isDemo: false,
+    bottles: [],
     ...over,
   };
   const context: Context = { sequelize, collection, actor: "Tester", role: "owner", now };
@@ -152,3 +154,13 @@ export const aPlan = (caseId: string, dates: readonly string[], over: Partial<Ad
   dates: dates as Day[],
   ...over,
 });
+
+/** A bottle of plain soap with a label. */
+export function aBottle(over: Partial<Bottle> = {}): Bottle {
+  return {
+    ...{ id: uuidv7(), name: "Green soap", active: "soap", percent: null, unit: "mL", perLitre: 10 },
+    ...{ everyDays: null, mostTimes: null, allowed: ["indoors", "outdoors"], size: 500, openedOn: null },
+    ...{ bestBefore: null, emptiedOn: null, price: null },
+    ...over,
+  };
+}

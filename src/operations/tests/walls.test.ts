@@ -16,9 +16,11 @@ import { archivePlant } from "../archivePlant";
 import { changeSettings } from "../changeSettings";
 import { closeCase } from "../closeCase";
 import { NotAllowed, type Context } from "../context";
+import { dropBottle } from "../dropBottle";
 import { editPlace } from "../editPlace";
 import { editPlant } from "../editPlant";
 import { endWalk } from "../endWalk";
+import { keepBottle } from "../keepBottle";
 import { movePlant } from "../movePlant";
 import { moveSeveral } from "../moveSeveral";
 import { expectOk, type Outcome } from "../outcome";
@@ -57,7 +59,7 @@ import { skipPlant } from "../skipPlant";
 import { startWalk } from "../startWalk";
 import { takeReading } from "../takeReading";
 import { voidFact } from "../voidFact";
-import { aFind, aLook, aPlan, aPlant, aSpray, daysAgo, freshCollection, NOW, plantOn } from "./builders";
+import { aBottle, aFind, aLook, aPlan, aPlant, aSpray, daysAgo, freshCollection, NOW, plantOn } from "./builders";
 
 /** What is done beside requests, by the machine itself, and what begins a collection. */
 const NOT_ASKED = [
@@ -69,6 +71,9 @@ const NOT_ASKED = [
   "outcome",
   "reckonCarriage",
 ];
+
+/** What names nothing within a collection: it changes the one that it is asked for, and no other. */
+const ABOUT_THE_WHOLE = ["changeSettings", "dropBottle", "keepBottle"];
 
 /** Two collections in one database: what one holds is asked for, and worked on, from the other. */
 describe("two walls between collections", () => {
@@ -197,7 +202,7 @@ describe("two walls between collections", () => {
     const files = readdirSync(path.resolve(import.meta.dirname, ".."))
       .filter((file) => file.endsWith(".ts"))
       .map((file) => file.slice(0, -3));
-    const tried = [...Object.keys(reads), ...Object.keys(deeds), ...NOT_ASKED, "changeSettings"];
+    const tried = [...Object.keys(reads), ...Object.keys(deeds), ...NOT_ASKED, ...ABOUT_THE_WHOLE];
     expect(files.filter((file) => !tried.includes(file))).toEqual([]);
   });
 
@@ -246,6 +251,10 @@ describe("two walls between collections", () => {
     const settings = { ...usualSettings, name: "N", timeZone: "Europe/Lisbon", alcoholPercent: 70 };
     for (const role of roleIds.filter((one) => one !== "owner"))
       expect((await changeSettings({ ...theirs, role }, settings)).ok).toBe(false);
+    for (const role of ["reader", "sitter"] as const) {
+      expect((await keepBottle({ ...theirs, role }, aBottle())).ok).toBe(false);
+      expect((await dropBottle({ ...theirs, role }, { bottleId: uuidv7() })).ok).toBe(false);
+    }
   });
 
   it("a sitter carries out what is due, takes back their own, and nobody else's", async () => {

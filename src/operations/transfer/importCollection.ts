@@ -11,7 +11,9 @@ import {
   type CollectionHead,
   type Section,
 } from "@/core/format/collectionFile";
+import { MOST_BOTTLES, type Bottle } from "@/core/household/bottles";
 import * as carriage from "@/db/stores/carriage";
+import * as collections from "@/db/stores/collections";
 import * as facts from "@/db/stores/facts";
 import * as transfer from "@/db/stores/transfer";
 import { scopeOf, type Context } from "../context";
@@ -72,7 +74,7 @@ export async function importCollection(
   scopeOf(context, "own");
   const zip = await open(file);
   try {
-    const { digests, lines } = await headOf(zip);
+    const { head, digests, lines } = await headOf(zip);
     return await context.sequelize.transaction(async (transaction) => {
       const scope = scopeOf(context, "own", transaction);
       // One file after the other, and after whatever is being derived.
@@ -105,6 +107,7 @@ export async function importCollection(
         checkDigest(digests, section.entry, n, sha256.digest("hex"));
       }
       await checkMothers(scope);
+      came.added += await putBottles(scope, head.collection.bottles);
       await transfer.deriveAll(scope);
       await carriage.wantAll(scope);
       progress(lines, lines);
@@ -147,6 +150,14 @@ async function putLines(
   if (!section.kind) return;
   const struck = batch.filter((line) => line["voidedAt"] !== null && known.has(keyOf(line)));
   came.struckOut += await transfer.strikeOut(scope, section, struck as never);
+}
+
+/** Bottles that are not in the cupboard yet; how many. What there is no room for stays out. */
+async function putBottles(scope: Scope, bottles: readonly Bottle[]): Promise<number> {
+  const there = await collections.lockBottles(scope);
+  const fresh = bottles.filter(({ id }) => !there.some((one) => one.id === id)).slice(0, MOST_BOTTLES - there.length);
+  if (fresh.length > 0) await collections.putBottles(scope, [...there, ...fresh]);
+  return fresh.length;
 }
 
 /** Cuttings may stand before their mothers in a file; at its end each has one that is there. */

@@ -17,6 +17,7 @@ import {
   type Act,
   type ActKindId,
 } from "@/core/acts/acts";
+import { ownStrength, type Bottle } from "@/core/household/bottles";
 import { workOf } from "@/core/acts/works";
 import type { PlanStep } from "@/core/case/plans";
 import type { PlannedDose } from "@/core/facts/kinds/programme";
@@ -51,7 +52,7 @@ export interface ActPlant extends ActedOn {
 }
 
 interface Props {
-  on: { plant: ActPlant } | { placeId: string; home: Home };
+  on: { plant: ActPlant } | { placeId: string; home: Home; outdoors: boolean };
   measuring: Measuring;
   now: string;
   /** The treatments of a plan still to be done; the first is proposed. */
@@ -86,7 +87,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
       placeId: "placeId" in on ? on.placeId : "",
       caseId: plant?.cases[0]?.id ?? "",
       stepId: steps[0]?.id ?? "",
-      act: plannedDraft(next ?? null, kinds[0]!, actedOn, volumeMl) as never,
+      act: plannedDraft(next ?? null, kinds[0]!, actedOn, volumeMl, measuring.bottles) as never,
       at: now,
       note: "",
       alreadyDone: false,
@@ -125,7 +126,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
   const against =
     "plant" in on
       ? actObjections(draft as unknown as Act, on.plant.bearer)
-      : placeObjections(draft as unknown as Act, on.home);
+      : placeObjections(draft as unknown as Act, on.home, on.outdoors);
   const refused = against.some(({ level }) => level === "refuse");
   const isWhat = ({ as }: { as: string }) => as === "select" || as === "choice";
   const fields = { form, draft, growthForm: actedOn.growthForm };
@@ -196,12 +197,19 @@ function kindOfDose(dose: PlannedDose): ActKindId {
 }
 
 /** What the form begins with: the step that is next, or the first kind there is. */
-function plannedDraft(next: PlannedDose | null, kind: ActKindId, on: ActedOn, volumeMl: number | undefined): Draft {
+function plannedDraft(
+  next: PlannedDose | null,
+  kind: ActKindId,
+  on: ActedOn,
+  volumeMl: number | undefined,
+  bottles: readonly Bottle[],
+): Draft {
   if (next && "work" in next) {
     const act = workOf(next.work).act({ form: on.growthForm, potCm: on.potCm });
     return { ...draftOf(act.kind, on), ...act };
   }
-  return { ...draftOf(kind, on), ...next, ...(volumeMl && { volumeMl }) };
+  const strength = next && ownStrength(bottles, mixes[next.mix].remedy);
+  return { ...draftOf(kind, on), ...next, ...(volumeMl && { volumeMl }), ...(strength && { strength }) };
 }
 
 /** The places that a technique goes to are ticked, until the keeper ticks otherwise. */

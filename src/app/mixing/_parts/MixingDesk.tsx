@@ -22,14 +22,16 @@ function read(typed: string, min: number, max: number): number | null {
 
 /** A mix and a volume give the amounts to measure; nothing is written down here. */
 export function MixingDesk({ measuring, home }: { measuring: Measuring; home: Home }) {
-  const [remedy, setRemedy] = useState<RemedyId>(remedyIds.find((id) => !isKeptOut(id, home, [])) ?? "soap");
+  const [remedy, setRemedy] = useState<RemedyId>(
+    remedyIds.find((id) => !isKeptOut(id, home, { sensitivities: [] })) ?? "soap",
+  );
   const [mix, setMix] = useState<MixId>(mixesOf(remedy)[0]!);
   const [volume, setVolume] = useState("500");
   const [percent, setPercent] = useState(String(measuring.alcoholPercent));
   const [spoons, setSpoons] = useState<SpoonSet>(measuring.spoons);
   const totalMl = read(volume, 1, LARGEST_ML);
   const alcoholPercent = read(percent, 1, 100);
-  const allowed = remedyIds.filter((id) => !isKeptOut(id, home, []));
+  const allowed = remedyIds.filter((id) => !isKeptOut(id, home, { sensitivities: [] }));
   const choose = (next: RemedyId) => {
     setRemedy(next);
     setMix(mixesOf(next)[0]!);

@@ -115,10 +115,10 @@ describe("plans", () => {
 describe("courses of a remedy", () => {
   it("count what has been put on without a long break, in whatever case, and not what was struck out", () => {
     const sprays = [spray(0), spray(70), spray(77), struck(spray(80)), spray(84)];
-    expect(coursesOn(sprays, on(90)).soap).toEqual({ times: 3, last: on(84) });
-    expect(coursesOn(sprays, on(78)).soap).toEqual({ times: 2, last: on(77) });
-    expect(coursesOn(sprays, on(200)).soap).toEqual({ times: 0, last: null });
-    expect(coursesOn(sprays, on(90)).oil).toEqual({ times: 0, last: null });
+    expect(coursesOn(sprays, on(90)).soap).toMatchObject({ times: 3, last: on(84) });
+    expect(coursesOn(sprays, on(78)).soap).toMatchObject({ times: 2, last: on(77) });
+    expect(coursesOn(sprays, on(200)).soap).toMatchObject({ times: 0, last: null });
+    expect(coursesOn(sprays, on(90)).oil).toMatchObject({ times: 0, last: null });
   });
 });
 

@@ -59,7 +59,7 @@ export function ByHand(props: Props) {
 }
 
 function Choices({ pest, meanC, first, bearer, current, reckoner, file, question, choose, adopting }: Props) {
-  const allowed = remedyIds.filter((id) => !isKeptOut(id, bearer.home ?? anyHome, bearer.sensitivities));
+  const allowed = remedyIds.filter((id) => !isKeptOut(id, bearer.home ?? anyHome, bearer));
   const [mix, setMix] = useState<MixId>(current?.mix ?? mixFor(allowed[0] ?? "soap", bearer));
   const [technique, setTechnique] = useState<TechniqueId>(current?.technique ?? "dab");
   const [basis, setBasis] = useState<"reckoned" | "own">("reckoned");

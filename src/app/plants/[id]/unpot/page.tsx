@@ -1,4 +1,5 @@
 import { workOf } from "@/core/acts/works";
+import { may } from "@/core/access/roles";
 import type { Metadata } from "next";
 import { springAfter } from "@/core/diagnosis/priors";
 import { treatmentsToCome } from "@/core/case/plans";
@@ -14,7 +15,7 @@ import { Unpotting } from "./_parts/Unpotting";
 export const metadata: Metadata = { title: "Unpot" };
 
 export default async function UnpotPage({ params }: { params: Promise<{ id: string }> }) {
-  const context = await currentContext();
+  const context = await currentContext("see");
   const read = await readUnpotting(context, (await params).id);
   if (!read) notFound();
   const { plant, on, cases } = read;
@@ -49,6 +50,7 @@ export default async function UnpotPage({ params }: { params: Promise<{ id: stri
         caseId={planned?.caseId ?? cases[0]?.view.found.id ?? ""}
         stepId={planned?.stepId ?? ""}
         now={momentNow(context)}
+        then={may(context.role, "read") ? `/plants/${plant.id}` : "/today"}
       />
     </>
   );

@@ -28,6 +28,8 @@ interface Props {
   caseId: string;
   stepId: string;
   now: string;
+  /** Where to go when it is written down. */
+  then: string;
 }
 
 const lefts = [
@@ -40,7 +42,7 @@ const lefts = [
 ] as const;
 
 /** Unpotting as a list to go down with wet hands: what was pressed stays pressed, whatever comes between. */
-export function Unpotting({ plantId, bearer, cases, caseId, stepId, now }: Props) {
+export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, then }: Props) {
   const router = useRouter();
   const [done, press, forget] = useTicks(`unpot ${plantId}`);
   const [left, setLeft] = useState(100);
@@ -60,7 +62,7 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now }: Props
     }),
     done: () => {
       forget();
-      router.push(`/plants/${plantId}`);
+      router.push(then);
       router.refresh();
     },
   });

@@ -44,6 +44,14 @@ describe("a case without a name", () => {
     await page.sees("buys a few better days");
   });
 
+  it("what is good against all of it is taken with one press, and falls due", async () => {
+    await page.press("Take these dates");
+    await page.sees("Chosen until then");
+    await page.open("/today");
+    await page.sees("what has no name yet, due today");
+    await page.open(`${plant}/unnamed`);
+  });
+
   it("named, it is a case of its own, and nothing stands open any more", async () => {
     await page.press("Name it");
     await page.arrives(/\/name$/);

@@ -1,23 +1,18 @@
 import { inUse } from "@/core/household/bottles";
-import { v7 as uuidv7 } from "uuid";
-import { workOf } from "@/core/acts/works";
 import { coursesOn } from "@/core/case/course";
 import { promiseOf } from "@/core/case/ask";
 import { doseOf } from "@/core/case/plans";
 import { addDays, type Day } from "@/core/climate/days";
 import type { AdoptPlan } from "@/core/facts/kinds/programme";
 import { checkCaseFile } from "@/core/format/read";
-import { isWork } from "@/core/planning/doses";
-import { labelObjections } from "@/core/planning/label";
-import { actObjections } from "@/core/suitability/actObjections";
-import { objections } from "@/core/suitability/suitability";
 import { scopeOf, today, type Context } from "./context";
 import * as facts from "@/db/stores/facts";
 import { perform, refuse, type Outcome } from "./outcome";
-import { checkHorizon, lockOpenCase, pastMoment } from "./parts/checks";
+import { lockOpenCase, pastMoment } from "./parts/checks";
 import { fileOfCase, waysOf } from "./parts/judgements";
 import { caseOnRecord } from "./parts/caseOnRecord";
-import { bearerOn, onPlant } from "./parts/onPlant";
+import { onPlant } from "./parts/onPlant";
+import { checkChosen, stepsFor } from "./parts/planChecks";
 import type { KeptRecord } from "./parts/plantRecords";
 import type { Case } from "@/core/case/cases";
 
@@ -36,27 +31,9 @@ export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outc
     if (await facts.isRecorded(scope, "programme", deed.id)) return { id: deed.id };
     const { found, record } = await lockOpenCase(scope, deed.caseId);
     if (deed.dates[0]! < found.openedOn) refuse("dates", "before_case");
-    for (const date of deed.dates) checkHorizon(context, "dates", date);
     const treatments = treatmentsOf(deed);
-    const bearer = bearerOn(context, record, today(context));
-    for (const { dose } of treatments) {
-      const against = isWork(dose)
-        ? actObjections(workOf(dose.work).act(bearer), bearer)
-        : objections(bearer, dose.mix, dose.technique);
-      if (against.some((o) => o.level === "refuse")) refuse("mix", "advised_against", { objections: against });
-    }
-    const label = labelObjections(
-      treatments.map(({ day, dose }) => ({ day, dose: doseOf(dose) })),
-      coursesOn(record.acts, today(context), inUse(context.collection.bottles)),
-    );
-    if (label.length > 0) refuse("dates", "against_label", { label });
-
-    const id = () => uuidv7({ msecs: context.now.getTime() });
-    const last = deed.dates.at(-1)!;
-    const steps = [
-      ...treatments.map(({ day, dose }) => ({ id: id(), kind: "treat" as const, dueOn: day, dose })),
-      ...LOOKS_AFTER_DAYS.map((days) => ({ id: id(), kind: "look" as const, dueOn: addDays(last, days), dose: null })),
-    ];
+    checkChosen(context, record, treatments);
+    const steps = stepsFor(context, treatments, LOOKS_AFTER_DAYS);
     const { plantId, pest } = found;
     const programme = { id: deed.id, programme: "casePlan" as const, plantId, caseId: found.id, pest, pOver, steps };
     await facts.add(scope, "programme", [{ ...programme, basis: deed.basis, at: pastMoment(context, context.now) }]);

@@ -31,6 +31,7 @@ export const problemCodes = [
   "parent_not_room",
   "stands_alone",
   "not_on_place",
+  "not_unnamed",
   "no_temperature",
   "still_in_use",
   "no_plants",

@@ -4,6 +4,7 @@ import { daysBetween, type Day } from "@/core/climate/days";
 import { groupBy } from "@/core/groupBy";
 import type { MixId } from "@/core/mixing/mixes";
 import { sittingVolume, volumeFor } from "@/core/mixing/sprayVolume";
+import type { Plant } from "@/core/facts/descriptions";
 import type { PlannedDose } from "@/core/facts/kinds/programme";
 import type { PestId } from "@/core/pests/pests";
 import { isWork, volumeOfDose } from "@/core/planning/doses";
@@ -20,8 +21,9 @@ import { cardOf } from "./parts/plantCard";
 /** One treatment that is due, as a line of a sitting. */
 export interface DueTreatment {
   readonly plant: PlantCard;
-  readonly caseId: string;
-  readonly pest: PestId;
+  /** The case it is for, and its pest; null for what has no name. */
+  readonly caseId: string | null;
+  readonly pest: PestId | null;
   readonly stepId: string;
   readonly planned: PlannedDose;
   readonly daysLate: number;
@@ -80,28 +82,23 @@ export async function readToday(context: Context): Promise<TodayView> {
   for (const { listed, record } of inCase) {
     const plant = cardOf(listed, day);
     const all = dueOf({ record, lookEveryDays, risk: riskNotAsked, petalsOf: () => listed.petals }, day);
-    for (const found of record.cases.filter((one) => one.open)) {
-      const { id: caseId, pest } = found;
-      if (!planInForce(found, record.cases, record)) unplanned.push({ caseId, pest, plant });
+    const open = record.cases.filter((one) => one.open);
+    for (const found of open)
+      if (!planInForce(found, record.cases, record)) unplanned.push({ caseId: found.id, pest: found.pest, plant });
+    for (const found of [...open, null]) {
+      const caseId = found?.id ?? null;
       const next = all.find((one) => one.what === "treat" && one.caseId === caseId);
       if (!next?.dose || !next.stepId) continue;
       if (next.on > day) ahead.push({ what: "treat", day: next.on, plant });
-      else {
-        const planned = next.dose;
-        const { growthForm: form, potCm } = record.plant;
-        const volumeMl = isWork(planned) ? volumeOfDose(planned, { form, potCm }) : volumeFor(planned.technique, potCm);
-        const daysLate = daysBetween(next.on, day);
+      else
         due.push({
           plant,
           caseId,
-          pest,
+          pest: found?.pest ?? null,
+          ...dueStep(next.dose, record.plant),
           stepId: next.stepId,
-          planned,
-          daysLate,
-          volumeMl,
-          potCm,
+          daysLate: daysBetween(next.on, day),
         });
-      }
     }
   }
   return {
@@ -117,6 +114,11 @@ export async function readToday(context: Context): Promise<TodayView> {
     next: ahead.toSorted((a, b) => a.day.localeCompare(b.day) || (a.what > b.what ? -1 : 1))[0] ?? null,
     plants: counts.everything,
   };
+}
+
+function dueStep(planned: PlannedDose, { growthForm: form, potCm }: Plant) {
+  const volumeMl = isWork(planned) ? volumeOfDose(planned, { form, potCm }) : volumeFor(planned.technique, potCm);
+  return { planned, potCm, volumeMl };
 }
 
 function gather(due: readonly DueTreatment[]): Sitting[] {

@@ -1,5 +1,6 @@
 import type { AgainstAllQuestion } from "@/core/case/againstAll";
-import { inQuestionOf, unnamedOn, type InQuestion, type Unnamed } from "@/core/case/unnamed";
+import type { Plan } from "@/core/case/plans";
+import { inQuestionOf, planOfUnnamed, unnamedOn, type InQuestion, type Unnamed } from "@/core/case/unnamed";
 import { priorsFor } from "@/core/diagnosis/priors";
 import type { Plant } from "@/core/facts/descriptions";
 import { today, type Context } from "./context";
@@ -10,7 +11,9 @@ import { readPlant } from "./readPlant";
 export interface UnnamedView {
   readonly plant: Plant;
   /** Null where nothing on it is open without a name. */
-  readonly open: (Unnamed & { readonly about: InQuestion; readonly question: AgainstAllQuestion }) | null;
+  readonly open:
+    | (Unnamed & { readonly about: InQuestion; readonly question: AgainstAllQuestion; readonly plan: Plan | null })
+    | null;
 }
 
 /** What is open without a name on a plant; null when there is no such plant. */
@@ -27,5 +30,5 @@ export async function readUnnamed(context: Context, asked: string): Promise<Unna
   const { planTarget: target, workDays } = waysOf(context.collection);
   const { candidates, none } = about;
   const question = { candidates, none, form, meanC, today: day, workDays, target, courses, on };
-  return { plant, open: { ...open, about, question } };
+  return { plant, open: { ...open, about, question, plan: planOfUnnamed(record) } };
 }

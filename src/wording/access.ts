@@ -32,6 +32,7 @@ const deedNames: Record<DeedName, string> = {
   setApart: "set apart",
   recordLook: "look written down",
   adoptPlan: "plan adopted",
+  adoptUnnamed: "plan against something without a name adopted",
   recordAct: "act written down",
   recordReaction: "reaction written down",
   closeCase: "case closed",

@@ -43,6 +43,11 @@ export const pestNames: Record<PestId, string> = {
   aphid: "Aphids",
 };
 
+/** What a treatment is against, within a sentence; null for what has no name yet. @example pestName("thrips") // "thrips" */
+export function pestName(pest: PestId | null): string {
+  return pest === null ? "what has no name yet" : pestNames[pest].toLowerCase();
+}
+
 export const stageNames: Record<string, string> = {
   egg: "eggs",
   crawler: "crawlers",

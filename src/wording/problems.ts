@@ -34,6 +34,7 @@ const problemSentences = {
   spot_not_there: "This growth form does not have that spot.",
   parent_not_room: "It cannot stand in that place. A room stands in none, a tray on a shelf or in a room.",
   stands_alone: "Choose where it stands: a tray or a cabinet stands in something.",
+  not_unnamed: "Nothing on this plant is without a name any more. Open its case.",
   not_on_place: "This can be done to a plant only. Open the plant and write it down there.",
   no_temperature: "Say about how warm it is there, or choose a room for it to stand in.",
   no_such_zone: "There is no such time zone. Europe/Lisbon is one.",

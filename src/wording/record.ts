@@ -5,6 +5,7 @@ import { plannedName, tellAct } from "./acts";
 import {
   mixNames,
   outcomeNames,
+  pestName,
   pestNames,
   reactionNames,
   schoolNames,
@@ -61,10 +62,7 @@ export const tell: { readonly [K in FactKindId]: (fact: Fact<K>, around: Around)
   programme: ({ steps, basis, pest }) => {
     const doses = steps.flatMap((step) => (step.dose ? [plannedName(step.dose)] : []));
     const times = doses.length === 1 ? "1 time" : `${doses.length} times`;
-    return [
-      `Plan against ${pestNames[pest].toLowerCase()}: ${[...new Set(doses)].join(", then ")}, ${times}`,
-      schoolNames[basis],
-    ];
+    return [`Plan against ${pestName(pest)}: ${[...new Set(doses)].join(", then ")}, ${times}`, schoolNames[basis]];
   },
   closing: ({ pest, outcome, note }) => [
     `Case closed: ${pestNames[pest].toLowerCase()}, ${outcomeNames[outcome].toLowerCase()}`,

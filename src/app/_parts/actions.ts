@@ -5,7 +5,7 @@ import { recordAct as recordActShape } from "@/core/facts/kinds/act";
 import { closeCase as closeCaseShape } from "@/core/facts/kinds/closing";
 import { recordLook as recordLookShape } from "@/core/facts/kinds/look";
 import { movePlant as movePlantShape, setApart as setApartShape } from "@/core/facts/kinds/placement";
-import { adoptPlan as adoptPlanShape } from "@/core/facts/kinds/programme";
+import { adoptPlan as adoptPlanShape, adoptUnnamed as adoptUnnamedShape } from "@/core/facts/kinds/programme";
 import { recordReaction as recordReactionShape } from "@/core/facts/kinds/reaction";
 import { dropBottle as dropBottleShape, keepBottle as keepBottleShape } from "@/core/household/bottles";
 import * as deeds from "@/core/facts/deeds";
@@ -18,6 +18,7 @@ import { mayBegin, signed } from "@/operations/door/asker";
 import { addPlace } from "@/operations/addPlace";
 import { addPlant, addPlants } from "@/operations/addPlants";
 import { adoptPlan } from "@/operations/adoptPlan";
+import { adoptUnnamed } from "@/operations/adoptUnnamed";
 import { archivePlant } from "@/operations/archivePlant";
 import { changeSettings } from "@/operations/changeSettings";
 import { closeCase } from "@/operations/closeCase";
@@ -68,6 +69,8 @@ export const recordLookAction = async (c: string, input: unknown) =>
   thenJudge(c, await deed(c, "recordLook", recordLookShape, recordLook, input));
 export const adoptPlanAction = async (c: string, input: unknown) =>
   thenJudge(c, await deed(c, "adoptPlan", adoptPlanShape, adoptPlan, input));
+export const adoptUnnamedAction = async (c: string, input: unknown) =>
+  thenJudge(c, await deed(c, "adoptUnnamed", adoptUnnamedShape, adoptUnnamed, input));
 export const recordActAction = async (c: string, input: unknown) =>
   thenJudge(c, await deed(c, "recordAct", recordActShape, recordAct, input));
 export const recordReactionAction = async (c: string, input: unknown) =>

@@ -15,6 +15,7 @@ export type DeedName =
   | "setApart"
   | "recordLook"
   | "adoptPlan"
+  | "adoptUnnamed"
   | "recordAct"
   | "recordReaction"
   | "closeCase"

@@ -38,11 +38,21 @@ export function planInForce(
   cases: readonly Case[],
   { programmes, acts, looks }: { programmes: readonly Programme[]; acts: readonly ActDone[]; looks: readonly Look[] },
 ): Plan | null {
-  const own = standing(programmes).filter(({ caseId, at }) => caseFiledUnder(cases, caseId, at)?.id === found.id);
+  const own = standing(programmes).filter(
+    ({ caseId, at }) => caseId !== null && caseFiledUnder(cases, caseId, at)?.id === found.id,
+  );
   const latest = own.at(-1);
-  if (!latest) return null;
-  const { id, basis, pOver, at, day } = latest;
-  return { id, basis, pOver, adoptedAt: at, adoptedOn: day, steps: stepsOf(latest, standing(acts), standing(looks)) };
+  return latest ? planOf(latest, { acts, looks }) : null;
+}
+
+/** A programme as a plan, with what has been done of it. */
+export function planOf(
+  programme: Programme,
+  { acts, looks }: { readonly acts: readonly ActDone[]; readonly looks: readonly Look[] },
+): Plan {
+  const { id, basis, pOver, at, day } = programme;
+  const steps = stepsOf(programme, standing(acts), standing(looks));
+  return { id, basis, pOver, adoptedAt: at, adoptedOn: day, steps };
 }
 
 function stepsOf(programme: Programme, acts: readonly ActDone[], looks: readonly Look[]): PlanStep[] {

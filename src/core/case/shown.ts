@@ -17,8 +17,8 @@ export interface CaseRecordShown {
 export function inCase(found: Case, { looks, acts, programmes, closings, cases }: PlantRecord): CaseRecordShown {
   const ran = ({ at }: { readonly at: Date }) =>
     at >= found.openedAt && (found.closing === null || at <= found.closing.at);
-  const filed = ({ caseId, at }: { readonly caseId: string; readonly at: Date }) =>
-    caseFiledUnder(cases, caseId, at)?.id === found.id;
+  const filed = ({ caseId, at }: { readonly caseId: string | null; readonly at: Date }) =>
+    caseId !== null && caseFiledUnder(cases, caseId, at)?.id === found.id;
   return {
     looks: looks.filter(ran),
     acts: acts.filter(ran),

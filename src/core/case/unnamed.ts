@@ -5,9 +5,10 @@ import type { Priors } from "../diagnosis/priors";
 import { tests, type Observations, type SignId, type TestId } from "../diagnosis/signs";
 import { isReckoned, type SuspectId } from "../diagnosis/suspects";
 import { byChance, SETTLES_FROM_BITS } from "../diagnosis/verdict";
-import { byMoment, standing, type Look } from "../facts/facts";
+import { byMoment, standing, type ActDone, type Look, type Programme } from "../facts/facts";
 import type { PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
+import { planOf, type Plan } from "./plans";
 
 /** Signs of something on a plant that nobody could name. */
 export interface Unnamed {
@@ -25,6 +26,30 @@ export function unnamedOn(looks: readonly Look[]): Unnamed | null {
     .findLast(({ naming, finds }) => naming !== null || finds.length > 0);
   if (!last?.naming?.open || last.finds.length > 0) return null;
   return { since: last.day, observed: observedIn(last.naming) };
+}
+
+/**
+ * What is being done against something without a name: the programme chosen last since that has been open without a break; null
+ * where nothing is open, or nothing was chosen. It ends when a look finds something or says that it is none.
+ * @example planOfUnnamed({ looks: [], acts: [], programmes: [] }) // null
+ */
+export function planOfUnnamed({
+  looks,
+  acts,
+  programmes,
+}: {
+  readonly looks: readonly Look[];
+  readonly acts: readonly ActDone[];
+  readonly programmes: readonly Programme[];
+}): Plan | null {
+  if (!unnamedOn(looks)) return null;
+  const telling = standing(looks)
+    .toSorted(byMoment)
+    .filter(({ naming, finds }) => naming !== null || finds.length > 0);
+  const before = telling.findLastIndex(({ naming, finds }) => !naming?.open || finds.length > 0);
+  const { at: from } = telling[before + 1]!;
+  const latest = standing(programmes).findLast((one) => one.programme === "unnamed" && one.at >= from);
+  return latest ? planOf(latest, { acts, looks }) : null;
 }
 
 function observedIn({ present, absent }: NonNullable<Look["naming"]>): Observations {

@@ -134,7 +134,7 @@ describe("what goes with what", () => {
     const act = workOf("drenchPeroxide").act(leafy);
     const poured = (n: number): ActDone => ({ ...spray(0), day: on(n), act });
     const courses = coursesOn([poured(-300), poured(-100)], on(0));
-    expect(courses.drenchPeroxide).toEqual({ times: 2, last: on(-100) });
+    expect(courses.drenchPeroxide).toMatchObject({ times: 2, last: on(-100) });
     const third = { day: on(0), dose: { work: "drenchPeroxide" } } as const;
     expect(labelObjections([third], courses)).toMatchObject([{ code: "too_often", most: 2, times: 3 }]);
     expect(coursesOn([poured(-400), poured(-100)], on(0)).drenchPeroxide.times).toBe(1);

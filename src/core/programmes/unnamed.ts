@@ -1,8 +1,12 @@
 import { addDays } from "../climate/days";
-import { unnamedOn } from "../case/unnamed";
-import { lookDays, lookDue, notRunning, WATCHED_EVERY_DAYS, type ProgrammeKind } from "./programme";
+import { treatmentsToCome } from "../case/plans";
+import { planOfUnnamed, unnamedOn } from "../case/unnamed";
+import { lookDays, lookDue, notRunning, WATCHED_EVERY_DAYS, type Due, type ProgrammeKind } from "./programme";
 
-/** Signs that nobody could name are looked at again within a week, and weekly until they have a name or are none (common practice). */
+/**
+ * Signs that nobody could name are looked at again within a week, and weekly until they have a name or are none (common practice);
+ * what was chosen against them falls due on its days.
+ */
 export const unnamed: ProgrammeKind<"unnamed"> = {
   kind: "unnamed",
   subject: "plant",
@@ -11,7 +15,14 @@ export const unnamed: ProgrammeKind<"unnamed"> = {
     if (!open) return [];
     const last = lookDays(record).at(-1);
     const from = last !== undefined && last > open.since ? last : open.since;
-    return [lookDue("unnamed", addDays(from, WATCHED_EVERY_DAYS))];
+    const plan = planOfUnnamed(record);
+    const treatments = plan ? treatmentsToCome(plan) : [];
+    return [
+      lookDue("unnamed", addDays(from, WATCHED_EVERY_DAYS)),
+      ...treatments.map(({ id: stepId, dueOn: on, dose }): Due => {
+        return { what: "treat", on, programme: "unnamed", caseId: null, stepId, dose };
+      }),
+    ];
   },
   verdict: ({ record }) => (unnamedOn(record.looks) ? { ...notRunning, state: "atRisk" } : notRunning),
 };

@@ -86,6 +86,14 @@ export async function since<K extends FactKindId>(
   return read(scope, kind, "f.plant_id = s.plant and f.happened_at >= s.at", { from }, beside);
 }
 
+/** Plants in use on which something was chosen, since a moment, against what has no name. */
+export async function plantsAgainstUnnamed(scope: Scope, from: Date): Promise<string[]> {
+  const sql = `select distinct n.plant_id as id from programmes n
+    join plants p on p.collection_id = n.collection_id and p.id = n.plant_id and p.archived_at is null
+    where n.collection_id = :c and n.programme = 'unnamed' and n.voided_at is null and n.happened_at >= :from`;
+  return (await rows(scope, z.object({ id: z.string() }), sql, { from })).map(({ id }) => id);
+}
+
 /** What was done to places since a moment, oldest first, what was struck out among it. */
 export function onPlaces(scope: Scope, from: Date): Promise<Fact<"act">[]> {
   return read(scope, "act", "f.place_id is not null and f.happened_at >= :from", { from });

@@ -26,10 +26,17 @@ export function waysOf({ workDays, planPercent, clearPercent }: Settings): Keepe
 /** What a kept judgement must be of, beside the plant's facts, to speak of now. */
 export function judgedNow(context: Pick<Context, "collection" | "now">) {
   return {
-    ways: JSON.stringify([waysOf(context.collection), context.collection.timeZone]),
+    ways: JSON.stringify([waysOf(context.collection), context.collection.timeZone, ...labelsIn(context.collection)]),
     modelVersion: MODEL_VERSION,
     asOf: today(context),
   };
+}
+
+/** What the labels in the cupboard say that bears on a case. */
+function labelsIn({ bottles }: Context["collection"]) {
+  return inUse(bottles).map(({ active, unit, perLitre, everyDays, mostTimes, allowed }) => {
+    return [active, unit, perLitre, everyDays, mostTimes, allowed];
+  });
 }
 
 /** A judgement as it was kept; null for none. */

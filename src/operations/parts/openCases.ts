@@ -1,3 +1,4 @@
+import { subDays } from "date-fns";
 import { placesInRecord, recordOf, type PlantRecord } from "@/core/case/record";
 import { byMoment } from "@/core/facts/facts";
 import { groupBy } from "@/core/groupBy";
@@ -9,16 +10,27 @@ import * as places from "@/db/stores/places";
 import * as plants from "@/db/stores/plants";
 import * as plantStates from "@/db/stores/plantStates";
 
-/** A plant in an open case: its row in the lists, and its record since that case began. */
+/** A plant in an open case, or against something without a name: its row in the lists, and its record since that began. */
 export interface PlantInCase {
   readonly listed: plantStates.ListedPlant;
   readonly record: PlantRecord;
 }
 
-/** Every plant in use that is in an open case, by code. What lies before its open cases is left out of the records. */
+/** Something without a name is looked at weekly: what was chosen against it longer ago than this is of no case any more, days. */
+const UNNAMED_DAYS = 180;
+
+/**
+ * Every plant in use that is in an open case, or on which something was chosen against what has no name, by code. What lies before
+ * is left out of the records.
+ */
 export async function plantsInCase(scope: Scope): Promise<PlantInCase[]> {
-  const open = await cases.open(scope);
-  const begins = new Map<string, Date>();
+  const from = subDays(scope.now, UNNAMED_DAYS);
+  const [open, unnamed] = await together(
+    scope,
+    () => cases.open(scope),
+    () => facts.plantsAgainstUnnamed(scope, from),
+  );
+  const begins = new Map<string, Date>(unnamed.map((plantId) => [plantId, from]));
   for (const { plantId, openedAt } of open)
     if (!begins.has(plantId) || openedAt < begins.get(plantId)!) begins.set(plantId, openedAt);
   const ids = [...begins.keys()];

@@ -4,6 +4,7 @@ import pg from "pg";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import { v7 as uuidv7 } from "uuid";
+import { day } from "@/core/climate/days";
 import { roleIds, type RoleId } from "@/core/access/roles";
 import { factKindIds } from "@/core/facts/facts";
 import { usualSettings } from "@/core/facts/settings";
@@ -12,6 +13,7 @@ import { addPlace } from "../addPlace";
 import { addPlacePhoto } from "../addPlacePhoto";
 import { addPlant, addPlants } from "../addPlants";
 import { adoptPlan } from "../adoptPlan";
+import { adoptUnnamed } from "../adoptUnnamed";
 import { archivePlant } from "../archivePlant";
 import { changeSettings } from "../changeSettings";
 import { closeCase } from "../closeCase";
@@ -143,6 +145,8 @@ describe("two walls between collections", () => {
     addPlant: (c) => addPlant(c, aPlant(ids.place)),
     addPlants: (c) => addPlants(c, { plants: [aPlant(ids.place)] }),
     adoptPlan: (c) => adoptPlan(c, aPlan(ids.case, ["2026-11-25"])),
+    adoptUnnamed: (c) =>
+      adoptUnnamed(c, { id: uuidv7(), plantId: ids.plant, dates: [day("2026-11-25")], doses: [{ work: "shower" }] }),
     archivePlant: (c) => archivePlant(c, { plantId: ids.plant, archived: true }),
     closeCase: (c) => closeCase(c, { id: uuidv7(), caseId: ids.case, outcome: "clear", note: "", ...now }),
     editPlace: (c) => editPlace(c, { placeId: ids.place, name: "Mine now" }),

@@ -20,7 +20,7 @@ import { warmthInWords } from "@/wording/warmth";
 import { CaseReckoned } from "./_parts/CaseReckoned";
 import { comingDoses, lastDay, marksOf } from "./_parts/timeline";
 import { caseOf } from "./_parts/caseOf";
-import { Steps } from "./_parts/Steps";
+import { Steps } from "@/app/_parts/Steps";
 import { WhyStill } from "./_parts/WhyStill";
 
 export const metadata: Metadata = { title: "Case" };

@@ -5,12 +5,11 @@ import { currentContext } from "@/app/_parts/context";
 import { ActForm } from "@/app/_parts/act/ActForm";
 import { momentNow } from "@/app/_parts/moments";
 import { workIds } from "@/core/acts/works";
-import { treatmentsToCome } from "@/core/case/plans";
 import { isMix, mixIds } from "@/core/mixing/mixes";
 import { readSitting } from "@/operations/readSitting";
 import { sittingName } from "@/wording/acts";
 import { millilitres } from "@/wording/amounts";
-import { pestNames } from "@/wording/names";
+import { pestName, pestNames } from "@/wording/names";
 
 export const metadata: Metadata = { title: "Sitting" };
 
@@ -36,10 +35,10 @@ export default async function SittingPage({ params }: { params: Promise<{ what: 
       </>
     );
   }
-  const { sitting, view } = due;
-  const { found, plant, place } = view;
+  const { sitting, turn } = due;
+  const { found, plant, place, on, steps } = turn;
   const { id, growthForm, potCm } = plant;
-  const cases = [{ id: found.id, name: pestNames[found.pest] }];
+  const cases = found ? [{ id: found.id, name: pestNames[found.pest] }] : [];
   return (
     <>
       <p className="text-body-secondary mb-0">
@@ -50,14 +49,14 @@ export default async function SittingPage({ params }: { params: Promise<{ what: 
         {plant.code} {plant.name}
       </h1>
       <p>
-        {place.name}. Against {pestNames[line.pest].toLowerCase()}.
+        {place.name}. Against {pestName(line.pest)}.
       </p>
       <ActForm
         key={line.stepId}
-        on={{ plant: { id, growthForm, potCm, bearer: view.on.bearer, cases } }}
+        on={{ plant: { id, growthForm, potCm, bearer: on.bearer, cases } }}
         measuring={context.collection}
         now={momentNow(context)}
-        steps={view.plan ? treatmentsToCome(view.plan) : []}
+        steps={steps}
         volumeMl={isMix(what) ? line.volumeMl : undefined}
         then={`/sitting/${what}`}
         label="Treated"

@@ -9,7 +9,7 @@ import { PlantLine } from "@/ui/PlantLine";
 import { millilitres } from "@/wording/amounts";
 import { dayCount } from "@/wording/dates";
 import { sittingName } from "@/wording/acts";
-import { pestNames } from "@/wording/names";
+import { pestName } from "@/wording/names";
 
 /** All that is due of one mix or one work: one volume to mix, its cautions, its plants. */
 export function SittingCard({ sitting, measuring }: { sitting: Sitting; measuring: Measuring }) {
@@ -26,7 +26,7 @@ export function SittingCard({ sitting, measuring }: { sitting: Sitting; measurin
           <PlantLine
             key={line.stepId}
             plant={line.plant}
-            note={`${pestNames[line.pest].toLowerCase()}, ${line.daysLate > 0 ? `${dayCount(line.daysLate)} late` : "due today"}${line.volumeMl > 0 ? `, ${millilitres(line.volumeMl)}` : ""}`}
+            note={`${pestName(line.pest)}, ${line.daysLate > 0 ? `${dayCount(line.daysLate)} late` : "due today"}${line.volumeMl > 0 ? `, ${millilitres(line.volumeMl)}` : ""}`}
           />
         ))}
       </ul>

@@ -1,12 +1,14 @@
 import { describe, expect, it } from "vitest";
 import { priorsFor } from "../../diagnosis/priors";
-import type { Look } from "../../facts/facts";
+import type { ActDone, Look } from "../../facts/facts";
+import { riskNotAsked } from "../../programmes/programme";
+import { dueOf } from "../../programmes/programmes";
 import { bearerOf } from "../../suitability/bearer";
 import { againstAll, type AgainstAllAnswer, type AgainstAllQuestion } from "../againstAll";
 import { coursesOn } from "../course";
 import { TRIAL_DAY } from "../trial";
-import { inQuestionOf, unnamedOn, type Unnamed } from "../unnamed";
-import { find, look, on } from "./facts";
+import { inQuestionOf, planOfUnnamed, unnamedOn, type Unnamed } from "../unnamed";
+import { find, look, on, plan, record, spray, struck } from "./facts";
 
 const signs = { present: ["stippling"], absent: ["webbing"], by: "signs", likeliest: "spiderMite" } as const;
 const naming = { ...signs, present: [...signs.present], absent: [...signs.absent] };
@@ -26,6 +28,46 @@ describe("what is open without a name", () => {
     expect(unnamedOn([open(0), look(4, [], { naming })])).toBeNull();
     expect(unnamedOn([open(0, { voidReason: "Another plant." })])).toBeNull();
     expect(unnamedOn([open(9), find(4, "thrips")])).not.toBeNull();
+  });
+});
+
+describe("what is chosen against it", () => {
+  const chosen = (offset: number, due: number) => ({
+    ...plan(offset, "", [["treat", due]]),
+    programme: "unnamed" as const,
+    caseId: null,
+    pest: null,
+  });
+  const due = (of: Parameters<typeof planOfUnnamed>[0]) => planOfUnnamed(of)?.steps.map(({ dueOn }) => dueOn) ?? null;
+
+  it("is what was chosen last since it has been open, and goes on while it stays open", () => {
+    const looks = [open(0), open(8)];
+    expect(due({ looks, acts: [], programmes: [chosen(1, 2), chosen(3, 5)] })).toEqual([on(5)]);
+    expect(due({ looks, acts: [], programmes: [chosen(1, 2), struck(chosen(3, 5))] })).toEqual([on(2)]);
+    expect(due({ looks, acts: [], programmes: [] })).toBeNull();
+  });
+
+  it("ends with a name, and what was chosen against something earlier is not taken up again", () => {
+    const programmes = [chosen(1, 2)];
+    expect(due({ looks: [open(0), find(4, "thrips")], acts: [], programmes })).toBeNull();
+    expect(due({ looks: [open(0), look(4, [], { naming }), open(9)], acts: [], programmes })).toBeNull();
+    expect(due({ looks: [open(0), struck(look(4, [], { naming })), open(9)], acts: [], programmes })).toEqual([on(2)]);
+  });
+
+  it("falls due on its days, and no more once it is done", () => {
+    const programmes = [chosen(1, 2)];
+    const asked = (acts: ActDone[]) =>
+      dueOf(
+        {
+          record: record({ looks: [open(0)], programmes, acts }),
+          lookEveryDays: 7,
+          risk: riskNotAsked,
+          petalsOf: () => 1,
+        },
+        on(2),
+      ).filter(({ what }) => what === "treat");
+    expect(asked([])).toMatchObject([{ on: on(2), programme: "unnamed", caseId: null }]);
+    expect(asked([spray(2, { stepId: programmes[0]!.steps[0]!.id })])).toEqual([]);
   });
 });
 

@@ -23,6 +23,12 @@ export type PlannedDose = z.output<typeof dose>;
 /** More treatments than this belong to no plan. */
 const MOST_STEPS = 24;
 
+const dates = z
+  .array(dayField)
+  .min(1)
+  .max(MOST_STEPS)
+  .refine((all) => all.every((d, i) => i === 0 || all[i - 1]! < d), { params: { code: "not_ascending" } });
+
 export const adoptPlan = z
   .object({
     id,
@@ -30,11 +36,7 @@ export const adoptPlan = z
     mix: z.enum(mixIds),
     technique: z.enum(techniqueIds),
     basis,
-    dates: z
-      .array(dayField)
-      .min(1)
-      .max(MOST_STEPS)
-      .refine((dates) => dates.every((d, i) => i === 0 || dates[i - 1]! < d), { params: { code: "not_ascending" } }),
+    dates,
     /** What the first date is done with, where that is another thing than the rest; null where it is not. */
     knockDown: dose.nullish(),
     /** What each date is done with, in their order, where that is not the same for all. */
@@ -46,6 +48,18 @@ export const adoptPlan = z
   });
 export type AdoptPlan = z.output<typeof adoptPlan>;
 
+/** Dates against something without a name; its programme runs until it has one, or is none. */
+export const adoptUnnamed = z
+  .object({
+    id,
+    plantId: id,
+    dates,
+    /** What each date is done with, in their order. */
+    doses: z.array(dose).min(1).max(MOST_STEPS),
+  })
+  .refine(({ dates, doses }) => doses.length === dates.length, { path: ["dates"], params: { code: "unknown" } });
+export type AdoptUnnamed = z.output<typeof adoptUnnamed>;
+
 const step = z.object({
   id: z.string(),
   kind: z.enum(["treat", "look"]),
@@ -54,17 +68,17 @@ const step = z.object({
   dose: dose.nullable(),
 });
 
-/** The keeper has chosen steps with their dates: today the plan of a case. */
+/** The keeper has chosen steps with their dates: the plan of a case, or what is done against something without a name. */
 export const programme = factKind({
   kind: "programme",
   table: "programmes",
   deed: adoptPlan,
   own: z.object({
-    programme: z.enum(["casePlan"]),
+    programme: z.enum(["casePlan", "unnamed"]),
     plantId: z.string(),
-    /** The case it was filed under, and that case's pest. */
-    caseId: z.string(),
-    pest: z.enum(pestIds),
+    /** The case it was filed under, and that case's pest; null for what has no name. */
+    caseId: z.string().nullable(),
+    pest: z.enum(pestIds).nullable(),
     basis,
     /** The probability it promised when it was adopted, reckoned then; null for what could not be scored. */
     pOver: z.number().nullable(),

@@ -3,7 +3,9 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
 import { readUnnamed } from "@/operations/readUnnamed";
+import { Steps } from "@/app/_parts/Steps";
 import { Panel } from "@/ui/Panel";
+import { plannedInWords } from "@/wording/acts";
 import { dayInWords } from "@/wording/dates";
 import { signNames, testNames } from "@/wording/signs";
 import { answerSentence, candidatesSentence } from "@/wording/unnamed";
@@ -27,7 +29,7 @@ export default async function UnnamedPage({ params }: { params: Promise<{ id: st
       </>
     );
   }
-  const { about, observed, since, question } = open;
+  const { about, observed, since, question, plan } = open;
   const seen = (["present", "absent"] as const).map((is) =>
     Object.entries(observed)
       .filter(([, what]) => what === is)
@@ -70,8 +72,16 @@ export default async function UnnamedPage({ params }: { params: Promise<{ id: st
           </Panel>
         </div>
         <div className="col-lg-7">
+          {plan && (
+            <Panel title="Chosen until then">
+              <p className="mb-2">
+                {[...new Set(plan.steps.flatMap(({ dose }) => (dose ? [plannedInWords(dose)] : [])))].join(", then ")}
+              </p>
+              <Steps plan={plan} today={question.today} open />
+            </Panel>
+          )}
           {about.candidates.length > 0 ? (
-            <AgainstAllWays plantId={plant.id} question={question} />
+            <AgainstAllWays plantId={plant.id} question={question} planned={plan !== null} />
           ) : (
             <Panel title="Until then">
               <p className="mb-0">Set it apart, and put nothing on it: no dates are reckoned against what it may be.</p>

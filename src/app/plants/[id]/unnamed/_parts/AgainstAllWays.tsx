@@ -3,7 +3,16 @@
 import { proxy } from "comlink";
 import Link from "next/link";
 import { useState } from "react";
-import type { AgainstAllQuestion } from "@/core/case/againstAll";
+import { useRouter } from "next/navigation";
+import { v7 as uuidv7 } from "uuid";
+import { adoptUnnamedAction } from "@/app/_parts/actions";
+import type { AgainstAll, AgainstAllQuestion } from "@/core/case/againstAll";
+import { adoptUnnamed, type PlannedDose } from "@/core/facts/kinds/programme";
+import { isWork } from "@/core/planning/doses";
+import type { Bearer } from "@/core/suitability/bearer";
+import { mixFor } from "@/core/suitability/mixFor";
+import { FieldProblem, SubmitRow } from "@/ui/fields/fields";
+import { useDeed } from "@/ui/fields/useDeed";
 import { Panel } from "@/ui/Panel";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { Reckoning } from "@/ui/reckoner/Reckoning";
@@ -14,7 +23,16 @@ import { approachNames, pestNames } from "@/wording/names";
 import { soapSentence } from "@/wording/unnamed";
 
 /** What is good against everything that it may be: each way against each candidate, and weighted over all. */
-export function AgainstAllWays({ plantId, question }: { plantId: string; question: AgainstAllQuestion }) {
+export function AgainstAllWays({
+  plantId,
+  question,
+  planned,
+}: {
+  plantId: string;
+  question: AgainstAllQuestion;
+  /** Whether dates have been chosen already. */
+  planned: boolean;
+}) {
   const [share, setShare] = useState(0);
   const reckoner = useReckoner();
   const key = JSON.stringify(question);
@@ -61,6 +79,9 @@ export function AgainstAllWays({ plantId, question }: { plantId: string; questio
             </tbody>
           </table>
           {answer.ways.length === 0 && <p>This plant bears none of the remedies just now: set it apart.</p>}
+          {answer.ways[0] && (
+            <Adopt plantId={plantId} way={answer.ways[0]} bearer={question.on.bearer} planned={planned} />
+          )}
           <p>{soapSentence(answer)}</p>
           <p className="small">
             A light infestation is supposed; the chances are those of the model, weighted by how likely each is. Once it
@@ -77,5 +98,47 @@ export function AgainstAllWays({ plantId, question }: { plantId: string; questio
         </>
       )}
     </Panel>
+  );
+}
+
+/** The best of the ways is taken with one press; its days then fall due until there is a name. */
+function Adopt({
+  plantId,
+  way,
+  bearer,
+  planned,
+}: {
+  plantId: string;
+  way: AgainstAll;
+  bearer: Bearer;
+  planned: boolean;
+}) {
+  const router = useRouter();
+  const { form, submit, trouble } = useDeed({
+    schema: adoptUnnamed,
+    action: adoptUnnamedAction,
+    defaults: () => ({
+      ...{ id: uuidv7(), plantId, dates: [...way.dates] as string[] },
+      doses: way.doses.map((dose): PlannedDose => {
+        if (isWork(dose)) return { work: dose.work };
+        return { mix: dose.mix ?? mixFor(dose.remedy, bearer), technique: dose.technique };
+      }),
+    }),
+    done: () => {
+      form.setValue("id", uuidv7());
+      router.refresh();
+    },
+  });
+  const { errors } = form.formState;
+  return (
+    <form onSubmit={submit} className="mb-3" noValidate>
+      <FieldProblem name="dates" message={errors.dates?.message ?? errors.dates?.root?.message} />
+      <SubmitRow
+        form={form}
+        trouble={trouble}
+        label={planned ? "Take these dates instead" : "Take these dates"}
+        variant={planned ? "outline-primary" : "primary"}
+      />
+    </form>
   );
 }

@@ -1,0 +1,49 @@
+import { v7 as uuidv7 } from "uuid";
+import { workOf } from "@/core/acts/works";
+import { coursesOn } from "@/core/case/course";
+import { doseOf } from "@/core/case/plans";
+import { addDays, type Day } from "@/core/climate/days";
+import { inUse } from "@/core/household/bottles";
+import type { PlannedDose } from "@/core/facts/kinds/programme";
+import { isWork } from "@/core/planning/doses";
+import { labelObjections } from "@/core/planning/label";
+import { actObjections } from "@/core/suitability/actObjections";
+import { objections } from "@/core/suitability/suitability";
+import { today, type Context } from "../context";
+import { refuse } from "../outcome";
+import { checkHorizon } from "./checks";
+import { bearerOn } from "./onPlant";
+import type { KeptRecord } from "./plantRecords";
+
+/** A treatment that is chosen for a day. */
+export interface Chosen {
+  readonly day: Day;
+  readonly dose: PlannedDose;
+}
+
+/** Refuses days too far off, what the plant does not bear, and what goes against a label with what has been put on already. */
+export function checkChosen(context: Context, record: KeptRecord, treatments: readonly Chosen[]): void {
+  for (const { day } of treatments) checkHorizon(context, "dates", day);
+  const bearer = bearerOn(context, record, today(context));
+  for (const { dose } of treatments) {
+    const against = isWork(dose)
+      ? actObjections(workOf(dose.work).act(bearer), bearer)
+      : objections(bearer, dose.mix, dose.technique);
+    if (against.some((o) => o.level === "refuse")) refuse("mix", "advised_against", { objections: against });
+  }
+  const label = labelObjections(
+    treatments.map(({ day, dose }) => ({ day, dose: doseOf(dose) })),
+    coursesOn(record.acts, today(context), inUse(context.collection.bottles)),
+  );
+  if (label.length > 0) refuse("dates", "against_label", { label });
+}
+
+/** The steps of a programme: its treatments, and a look so many days after the last of them. */
+export function stepsFor(context: Context, treatments: readonly Chosen[], looksAfterDays: readonly number[]) {
+  const id = () => uuidv7({ msecs: context.now.getTime() });
+  const last = treatments.at(-1)!.day;
+  return [
+    ...treatments.map(({ day, dose }) => ({ id: id(), kind: "treat" as const, dueOn: day, dose })),
+    ...looksAfterDays.map((days) => ({ id: id(), kind: "look" as const, dueOn: addDays(last, days), dose: null })),
+  ];
+}

@@ -1,13 +1,22 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { coursesOn } from "../case/course";
-import { comparisonOn } from "../case/onPlant";
+import { coursesIn } from "../case/judge";
+import { comparisonOn, requestOn } from "../case/onPlant";
 import { spray } from "../case/tests/facts";
 import { TRIAL_DAY } from "../case/trial";
+import { reckon } from "../clearance/reckon";
+import { allScenarios } from "../clearance/scenarios";
+import { fullLook, historyOf } from "../clearance/tests/cases";
 import { addDays } from "../climate/days";
-import { approachOf } from "../planning/approaches";
+import type { PestId } from "../pests/pests";
+import { approaches, approachOf } from "../planning/approaches";
+import type { CompareRequest } from "../planning/compare";
 import { gapBetween, limitsOf } from "../planning/doses";
 import { labelObjections } from "../planning/label";
 import { ownLimits } from "../planning/ownLabels";
+import { scorerOf } from "../planning/score";
+import { searchSchedules } from "../planning/search";
 import { bearerOf, type Bearer } from "../suitability/bearer";
 import { refusals } from "../suitability/mixFor";
 import { keepBottle, type Bottle } from "./bottles";
@@ -94,6 +103,43 @@ describe("the label on a keeper's own bottle", () => {
     expect(systemicIn(homeWith(bottle("dinotefuran")), anywhere)).toBe("dinotefuran");
     expect(systemicIn({ ...homeWith(bottle("dinotefuran")), household: ["bees"] }, anywhere)).toBeUndefined();
     for (const active of activeIds) expect(isKeptOut(active, homeWith(bottle(active)), anywhere)).toBe(false);
+  });
+});
+
+describe("plans with what is in the cupboard", () => {
+  const request = (pest: PestId, home: Home): CompareRequest => {
+    const on = { bearer: fern(home), tool: "lamp", washes: [] } as const;
+    const scorer = scorerOf(reckon(historyOf(pest, 22, [fullLook(pest, 0, 5.5)]), 0, allScenarios));
+    const courses = coursesOn([], TRIAL_DAY, home.bottles);
+    const days = { fromDay: 0, worksOn: () => true, target: 0.9, ...coursesIn({ of: () => 0 }, courses) };
+    return { scorer, ...days, ...requestOn(pest, on, { of: () => 0 }), ...comparisonOn(pest, on, courses) };
+  };
+
+  it("keep every label, whatever it says, and what does not go together apart", () => {
+    const label = fc.record({
+      active: fc.constantFrom(...activeIds),
+      everyDays: fc.option(fc.integer({ min: 1, max: 30 })),
+      mostTimes: fc.option(fc.integer({ min: 1, max: 4 })),
+    });
+    const cupboard = fc.array(label, { minLength: 1, maxLength: 8 });
+    fc.assert(
+      fc.property(cupboard, fc.constantFrom<PestId>("spiderMite", "aphid", "mealybug"), (labels, pest) => {
+        const home = homeWith(...labels.map(({ active, ...says }) => bottle(active, says)));
+        const asked = request(pest, home);
+        const bottled = approaches.filter((one) => asked.mayUse(one) && /[a-z]ThenSoap|sulphur|Systemic/.test(one.id));
+        for (const approach of bottled) {
+          const found = searchSchedules(approach, asked);
+          if (!found) continue;
+          const { days, doses } = found.best;
+          const planned = days.map((day, i) => ({ day: addDays(TRIAL_DAY, day), dose: doses[i]! }));
+          expect([approach.id, labelObjections(planned, coursesOn([], TRIAL_DAY, home.bottles))]).toEqual([
+            approach.id,
+            [],
+          ]);
+        }
+      }),
+      { numRuns: 12 },
+    );
   });
 });
 

@@ -87,7 +87,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
       placeId: "placeId" in on ? on.placeId : "",
       caseId: plant?.cases[0]?.id ?? "",
       stepId: steps[0]?.id ?? "",
-      act: plannedDraft(next ?? null, kinds[0]!, actedOn, volumeMl, measuring.bottles) as never,
+      act: plannedDraft(next ?? null, kinds[0]!, actedOn, volumeMl) as never,
       at: now,
       note: "",
       alreadyDone: false,
@@ -103,6 +103,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
   const contact =
     draft.kind === "contact" ? { mix: draft.mix as MixId, technique: draft.technique as TechniqueId } : null;
   useSpotsOf(form as unknown as UseFormReturn, contact?.technique ?? null, actedOn.growthForm);
+  useOwnStrength(form as unknown as UseFormReturn, contact?.mix ?? null, measuring.bottles);
   if (warnings.length > 0) {
     return (
       <Alert variant="warning">
@@ -197,19 +198,12 @@ function kindOfDose(dose: PlannedDose): ActKindId {
 }
 
 /** What the form begins with: the step that is next, or the first kind there is. */
-function plannedDraft(
-  next: PlannedDose | null,
-  kind: ActKindId,
-  on: ActedOn,
-  volumeMl: number | undefined,
-  bottles: readonly Bottle[],
-): Draft {
+function plannedDraft(next: PlannedDose | null, kind: ActKindId, on: ActedOn, volumeMl: number | undefined): Draft {
   if (next && "work" in next) {
     const act = workOf(next.work).act({ form: on.growthForm, potCm: on.potCm });
     return { ...draftOf(act.kind, on), ...act };
   }
-  const strength = next && ownStrength(bottles, mixes[next.mix].remedy);
-  return { ...draftOf(kind, on), ...next, ...(volumeMl && { volumeMl }), ...(strength && { strength }) };
+  return { ...draftOf(kind, on), ...next, ...(volumeMl && { volumeMl }) };
 }
 
 /** The places that a technique goes to are ticked, until the keeper ticks otherwise. */
@@ -222,6 +216,17 @@ function useSpotsOf(form: UseFormReturn, technique: TechniqueId | null, growthFo
     if (ticked.current === null || ticked.current === now) form.setValue("act.spots", usual);
     ticked.current = JSON.stringify(usual);
   }, [form, technique, growthForm]);
+}
+
+/** A mix that the keeper's own label makes up is as strong as that says, until the keeper writes something else. */
+function useOwnStrength(form: UseFormReturn, mix: MixId | null, bottles: readonly Bottle[]): void {
+  const proposed = useRef("");
+  useEffect(() => {
+    if (!mix) return;
+    const own = String(ownStrength(bottles, mixes[mix].remedy) ?? "");
+    if (String(form.getValues("act.strength") ?? "") === proposed.current) form.setValue("act.strength", own);
+    proposed.current = own;
+  }, [form, mix, bottles]);
 }
 
 /** Says that a mix is too weak to do anything. */

@@ -81,7 +81,11 @@ export default async function UnnamedPage({ params }: { params: Promise<{ id: st
             </Panel>
           )}
           {about.candidates.length > 0 ? (
-            <AgainstAllWays plantId={plant.id} question={question} planned={plan !== null} />
+            <AgainstAllWays
+              plantId={plant.id}
+              question={question}
+              chosen={plan && plan.steps.map(({ dueOn }) => dueOn)}
+            />
           ) : (
             <Panel title="Until then">
               <p className="mb-0">Set it apart, and put nothing on it: no dates are reckoned against what it may be.</p>

@@ -7,6 +7,7 @@ import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { adoptUnnamedAction } from "@/app/_parts/actions";
 import type { AgainstAll, AgainstAllQuestion } from "@/core/case/againstAll";
+import type { Day } from "@/core/climate/days";
 import { adoptUnnamed, type PlannedDose } from "@/core/facts/kinds/programme";
 import { isWork } from "@/core/planning/doses";
 import type { Bearer } from "@/core/suitability/bearer";
@@ -26,12 +27,12 @@ import { soapSentence } from "@/wording/unnamed";
 export function AgainstAllWays({
   plantId,
   question,
-  planned,
+  chosen,
 }: {
   plantId: string;
   question: AgainstAllQuestion;
-  /** Whether dates have been chosen already. */
-  planned: boolean;
+  /** The dates that have been chosen already; null for none. */
+  chosen: readonly Day[] | null;
 }) {
   const [share, setShare] = useState(0);
   const reckoner = useReckoner();
@@ -79,8 +80,8 @@ export function AgainstAllWays({
             </tbody>
           </table>
           {answer.ways.length === 0 && <p>This plant bears none of the remedies just now: set it apart.</p>}
-          {answer.ways[0] && (
-            <Adopt plantId={plantId} way={answer.ways[0]} bearer={question.on.bearer} planned={planned} />
+          {answer.ways[0] && answer.ways[0].dates.join() !== chosen?.join() && (
+            <Adopt plantId={plantId} way={answer.ways[0]} bearer={question.on.bearer} instead={chosen !== null} />
           )}
           <p>{soapSentence(answer)}</p>
           <p className="small">
@@ -106,12 +107,12 @@ function Adopt({
   plantId,
   way,
   bearer,
-  planned,
+  instead,
 }: {
   plantId: string;
   way: AgainstAll;
   bearer: Bearer;
-  planned: boolean;
+  instead: boolean;
 }) {
   const router = useRouter();
   const { form, submit, trouble } = useDeed({
@@ -136,8 +137,8 @@ function Adopt({
       <SubmitRow
         form={form}
         trouble={trouble}
-        label={planned ? "Take these dates instead" : "Take these dates"}
-        variant={planned ? "outline-primary" : "primary"}
+        label={`Take ${instead ? "instead " : ""}the first: ${approachNames[way.approach].toLowerCase()}`}
+        variant={instead ? "outline-primary" : "primary"}
       />
     </form>
   );

@@ -31,6 +31,8 @@ const addresses = [
   `${aCase}/treat`,
   `${aCase}/close`,
   "/mixing",
+  "/mixing/cupboard",
+  "/mixing/cupboard/new",
   "/almanac",
   "/almanac/life-cycle",
   "/almanac/pests/mealybug",

@@ -7,7 +7,11 @@ import type { Bearer } from "@/core/suitability/bearer";
 import { objections, type Objection } from "@/core/suitability/suitability";
 import { cautionSentences, objectionSentences } from "@/wording/cautions";
 
-const isOfHome = (code: Objection["code"]) => code === "notAllowed" || householdIds.some((id) => id === code);
+const ofHome: readonly Objection["code"][] = [
+  ...householdIds,
+  ...(["notAllowed", "noBottle", "labelNotIndoors", "labelNotOutdoors"] as const),
+];
+const isOfHome = (code: Objection["code"]) => ofHome.includes(code);
 
 /** What must be read before a mix is put on: what speaks against it on this plant, then the remedy's own cautions. */
 export function Cautions({ mix, plant, technique = "spray" }: { mix: MixId; plant?: Bearer; technique?: TechniqueId }) {

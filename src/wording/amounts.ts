@@ -1,7 +1,9 @@
+import type { CheckedRemedy, StrengthVerdict } from "@/core/mixing/check";
 import { nearestPour, type SpoonSet } from "@/core/units/spoons";
 import { fromMillilitres, type Measure, type Millilitres } from "@/core/units/volume";
 
-const measureNames: Record<Measure, readonly [one: string, many: string]> = {
+/** What a measure is called after a number, one or several. */
+export const measureNames: Record<Measure, readonly [one: string, many: string]> = {
   millilitre: ["mL", "mL"],
   litre: ["L", "L"],
   usTeaspoon: ["US teaspoon", "US teaspoons"],
@@ -44,11 +46,49 @@ export function inSpoons(volume: Millilitres, spoons: SpoonSet): string | null {
   const pour = nearestPour(volume, spoons);
   if (!pour) return volume > 0 && volume <= 1 ? dropsOf(volume) : null;
   const [one, many] = measureNames[pour.measure];
-  const about = Math.abs(pour.error) > 0.02 ? "about " : "";
-  return `${about}${inQuarters(pour.count)} ${pour.count <= 1 ? one : many}`;
+  const off = Math.abs(pour.error) > 0.02;
+  const error = off ? `, ${Math.round(Math.abs(pour.error) * 100)} % too ${pour.error > 0 ? "much" : "little"}` : "";
+  return `${off ? "about " : ""}${inQuarters(pour.count)} ${pour.count <= 1 ? one : many}${error}`;
 }
 
 function dropsOf(volume: Millilitres): string {
   const count = Math.max(1, Math.round(fromMillilitres(volume, "drop")));
   return `about ${count} ${measureNames.drop[count === 1 ? 0 : 1]}`;
 }
+
+/** A strength in its remedy's own measure. @example strengthInWords("oil", 1.5) // "1.5 % oil" */
+export function strengthInWords(remedy: CheckedRemedy, strength: number): string {
+  if (remedy === "alcohol") return `${trim(strength * 100, 1)} % alcohol`;
+  if (remedy === "oil") return `${trim(strength, 2)} % oil`;
+  return `${trim(strength, 2)} mL of ${remedy} in a litre`;
+}
+
+/** How a strength stands to the usual one. @example ofUsualInWords(1 / 56) // "a 56th of the usual" */
+export function ofUsualInWords(ofUsual: number): string {
+  if (ofUsual > 0.95 && ofUsual < 1.05) return "as strong as the usual";
+  if (ofUsual >= 1.05) return `${trim(ofUsual, 1)} times the usual`;
+  if (ofUsual >= 0.6) return `${Math.round(ofUsual * 100)} % of the usual`;
+  const parts = Math.round(1 / ofUsual);
+  const words = [
+    "",
+    "",
+    "half",
+    "a third",
+    "a quarter",
+    "a fifth",
+    "a sixth",
+    "a seventh",
+    "an eighth",
+    "a ninth",
+    "a tenth",
+  ];
+  return `${words[parts] ?? `one part in ${parts}`} of the usual`;
+}
+
+export const strengthVerdicts: Record<StrengthVerdict, string> = {
+  token: "Next to nothing: it counts as what it is, and no repeating makes up for it.",
+  weak: "Weaker than any recipe here: it does less, and plants bear it better.",
+  usual: "Within the usual recipes.",
+  strong: "Stronger than any recipe here: leaves may burn, and it hardly does more. Thin it.",
+  aboveLabel: "More than the label on your bottle allows: do not use it. Thin it.",
+};

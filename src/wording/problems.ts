@@ -94,7 +94,7 @@ export function labelSentence(objection: LabelObjection): string {
     case "too_many_running":
       return `${name}, or one of its kind, is put on ${objection.most} times running at most: pests become resistant. Put something of another kind between.`;
     case "not_together":
-      return `${name} and ${courseName(objection.other).toLowerCase()} do not go together within ${dayCount(objection.days)}: sprays kill helpful animals.`;
+      return `${name} and ${courseName(objection.other).toLowerCase()} do not go together within ${dayCount(objection.days)}: ${[objection.remedy, objection.other].includes("sulphur") ? "oil and sulphur burn the leaves" : "sprays kill helpful animals"}.`;
     case "too_often":
       return `${name} is put on ${objection.most} times in a course at most; this would be ${objection.times}.`;
   }

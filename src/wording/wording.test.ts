@@ -32,7 +32,7 @@ describe("amounts", () => {
     expect(inSpoons(mL(7.5), "metric")).toBe("1½ metric teaspoons");
     expect(inSpoons(mL(15), "metric")).toBe("1 metric tablespoon");
     expect(inSpoons(mL(5), "us")).toBe("1 US teaspoon");
-    expect(inSpoons(mL(6), "us")).toBe("about 1¼ US teaspoons");
+    expect(inSpoons(mL(6), "us")).toBe("about 1¼ US teaspoons, 3 % too much");
     expect(inSpoons(mL(0.25), "metric")).toBe("about 5 drops");
     expect(inSpoons(mL(400), "metric")).toBeNull();
     expect(inSpoons(mL(5), "syringe")).toBeNull();

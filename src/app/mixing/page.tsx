@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { currentContext } from "../_parts/context";
 import { inUse } from "@/core/household/bottles";
+import { CheckDesk } from "./_parts/CheckDesk";
 import { MixingDesk } from "./_parts/MixingDesk";
 
 export const metadata: Metadata = { title: "Mixing" };
@@ -17,6 +18,7 @@ export default async function MixingPage() {
         </Link>
       </div>
       <MixingDesk measuring={collection} home={{ ...collection, bottles: inUse(collection.bottles) }} />
+      <CheckDesk alcoholPercent={collection.alcoholPercent} bottles={collection.bottles} />
     </>
   );
 }

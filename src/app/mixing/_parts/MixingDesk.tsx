@@ -9,16 +9,11 @@ import { spoonSets, type SpoonSet } from "@/core/units/spoons";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { Cautions } from "@/ui/Cautions";
 import { Panel } from "@/ui/Panel";
+import { NumberBox, read } from "./NumberBox";
 import { mixNames, remedyNames } from "@/wording/names";
 import { spoonSetNames } from "@/wording/settings";
 
 const LARGEST_ML = 20_000;
-
-/** Reads a number typed with a point or a comma; null when it is none or out of range. */
-function read(typed: string, min: number, max: number): number | null {
-  const value = Number(typed.trim().replace(",", "."));
-  return typed.trim() !== "" && Number.isFinite(value) && value >= min && value <= max ? value : null;
-}
 
 /** A mix and a volume give the amounts to measure; nothing is written down here. */
 export function MixingDesk({ measuring, home }: { measuring: Measuring; home: Home }) {
@@ -103,32 +98,5 @@ export function MixingDesk({ measuring, home }: { measuring: Measuring; home: Ho
         </Panel>
       </div>
     </div>
-  );
-}
-
-interface NumberBoxProps {
-  id: string;
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-  wrong: boolean;
-  right: string;
-}
-
-function NumberBox({ id, label, value, onChange, wrong, right }: NumberBoxProps) {
-  return (
-    <Form.Group className="mb-3" controlId={id}>
-      <Form.Label className="fw-semibold mb-1">{label}</Form.Label>
-      <Form.Control
-        inputMode="decimal"
-        value={value}
-        isInvalid={wrong}
-        aria-describedby={`${id}-problem`}
-        onChange={(event) => onChange(event.target.value)}
-      />
-      <div id={`${id}-problem`} className="text-danger-emphasis fw-semibold" role={wrong ? "alert" : undefined}>
-        {wrong && right}
-      </div>
-    </Form.Group>
   );
 }

@@ -104,3 +104,47 @@ export const plants: readonly PlantRow[] = [
 
 /** How often a weekly round left a plant out: one of so many, in a fixed pattern. */
 export const SKIPS = { plantStep: 7, weekStep: 3, oneIn: 13 } as const;
+
+/** What there is to mix with; a price in nobody's money. */
+export const bottles = [
+  {
+    key: "soap",
+    name: "Plain soap",
+    active: "soap",
+    percent: null,
+    size: 250,
+    price: 3.2,
+    openedAgo: 60,
+    bestBeforeIn: null,
+  },
+  {
+    key: "alcohol",
+    name: "Alcohol from the chemist’s",
+    active: "alcohol",
+    percent: 96,
+    size: 500,
+    price: 6.5,
+    openedAgo: 75,
+    bestBeforeIn: null,
+  },
+  {
+    key: "oil",
+    name: "Paraffin oil",
+    active: "oil",
+    percent: null,
+    size: 100,
+    price: 4.8,
+    openedAgo: 50,
+    bestBeforeIn: 400,
+  },
+  {
+    key: "neem",
+    name: "Neem, from last winter",
+    active: "neem",
+    percent: null,
+    size: 100,
+    price: 9.9,
+    openedAgo: 300,
+    bestBeforeIn: -20,
+  },
+] as const;

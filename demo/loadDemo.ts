@@ -1,6 +1,7 @@
 import { type Sequelize, type Transaction } from "sequelize";
 import { v5 as uuidv5 } from "uuid";
 import { addDays, daysBetween, type Day } from "../src/core/climate/days";
+import type { Bottle } from "../src/core/household/bottles";
 import { genusNamed } from "../src/core/plants/genera";
 import type { PestId } from "../src/core/pests/pests";
 import { spotsOf, type GrowthFormId } from "../src/core/plants/growthForms";
@@ -19,8 +20,8 @@ import { readPlant } from "../src/operations/readPlant";
 import { recordAct } from "../src/operations/recordAct";
 import { recordLook } from "../src/operations/recordLook";
 import { setApart } from "../src/operations/setApart";
-import { instantOf } from "../src/zones";
-import { drips, places, plants, settings, SKIPS } from "./collection";
+import { dayIn, instantOf } from "../src/zones";
+import { bottles, drips, places, plants, settings, SKIPS } from "./collection";
 import { arrival, happenings, roundSpots, type Happening } from "./history";
 
 /** The same name gives the same id at every load, so that the demo is the same collection wherever it is loaded. */
@@ -72,11 +73,20 @@ function inTurn<T>(
 }
 
 async function load(sequelize: Sequelize, now: Date, transaction: Transaction) {
-  const collection = { id: DEMO_ID, ...settings, isDemo: true, bottles: [] };
+  const collection = { id: DEMO_ID, ...settings, isDemo: true, bottles: cupboard(dayIn(now, settings.timeZone)) };
   const context: Context = { sequelize, collection, actor: ACTOR, role: "owner", now };
   const first = at(context, WEEKS * 7 + 1, "10:00");
   await collections.add(sequelize, collection, first.now, transaction);
   return inBatch(context, transaction, live);
+}
+
+/** What stands in the cupboard of the Lamp House. */
+function cupboard(day: Day): Bottle[] {
+  return bottles.map(({ key, openedAgo, bestBeforeIn, ...said }) => ({
+    ...{ id: idOf("bottle", key), unit: "mL", perLitre: null, everyDays: null, mostTimes: null, emptiedOn: null },
+    ...{ allowed: ["indoors", "outdoors"], ...said, openedOn: addDays(day, -openedAgo) },
+    bestBefore: bestBeforeIn === null ? null : addDays(day, bestBeforeIn),
+  }));
 }
 
 /** Ten weeks in the Lamp House, one after the other. */

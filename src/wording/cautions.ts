@@ -49,6 +49,19 @@ export const cautionSentences: Record<CautionId, string> = {
     "It drives animals off at best and ends nothing. Strong enough to work, it stings eyes and burns leaves.",
 };
 
+/** What stands on a spray bottle, short; the rest of the cautions stands before the act. */
+export const labelCautions: Partial<Record<CautionId, string>> = {
+  flammable: "Burns: no flame.",
+  neemIrritates: "Irritates eyes and skin.",
+  catsAndFish: "Harms cats and fish.",
+  beesWhileWet: "Harms bees while wet.",
+  beesAndOutdoors: "Never out of doors.",
+  neverOnFood: "Not on what is eaten.",
+  shake: "Shake.",
+  sunAndHeat: "At dusk, out of sun.",
+  childrenPets: "Away from children and pets.",
+};
+
 export const objectionSentences: Record<Objection["code"], string> = {
   oilOnShy: "This kind does not bear oil or neem: they mark or kill the leaves. Choose alcohol on the spot or soap.",
   oilOnBloom: "Oil and neem ruin the wax bloom of this kind for good. Dab with alcohol instead.",

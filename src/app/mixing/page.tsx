@@ -2,12 +2,15 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { currentContext } from "../_parts/context";
 import { inUse } from "@/core/household/bottles";
+import { isMix } from "@/core/mixing/mixes";
 import { CheckDesk } from "./_parts/CheckDesk";
 import { MixingDesk } from "./_parts/MixingDesk";
 
 export const metadata: Metadata = { title: "Mixing" };
 
-export default async function MixingPage() {
+export default async function MixingPage({ searchParams }: { searchParams: Promise<{ mix?: string; ml?: string }> }) {
+  const { mix = "", ml } = await searchParams;
+  const totalMl = Number(ml);
   const { collection } = await currentContext();
   return (
     <>
@@ -17,7 +20,11 @@ export default async function MixingPage() {
           Cupboard
         </Link>
       </div>
-      <MixingDesk measuring={collection} home={{ ...collection, bottles: inUse(collection.bottles) }} />
+      <MixingDesk
+        measuring={collection}
+        home={{ ...collection, bottles: inUse(collection.bottles) }}
+        asked={{ mix: isMix(mix) ? mix : null, ml: totalMl > 0 ? totalMl : null }}
+      />
       <CheckDesk alcoholPercent={collection.alcoholPercent} bottles={collection.bottles} />
     </>
   );

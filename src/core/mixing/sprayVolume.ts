@@ -24,6 +24,8 @@ export function volumeFor(technique: TechniqueId, potCm: number): Millilitres {
 
 /** What a dunked plant carries off from the bath, mL per centimetre of pot width (HOUSE). */
 const CARRIED_OFF_ML = 8;
+/** The same, of the bath that the plant is reckoned with. */
+export const DUNK_CARRIED_SHARE = CARRIED_OFF_ML / perCentimetreMl.dunk;
 
 /**
  * What one sitting takes of a mix: each plant its own, but for those that are dunked: one bath, as large as the largest of them

@@ -94,6 +94,11 @@ export async function plantsAgainstUnnamed(scope: Scope, from: Date): Promise<st
   return (await rows(scope, z.object({ id: z.string() }), sql, { from })).map(({ id }) => id);
 }
 
+/** Every fact of a kind since a moment, oldest first, those struck out among them. */
+export function from<K extends FactKindId>(scope: Scope, kind: K, moment: Date): Promise<Fact<K>[]> {
+  return read(scope, kind, "f.happened_at >= :from", { from: moment });
+}
+
 /** What was done to places since a moment, oldest first, what was struck out among it. */
 export function onPlaces(scope: Scope, from: Date): Promise<Fact<"act">[]> {
   return read(scope, "act", "f.place_id is not null and f.happened_at >= :from", { from });

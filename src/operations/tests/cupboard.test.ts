@@ -7,8 +7,10 @@ import { dropBottle } from "../dropBottle";
 import { keepBottle } from "../keepBottle";
 import { expectOk } from "../outcome";
 import { readCase } from "../readCase";
+import { readCupboard } from "../readCupboard";
 import { readUnpotting } from "../readUnpotting";
 import { recordAct } from "../recordAct";
+import { voidFact } from "../voidFact";
 import { aBottle, aPlan, aSpray, codes, freshCollection, openCaseOn, plantOn, wall } from "./builders";
 
 let context: Context;
@@ -78,5 +80,34 @@ describe("a sitter with an unpotting that is due", () => {
     expectOk(await adoptPlan(context, { ...aPlan(caseId, [day(0)]), doses: [{ work: "unpot" }] }));
     expect((await readUnpotting(sitter, id))!.plant.id).toBe(id);
     await expect(readUnpotting(sitter, other)).rejects.toThrow(NotAllowed);
+  });
+});
+
+describe("what is left", () => {
+  it("is what was in it less what was written down, struck out or not; and what plans ask for stands against it", async () => {
+    const id = await plantOn(context, shelf);
+    const caseId = await openCaseOn(context, id, 5);
+    // What was put on before it was opened came out of another.
+    const bottle = aBottle({ size: 20, openedOn: day(-3), perLitre: null, price: 2 });
+    expectOk(await keepBottle(context, bottle));
+    const put = (ago: number) => {
+      const spray = aSpray(id, caseId, ago);
+      return { ...spray, act: { ...spray.act, mix: "soapStrong", technique: "spray", volumeMl: 1000 }, at: wall(ago) };
+    };
+    for (const ago of [4, 2]) expectOk(await recordAct(context, put(ago) as never));
+    const view = async () => readCupboard(await anew());
+    expect((await view()).levels).toMatchObject([{ usedMl: 15, leftMl: 5, expired: false }]);
+    expect((await view()).caseCosts).toMatchObject([{ caseId, cost: 1.5 }]);
+    const struck = put(1) as never as { id: string };
+    expectOk(await recordAct(context, struck as never));
+    expect((await view()).levels[0]!.leftMl).toBe(0);
+    expectOk(await voidFact(context, { kind: "act", factId: struck.id, reason: "not done" }));
+    expect((await view()).levels[0]!.leftMl).toBe(5);
+    expectOk(
+      await adoptPlan(await anew(), { ...aPlan(caseId, [day(2), day(6)]), mix: "soapStrong", technique: "spray" }),
+    );
+    const [line] = (await view()).lasting;
+    expect(line).toMatchObject({ active: "soap", leftMl: 5 });
+    expect(line!.neededMl).toBeGreaterThan(0);
   });
 });

@@ -33,6 +33,7 @@ import { readBenches } from "../readBenches";
 import { readCarried } from "../readCarried";
 import { readCase } from "../readCase";
 import { readCases } from "../readCases";
+import { readCupboard } from "../readCupboard";
 import { readDecision } from "../readDecision";
 import { readUnnamed } from "../readUnnamed";
 import { readUnpotting } from "../readUnpotting";
@@ -119,6 +120,7 @@ describe("two walls between collections", () => {
     readDecision: (c) => readDecision(c, ids.case),
     readUnpotting: (c) => readUnpotting(c, ids.plant),
     readUnnamed: (c) => readUnnamed(c, ids.plant),
+    readCupboard,
     readForAdding,
     readMark,
     readLedger: (c) => readLedger(c, "seller"),

@@ -1,9 +1,11 @@
 "use client";
 
 import { useState } from "react";
+import Link from "next/link";
+import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { isKeptOut, type Home } from "@/core/household/household";
-import { mixesOf, type MixId } from "@/core/mixing/mixes";
+import { mixes, mixesOf, type MixId } from "@/core/mixing/mixes";
 import { remedyIds, type RemedyId } from "@/core/remedies/remedies";
 import { spoonSets, type SpoonSet } from "@/core/units/spoons";
 import { Amounts, type Measuring } from "@/ui/Amounts";
@@ -16,12 +18,20 @@ import { spoonSetNames } from "@/wording/settings";
 const LARGEST_ML = 20_000;
 
 /** A mix and a volume give the amounts to measure; nothing is written down here. */
-export function MixingDesk({ measuring, home }: { measuring: Measuring; home: Home }) {
-  const [remedy, setRemedy] = useState<RemedyId>(
-    remedyIds.find((id) => !isKeptOut(id, home, { sensitivities: [] })) ?? "soap",
-  );
-  const [mix, setMix] = useState<MixId>(mixesOf(remedy)[0]!);
-  const [volume, setVolume] = useState("500");
+export function MixingDesk({
+  measuring,
+  home,
+  asked,
+}: {
+  measuring: Measuring;
+  home: Home;
+  /** What it opens with, where a label or a link says so. */
+  asked: { readonly mix: MixId | null; readonly ml: number | null };
+}) {
+  const usual = remedyIds.find((id) => !isKeptOut(id, home, { sensitivities: [] })) ?? "soap";
+  const [remedy, setRemedy] = useState<RemedyId>(asked.mix ? mixes[asked.mix].remedy : usual);
+  const [mix, setMix] = useState<MixId>(asked.mix ?? mixesOf(remedy)[0]!);
+  const [volume, setVolume] = useState(String(asked.ml ?? 500));
   const [percent, setPercent] = useState(String(measuring.alcoholPercent));
   const [spoons, setSpoons] = useState<SpoonSet>(measuring.spoons);
   const totalMl = read(volume, 1, LARGEST_ML);
@@ -93,6 +103,14 @@ export function MixingDesk({ measuring, home }: { measuring: Measuring; home: Ho
             <>
               <Cautions mix={mix} />
               <Amounts mix={mix} totalMl={totalMl} measuring={{ ...measuring, spoons, alcoholPercent }} />
+              <div className="d-flex flex-wrap gap-2 mt-3">
+                <Button variant="outline-primary" onClick={() => setVolume(String(totalMl / 2))}>
+                  Half of it
+                </Button>
+                <Link className="btn btn-outline-primary" href={`/mixing/label?mix=${mix}&ml=${totalMl}`}>
+                  Labels for the bottle
+                </Link>
+              </div>
             </>
           )}
         </Panel>

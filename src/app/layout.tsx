@@ -9,6 +9,9 @@ import { DemoBanner } from "@/ui/shell/DemoBanner";
 import { Keys } from "@/ui/shell/Keys";
 import { Corner, Rail } from "@/ui/shell/Rail";
 import { Theme } from "@/ui/shell/Theme";
+import { may } from "@/core/access/roles";
+import { readTimers } from "@/operations/readTimers";
+import { TimersHere } from "./_parts/timers/Timers";
 import { contextIfAny } from "./_parts/context";
 import { KeptFrom } from "./_parts/KeptFrom";
 import { KeepPages } from "./_parts/KeepPages";
@@ -22,8 +25,9 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1 };
 async function shown() {
   const context = await contextIfAny().catch(() => null);
   if (!context) return null;
-  const { id, name, timeZone, isDemo } = context.collection;
-  return { id, name, timeZone, isDemo, role: context.role };
+  const { id, name, timeZone, isDemo, poisonCentre } = context.collection;
+  const timers = may(context.role, "see") ? await readTimers(context).catch(() => []) : [];
+  return { id, name, timeZone, isDemo, poisonCentre, role: context.role, timers };
 }
 
 export default async function Layout({ children }: { children: ReactNode }) {
@@ -44,6 +48,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
               <main id="main" className="ground">
                 <DemoBanner />
                 <SendLater />
+                {collection && <TimersHere known={collection.timers} />}
                 <KeepPages />
                 <KeptFrom />
                 {children}

@@ -25,6 +25,7 @@ export interface DueTreatment {
   readonly caseId: string | null;
   readonly pest: PestId | null;
   readonly stepId: string;
+  readonly dueOn: Day;
   readonly planned: PlannedDose;
   readonly daysLate: number;
   /** Of a finished mix; 0 where nothing is mixed. */
@@ -97,6 +98,7 @@ export async function readToday(context: Context): Promise<TodayView> {
           pest: found?.pest ?? null,
           ...dueStep(next.dose, record.plant),
           stepId: next.stepId,
+          dueOn: next.on,
           daysLate: daysBetween(next.on, day),
         });
     }

@@ -5,6 +5,7 @@ import type { CautionId, TechniqueId } from "@/core/remedies/remedies";
 import { remedyOf } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
 import { objections, type Objection } from "@/core/suitability/suitability";
+import { PoisonCentre } from "./PoisonCentre";
 import { cautionSentences, objectionSentences } from "@/wording/cautions";
 
 const ofHome: readonly Objection["code"][] = [
@@ -39,6 +40,7 @@ export function CautionList(props: { against: readonly Objection[]; cautions: re
           <li key={id}>{cautionSentences[id]}</li>
         ))}
       </ul>
+      <PoisonCentre />
     </div>
   );
 }

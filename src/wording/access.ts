@@ -38,6 +38,8 @@ const deedNames: Record<DeedName, string> = {
   closeCase: "case closed",
   voidFact: "struck out",
   changeSettings: "settings changed",
+  startTimer: "timer started",
+  endTimer: "timer ended",
   keepBottle: "bottle in the cupboard written down",
   dropBottle: "bottle taken out of the cupboard",
   skipPlant: "skipped on a walk",

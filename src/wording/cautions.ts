@@ -1,3 +1,4 @@
+import type { GearId } from "@/core/acts/gear";
 import type { CautionId } from "@/core/remedies/remedies";
 import type { Objection } from "@/core/suitability/suitability";
 
@@ -60,6 +61,15 @@ export const labelCautions: Partial<Record<CautionId, string>> = {
   shake: "Shake.",
   sunAndHeat: "At dusk, out of sun.",
   childrenPets: "Away from children and pets.",
+};
+
+export const gearNames: Record<GearId, string> = {
+  gloves: "Gloves",
+  glasses: "Glasses",
+  mask: "A mask",
+  dustMask: "A dust mask and goggles",
+  openWindow: "An open window, no flame",
+  tongs: "Tongs for the spines",
 };
 
 export const objectionSentences: Record<Objection["code"], string> = {

@@ -18,6 +18,9 @@ const kinds: Record<Held["deed"]["kind"], string> = {
   cleaned: "Hands cleaned",
   void: "Taken back",
   end: "End of the walk",
+  act: "Act",
+  timer: "Timer",
+  timerEnd: "End of a timer",
   photo: "Photo",
 };
 

@@ -7,8 +7,8 @@ import { NotSentYet } from "./NotSentYet";
 import { outbox } from "./outbox";
 import { useOutbox } from "./useOutbox";
 
-/** A walk covers the page, and says it itself. */
-const covered = /^\/walk\/[^/]+$/;
+/** A walk and a sitting cover the page, and say it themselves. */
+const covered = /^\/(walk|sitting)\/[^/]+$/;
 
 /** On every page: what a walk has left behind in this browser goes out, and what could not is told. */
 export function SendLater() {

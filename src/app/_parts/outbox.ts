@@ -202,6 +202,7 @@ function takeBackUnsent(factId: string): boolean {
 /** The fact that must have been sent before this deed can be. */
 function restsOn(deed: Kept): string | null {
   if (deed.kind === "photo") return deed.input.lookId;
+  if (deed.kind === "timerEnd") return deed.input.timerId;
   return deed.kind === "void" ? deed.input.factId : null;
 }
 

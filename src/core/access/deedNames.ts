@@ -26,6 +26,8 @@ export type DeedName =
   | "skipPlant"
   | "recordCleaning"
   | "endWalk"
+  | "startTimer"
+  | "endTimer"
   | "addPhoto"
   | "addPlacePhoto"
   | "importCollection"

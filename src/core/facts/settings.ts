@@ -1,7 +1,7 @@
 import { householdIds, type HouseholdId } from "../household/household";
 import { productIds, type ProductId } from "../household/products";
 import { z } from "zod";
-import { custom, decimal, requiredText, whole } from "../fields";
+import { custom, decimal, requiredText, text, whole } from "../fields";
 import type { ToolId } from "../inspection/tools";
 import { spoonSets } from "../units/spoons";
 
@@ -54,6 +54,8 @@ export const settings = z.object({
   /** Who lives with the plants, and what is not allowed or not wanted there. */
   household: z.array(z.enum(householdIds)).transform((all) => householdIds.filter((one) => all.includes(one))),
   notAllowed: z.array(z.enum(productIds)).transform((all) => productIds.filter((one) => all.includes(one))),
+  /** Where to call when something got into an eye or a mouth; empty where nobody has said. */
+  poisonCentre: text(60),
   /** ISO weekdays (1 is Monday) on which treatments are possible. */
   workDays: z
     .array(whole(1, 7))
@@ -77,5 +79,6 @@ export const usualSettings = {
   owns: ["lamp"] as Belonging[],
   household: [] as HouseholdId[],
   notAllowed: [] as ProductId[],
+  poisonCentre: "",
   workDays: [1, 2, 3, 4, 5, 6, 7],
 } satisfies Omit<Settings, "name" | "timeZone">;

@@ -26,6 +26,7 @@ export const collectionHead = z.object({
     // Files of the first version say nothing of these.
     household: settings.shape.household.default([]),
     notAllowed: settings.shape.notAllowed.default([]),
+    poisonCentre: settings.shape.poisonCentre.default(""),
     bottles: z.array(keepBottle).max(MOST_BOTTLES).default([]),
   }),
 });

@@ -47,6 +47,7 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
       owns: "texts",
       household: "texts",
       notAllowed: "texts",
+      poisonCentre: "text",
       bottles: "json",
       isDemo: "boolean",
     }),
@@ -92,6 +93,13 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
     startedAt: date(),
     endedAt: date(),
     ...recorded(),
+  }),
+  timers: () => ({
+    ...own(),
+    ...kept({ plantId: "uuid", what: "text", startedBy: "text" }),
+    startedAt: date(),
+    endsAt: date(),
+    endedAt: date(),
   }),
   walk_plants: () => ({
     collectionId: key(),

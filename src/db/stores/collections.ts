@@ -17,7 +17,7 @@ export type Collection = Settings & {
 const columns = `id, name, time_zone as "timeZone", look_every_days as "lookEveryDays", units, spoons,
   alcohol_percent::float8 as "alcoholPercent", clear_percent as "clearPercent", plan_percent as "planPercent",
   risk_percent::float8 as "riskPercent", stretch_looks as "stretchLooks",
-  work_days as "workDays", hemisphere, owns, household, not_allowed as "notAllowed", bottles, is_demo as "isDemo"`;
+  work_days as "workDays", hemisphere, owns, household, not_allowed as "notAllowed", poison_centre as "poisonCentre", bottles, is_demo as "isDemo"`;
 
 /** Every collection of a database, the oldest first. */
 export async function all(sequelize: Sequelize, transaction?: Transaction): Promise<Collection[]> {
@@ -80,7 +80,7 @@ export async function putBottles(scope: Scope, bottles: readonly Bottle[]): Prom
 
 /** Everything in a collection, what refers to other rows before those. */
 const innermostFirst = [
-  ...["carriage_turns", "carriage", "case_numbers", "cleanings", "place_photos"],
+  ...["timers", "carriage_turns", "carriage", "case_numbers", "cleanings", "place_photos"],
   ...["assessments", "exposures", "cases", "plant_states", "photos", "finds", "acts", "programme_steps", "programmes"],
   ...["reactions", "closings", "skips", "looks", "placements", "walk_plants", "walks", "readings", "plants", "places"],
   "memberships",

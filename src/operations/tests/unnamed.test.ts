@@ -40,11 +40,11 @@ describe("dates against something without a name", () => {
     expectOk(await adoptUnnamed(context, chosen));
     expect(await sittings()).toMatchObject([{ what: "soapMild", due: [{ caseId: null, pest: null, plant: { id } }] }]);
     expect((await readCases(context)).open).toEqual([]);
-    const { turn } = (await readSitting(context, "soapMild"))!;
-    expect(turn).toMatchObject({ found: null, plant: { id }, steps: [{ dueOn: day(0) }, { dueOn: day(5) }] });
+    const { lines } = await readSitting(context, "soapMild");
+    expect(lines).toMatchObject([{ caseId: null, plant: { id }, dueOn: day(0), act: { kind: "contact", ...soap } }]);
     // Whoever only tends carries it out too.
     const put = aSpray(id, uuidv7(), 0);
-    const step = { ...put, at: wall(0), caseId: null, stepId: turn.steps[0]!.id, act: { ...put.act, ...soap } };
+    const step = { ...put, at: wall(0), caseId: null, stepId: lines[0]!.stepId, act: { ...put.act, ...soap } };
     expectOk(await recordAct({ ...context, role: "sitter" }, step as never));
     expect(await sittings()).toEqual([]);
     expect((await readUnnamed(context, id))!.open!.plan!.steps.map(({ doneOn }) => doneOn)).toEqual([day(0), null]);

@@ -49,6 +49,7 @@ import { readPlant } from "../readPlant";
 import { readSchools } from "../readSchools";
 import { readSigns } from "../readSigns";
 import { readSitting } from "../readSitting";
+import { readTimers } from "../readTimers";
 import { readToday } from "../readToday";
 import { readTonight } from "../readTonight";
 import { readWalk } from "../readWalk";
@@ -59,6 +60,7 @@ import { recordLook } from "../recordLook";
 import { recordReaction } from "../recordReaction";
 import { setApart } from "../setApart";
 import { skipPlant } from "../skipPlant";
+import { startTimer } from "../startTimer";
 import { startWalk } from "../startWalk";
 import { takeReading } from "../takeReading";
 import { voidFact } from "../voidFact";
@@ -76,7 +78,7 @@ const NOT_ASKED = [
 ];
 
 /** What names nothing within a collection: it changes the one that it is asked for, and no other. */
-const ABOUT_THE_WHOLE = ["changeSettings", "dropBottle", "keepBottle"];
+const ABOUT_THE_WHOLE = ["changeSettings", "dropBottle", "keepBottle", "endTimer"];
 
 /** Two collections in one database: what one holds is asked for, and worked on, from the other. */
 describe("two walls between collections", () => {
@@ -134,6 +136,7 @@ describe("two walls between collections", () => {
     readSchools: (c) => readSchools(c, ids.case),
     readSigns,
     readSitting: (c) => readSitting(c, "alcoholHalf"),
+    readTimers,
     readToday,
     readTonight: (c) => readTonight(c, 30),
     readWalk: (c) => readWalk(c, ids.walk),
@@ -173,6 +176,7 @@ describe("two walls between collections", () => {
     skipPlant: (c) => skipPlant(c, { id: uuidv7(), walkId: ids.walk, plantId: ids.plant, reason: "noTime", ...now }),
     startWalk: (c) => startWalk(c, { id: uuidv7(), scope: "place", placeId: ids.place, tool: "lamp", round: "likely" }),
     takeReading: (c) => takeReading(c, { id: uuidv7(), placeId: ids.place, celsius: 30, source: "about", ...now }),
+    startTimer: (c) => startTimer(c, { id: uuidv7(), plantId: ids.plant, what: "dark", minutes: 60, ...now }),
     voidFact: async (c) => {
       const outcomes = await Promise.all(
         factKindIds.flatMap((kind) =>
@@ -249,6 +253,7 @@ describe("two walls between collections", () => {
       "readMark",
       "readNaming",
       "readSitting",
+      "readTimers",
       "readToday",
       "readWalk",
       "readWalks",

@@ -10,6 +10,8 @@ export interface ShownCollection {
   readonly name: string;
   readonly timeZone: string;
   readonly isDemo: boolean;
+  /** Where to call when something got into an eye or a mouth; empty where nobody has said. */
+  readonly poisonCentre: string;
   /** Who whoever looks at it is to it. */
   readonly role: RoleId;
 }

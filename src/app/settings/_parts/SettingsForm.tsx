@@ -108,6 +108,12 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
         label="What is not allowed where you live, or not wanted"
         options={productIds.map((id) => [id, productNames[id]])}
       />
+      <TextField
+        form={form}
+        name="poisonCentre"
+        label="Poison centre’s number"
+        hint="It stands with the cautions wherever something is put on."
+      />
       <ChoiceField
         form={form}
         name="hemisphere"

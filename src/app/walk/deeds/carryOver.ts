@@ -2,7 +2,12 @@ import { SHAPE } from "@/core/facts/sentLater";
 import { instantOf, withOffset } from "@/zones";
 
 /** What is brought from one shape to the next, by the shape it was kept in. Read strictly afterwards: this only passes on. */
-const steps: Readonly<Record<number, (deed: unknown, timeZone: string) => unknown>> = { 1: withOffsets };
+const steps: Readonly<Record<number, (deed: unknown, timeZone: string) => unknown>> = { 1: withOffsets, 2: asItIs };
+
+/** What is new in the third shape nobody kept before. */
+function asItIs(deed: unknown): unknown {
+  return deed;
+}
 
 const wallTime = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/;
 

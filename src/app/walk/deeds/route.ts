@@ -10,12 +10,15 @@ import { sentLater, SHAPE } from "@/core/facts/sentLater";
 import { databaseUrl } from "@/env";
 import { askFor } from "@/jobs/ask";
 import type { Context } from "@/operations/context";
+import { endTimer } from "@/operations/endTimer";
 import { endWalk } from "@/operations/endWalk";
 import type { Outcome } from "@/operations/outcome";
+import { recordAct } from "@/operations/recordAct";
 import { recordCleaning } from "@/operations/recordCleaning";
 import { recordLook } from "@/operations/recordLook";
 import { setApart } from "@/operations/setApart";
 import { skipPlant } from "@/operations/skipPlant";
+import { startTimer } from "@/operations/startTimer";
 import { voidFact } from "@/operations/voidFact";
 import { carriedOver, shapeIn } from "./carryOver";
 
@@ -71,6 +74,9 @@ const names = {
   cleaned: "recordCleaning",
   void: "voidFact",
   end: "endWalk",
+  act: "recordAct",
+  timer: "startTimer",
+  timerEnd: "endTimer",
 } as const;
 
 type Deed = z.output<typeof sentLater>;
@@ -92,6 +98,12 @@ const carryOut =
         return voidFact(context, input);
       case "end":
         return endWalk(context, input);
+      case "act":
+        return recordAct(context, { ...input, at: at(input.at) });
+      case "timer":
+        return startTimer(context, { ...input, at: at(input.at) });
+      case "timerEnd":
+        return endTimer(context, { ...input, at: at(input.at) });
       default:
         return assertNever(kind);
     }

@@ -1,0 +1,44 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { currentContext } from "@/app/_parts/context";
+import { ActForm } from "@/app/_parts/act/ActForm";
+import { momentNow } from "@/app/_parts/moments";
+import { workIds } from "@/core/acts/works";
+import { isMix, mixIds } from "@/core/mixing/mixes";
+import { readSitting } from "@/operations/readSitting";
+import { sittingName } from "@/wording/acts";
+import { pestName, pestNames } from "@/wording/names";
+
+export const metadata: Metadata = { title: "It went otherwise" };
+
+/** One step of a sitting that did not go as planned, written down as it went. */
+export default async function StepPage({ params }: { params: Promise<{ what: string; stepId: string }> }) {
+  const { what: asked, stepId } = await params;
+  const what = [...mixIds, ...workIds].find((id) => id === asked);
+  if (!what) notFound();
+  const context = await currentContext("see");
+  const line = (await readSitting(context, what)).lines.find((one) => one.stepId === stepId);
+  if (!line) notFound();
+  const { plant, bearer, caseId, pest, planned, volumeMl, placeName } = line;
+  const cases = caseId !== null && pest !== null ? [{ id: caseId, name: pestNames[pest] }] : [];
+  const { form: growthForm, potCm } = bearer;
+  return (
+    <>
+      <h1>
+        {plant.code} {plant.name}
+      </h1>
+      <p>
+        {placeName}. Planned: {sittingName(what).toLowerCase()}, against {pestName(pest)}.
+      </p>
+      <ActForm
+        on={{ plant: { id: plant.id, growthForm, potCm, bearer, cases } }}
+        measuring={context.collection}
+        now={momentNow(context)}
+        steps={[{ id: stepId, kind: "treat", dueOn: line.dueOn, dose: planned, doneOn: null }]}
+        volumeMl={isMix(what) ? volumeMl : undefined}
+        then={`/sitting/${what}`}
+        label="Treated"
+      />
+    </>
+  );
+}

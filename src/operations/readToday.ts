@@ -1,37 +1,21 @@
 import type { WorkId } from "@/core/acts/works";
-import { planInForce } from "@/core/case/plans";
-import { daysBetween, type Day } from "@/core/climate/days";
+import type { Day } from "@/core/climate/days";
 import { groupBy } from "@/core/groupBy";
 import type { MixId } from "@/core/mixing/mixes";
-import { sittingVolume, volumeFor } from "@/core/mixing/sprayVolume";
-import type { Plant } from "@/core/facts/descriptions";
-import type { PlannedDose } from "@/core/facts/kinds/programme";
+import { sittingVolume } from "@/core/mixing/sprayVolume";
 import type { PestId } from "@/core/pests/pests";
-import { isWork, volumeOfDose } from "@/core/planning/doses";
-import { riskNotAsked } from "@/core/programmes/programme";
-import { dueOf } from "@/core/programmes/programmes";
+import { isWork } from "@/core/planning/doses";
 import type { PlantCard } from "@/core/state/plantCard";
 import { together } from "@/db/query";
 import * as places from "@/db/stores/places";
 import * as plantStates from "@/db/stores/plantStates";
 import { scopeOf, today, type Context } from "./context";
+import { nextTreatments, type NextTreatment } from "./parts/nextTreatments";
 import { plantsInCase } from "./parts/openCases";
 import { cardOf } from "./parts/plantCard";
 
 /** One treatment that is due, as a line of a sitting. */
-export interface DueTreatment {
-  readonly plant: PlantCard;
-  /** The case it is for, and its pest; null for what has no name. */
-  readonly caseId: string | null;
-  readonly pest: PestId | null;
-  readonly stepId: string;
-  readonly dueOn: Day;
-  readonly planned: PlannedDose;
-  readonly daysLate: number;
-  /** Of a finished mix; 0 where nothing is mixed. */
-  readonly volumeMl: number;
-  readonly potCm: number;
-}
+export type DueTreatment = NextTreatment;
 
 /** All that is due of one mix or one work, with the volume to mix for it. */
 export interface Sitting {
@@ -75,34 +59,14 @@ export async function readToday(context: Context): Promise<TodayView> {
   );
   const placeName = new Map(allPlaces.map((place) => [place.id, place.name]));
 
-  const due: DueTreatment[] = [];
-  const ahead: NonNullable<TodayView["next"]>[] = nextLook
-    ? [{ what: "look", day: nextLook.lookDueOn as Day, plant: cardOf(nextLook, day) }]
-    : [];
-  const unplanned: TodayView["unplanned"][number][] = [];
-  for (const { listed, record } of inCase) {
-    const plant = cardOf(listed, day);
-    const all = dueOf({ record, lookEveryDays, risk: riskNotAsked, petalsOf: () => listed.petals }, day);
-    const open = record.cases.filter((one) => one.open);
-    for (const found of open)
-      if (!planInForce(found, record.cases, record)) unplanned.push({ caseId: found.id, pest: found.pest, plant });
-    for (const found of [...open, null]) {
-      const caseId = found?.id ?? null;
-      const next = all.find((one) => one.what === "treat" && one.caseId === caseId);
-      if (!next?.dose || !next.stepId) continue;
-      if (next.on > day) ahead.push({ what: "treat", day: next.on, plant });
-      else
-        due.push({
-          plant,
-          caseId,
-          pest: found?.pest ?? null,
-          ...dueStep(next.dose, record.plant),
-          stepId: next.stepId,
-          dueOn: next.on,
-          daysLate: daysBetween(next.on, day),
-        });
-    }
-  }
+  const { treatments, unplanned } = nextTreatments(inCase, lookEveryDays, day);
+  const due = treatments.filter(({ dueOn }) => dueOn <= day);
+  const ahead = [
+    ...(nextLook ? [{ what: "look" as const, day: nextLook.lookDueOn as Day, plant: cardOf(nextLook, day) }] : []),
+    ...treatments
+      .filter(({ dueOn }) => dueOn > day)
+      .map(({ dueOn, plant }) => ({ what: "treat" as const, day: dueOn, plant })),
+  ];
   return {
     day,
     sittings: gather(due),
@@ -116,11 +80,6 @@ export async function readToday(context: Context): Promise<TodayView> {
     next: ahead.toSorted((a, b) => a.day.localeCompare(b.day) || (a.what > b.what ? -1 : 1))[0] ?? null,
     plants: counts.everything,
   };
-}
-
-function dueStep(planned: PlannedDose, { growthForm: form, potCm }: Plant) {
-  const volumeMl = isWork(planned) ? volumeOfDose(planned, { form, potCm }) : volumeFor(planned.technique, potCm);
-  return { planned, potCm, volumeMl };
 }
 
 function gather(due: readonly DueTreatment[]): Sitting[] {

@@ -36,3 +36,10 @@ export function dayCount(days: number): string {
 export function momentInWords(wallTime: string): string {
   return `${dayInWords(wallTime.slice(0, 10) as Day)}, ${wallTime.slice(11, 16)}`;
 }
+
+/** A length of time as a keeper says it. @example hoursInWords(95) // "1 h 35 min" */
+export function hoursInWords(minutes: number): string {
+  const hours = Math.floor(minutes / 60);
+  const rest = minutes % 60;
+  return [...(hours > 0 ? [`${hours} h`] : []), ...(rest > 0 || hours === 0 ? [`${rest} min`] : [])].join(" ");
+}

@@ -1,6 +1,6 @@
 import type { AllowedId, BottleUnit } from "@/core/household/bottles";
 import type { HouseholdId } from "@/core/household/household";
-import type { ProductId } from "@/core/household/products";
+import type { ActiveId, ProductId } from "@/core/household/products";
 import { predatorNames, soilRemedyNames, systemicNames } from "./acts";
 import { remedyNames } from "./names";
 
@@ -26,4 +26,13 @@ export const productNames: Record<ProductId, string> = {
   ...soilRemedyNames,
   ...remedyNames,
   dust: "Dry mineral dust",
+};
+
+/** What is in a bottle, by its active ingredient. */
+export const activeNames: Record<ActiveId, string> = {
+  ...productNames,
+  alcohol: "Alcohol",
+  soap: "Plain soap",
+  oil: "Paraffin or horticultural oil",
+  peroxide: "Peroxide",
 };

@@ -1,6 +1,6 @@
 import type { TimerId, TimerProposal } from "@/core/acts/timers";
 import type { Day } from "@/core/climate/days";
-import { fromToday } from "./dates";
+import { fromToday, hoursInWords } from "./dates";
 
 /** What is waited for. */
 const timerNames: Record<TimerId, string> = {
@@ -47,12 +47,5 @@ const offers: Record<TimerId, string> = {
 
 /** A timer that may be started. @example offerInWords({ what: "rinse", minutes: 60 }) // "Rinse it off after 1 h" */
 export function offerInWords({ what, minutes }: Pick<TimerProposal, "what" | "minutes">): string {
-  return `${offers[what]} ${lengthInWords(minutes)}`;
-}
-
-/** A length as a keeper says it. @example lengthInWords(90) // "1 h 30 min" */
-function lengthInWords(minutes: number): string {
-  if (minutes < 60) return `${minutes} min`;
-  const rest = minutes % 60;
-  return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${rest} min`;
+  return `${offers[what]} ${hoursInWords(minutes)}`;
 }

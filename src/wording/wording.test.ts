@@ -9,7 +9,10 @@ import { pestIds } from "@/core/pests/pests";
 import { pestOf } from "@/core/pests/pests";
 import { repeatBounds } from "@/core/planning/bounds";
 import { mL } from "@/core/units/volume";
-import { inSpoons, millilitres, volumeIn } from "./amounts";
+import { inSpoons, millilitres, ofUsualInWords, strengthInWords, volumeIn } from "./amounts";
+import { hoursInWords } from "./dates";
+import { clockAfter, minutesBetween, waitsFor } from "./evening";
+import { offerInWords, ringsInWords, runsInWords } from "./timers";
 import { notYetSentence } from "./clearance";
 import { dayAndYear, dayCount, dayInWords, fromToday } from "./dates";
 import { stageNames } from "./names";
@@ -126,5 +129,28 @@ describe("sentences", () => {
       "Repeat within 9.7 days: from within reach (young mites, young adults) to first eggs or young.",
       "Keep on for longer than 5.3 days: the longest stage it does not reach (eggs).",
     ]);
+  });
+});
+
+describe("times of an evening", () => {
+  it("tells lengths, and clocks that go past midnight", () => {
+    expect([minutesBetween("19:00", "21:30"), minutesBetween("23:00", "01:00")]).toEqual([150, 120]);
+    expect([clockAfter("19:05", 25), clockAfter("23:30", 60)]).toEqual(["19:30", "tomorrow 00:30"]);
+    expect([hoursInWords(95), hoursInWords(60), hoursInWords(0)]).toEqual(["1 h 35 min", "1 h", "0 min"]);
+    expect(waitsFor([{ why: "time" }, { why: "drying" }, { why: "drying" }])).toBe(
+      "Another evening: one plant for want of time, 2 plants for want of a place to dry.",
+    );
+    expect(runsInWords("dark", "L04", "2026-11-25T19:05", "2026-11-24T19:05")).toBe(
+      "L04: in the dark until tomorrow 19:05",
+    );
+    expect(ringsInWords("fan", ["L04", null])).toContain("L04, The sitting: dry");
+    expect(offerInWords({ what: "rinse", minutes: 60 })).toBe("Rinse it off after 1 h");
+  });
+
+  it("tells strengths against the usual", () => {
+    expect([ofUsualInWords(1), ofUsualInWords(2), ofUsualInWords(0.5), ofUsualInWords(1 / 56)]).toEqual([
+      ...["as strong as the usual", "2 times the usual", "half of the usual", "one part in 56 of the usual"],
+    ]);
+    expect(strengthInWords("alcohol", 0.35)).toBe("35 % alcohol");
   });
 });

@@ -17,7 +17,7 @@ export async function GET(): Promise<Response> {
       ]
     : [];
   const pages = [
-    ...["/today", "/walk", "/almanac", "/almanac/hiding-places", "/almanac/life-cycle"],
+    ...["/today", "/evening", "/walk", "/almanac", "/almanac/hiding-places", "/almanac/life-cycle"],
     ...(may(context.role, "read") ? ["/mixing", "/benches", STANDING_PART] : []),
     ...walks.unfinished.map(({ id }) => `/walk/${id}`),
     ...today.sittings.map(({ what }) => `/sitting/${what}`),

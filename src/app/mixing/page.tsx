@@ -14,7 +14,7 @@ export default async function MixingPage({ searchParams }: { searchParams: Promi
   const { collection } = await currentContext();
   return (
     <>
-      <div className="d-flex flex-wrap gap-2 align-items-baseline justify-content-between">
+      <div className="d-flex flex-wrap gap-2 align-items-center justify-content-between mb-2">
         <h1>Mixing</h1>
         <Link className="btn btn-outline-primary" href="/mixing/cupboard">
           Cupboard

@@ -69,6 +69,13 @@ export default async function TodayPage() {
       )}
       <div className="row gx-3">
         <div className="col-lg-7">
+          {view.sittings.length > 0 && (
+            <p>
+              <Link className="btn btn-outline-primary" href="/evening">
+                Plan the evening
+              </Link>
+            </p>
+          )}
           {view.sittings.map((sitting) => (
             <SittingCard key={sitting.what} sitting={sitting} measuring={context.collection} />
           ))}

@@ -37,6 +37,7 @@ import { readCupboard } from "../readCupboard";
 import { readDecision } from "../readDecision";
 import { readUnnamed } from "../readUnnamed";
 import { readUnpotting } from "../readUnpotting";
+import { readEvening } from "../readEvening";
 import { readForAdding } from "../readForAdding";
 import { readLedger, readLedgerPlants } from "../readLedger";
 import { readNaming } from "../readNaming";
@@ -123,6 +124,7 @@ describe("two walls between collections", () => {
     readUnpotting: (c) => readUnpotting(c, ids.plant),
     readUnnamed: (c) => readUnnamed(c, ids.plant),
     readCupboard,
+    readEvening,
     readForAdding,
     readMark,
     readLedger: (c) => readLedger(c, "seller"),
@@ -250,6 +252,7 @@ describe("two walls between collections", () => {
       return names;
     };
     expect(await open("sitter")).toEqual([
+      "readEvening",
       "readMark",
       "readNaming",
       "readSitting",

@@ -30,7 +30,7 @@ export function Timers({ known }: { known: readonly ShownTimer[] }) {
   const next = running[0];
   const at = (instant: Date) => wallTimeIn(instant, timeZone);
   return (
-    <section className="timers" aria-label="Timers">
+    <section className="timers no-print" aria-label="Timers">
       {[...groupBy(rung, ({ what }) => what)].map(([what, group]) => (
         <div key={what} className="timers-rung" role="alert">
           <BellRing size={20} aria-hidden />

@@ -10,8 +10,8 @@ import { readCupboard } from "@/operations/readCupboard";
 import { Panel } from "@/ui/Panel";
 import { millilitres } from "@/wording/amounts";
 import { shortObjections } from "@/wording/cautions";
-import { dayCount, dayInWords } from "@/wording/dates";
-import { allowedNames, productNames } from "@/wording/household";
+import { dayAndYear, dayCount, dayInWords } from "@/wording/dates";
+import { activeNames, allowedNames } from "@/wording/household";
 import { pestNames } from "@/wording/names";
 
 export const metadata: Metadata = { title: "Cupboard" };
@@ -103,7 +103,7 @@ export default async function CupboardPage() {
 
 /** What is to be bought, and by when. */
 function lastingSentence({ active, neededMl, leftMl, shortOn, missingMl }: Lasting): string {
-  const name = productNames[active];
+  const name = activeNames[active];
   if (leftMl === null) return `${name}: ${millilitres(neededMl)} planned; how much is left is not known.`;
   if (!shortOn) return `${name}: ${millilitres(neededMl)} planned, ${millilitres(leftMl)} left: it will do.`;
   return `${name}: buy ${millilitres(missingMl)} by ${dayInWords(shortOn)} (${millilitres(neededMl)} planned, ${millilitres(leftMl)} left).`;
@@ -122,7 +122,7 @@ function BottleLines({ level, today }: { level: Level; today: Day }) {
   return (
     <>
       <p className="mb-1">
-        {productNames[active]}
+        {activeNames[active]}
         {percent !== null && ` ${percent} %`}
         {group && `, IRAC group ${group}`}.
       </p>
@@ -140,8 +140,8 @@ function BottleLines({ level, today }: { level: Level; today: Day }) {
       {bestBefore && (
         <p className={dates ? "text-danger-emphasis fw-semibold mb-1" : "mb-1"}>
           {dates === "over"
-            ? `Past its day, ${dayInWords(bestBefore)}: ${active === "neem" ? "old neem does little. " : ""}Use a fresh one.`
-            : `Best before ${dayInWords(bestBefore)}.`}
+            ? `Past its day, ${dayAndYear(bestBefore)}: ${active === "neem" ? "old neem does little. " : ""}Use a fresh one.`
+            : `Best before ${dayAndYear(bestBefore)}.`}
         </p>
       )}
     </>

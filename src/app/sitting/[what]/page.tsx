@@ -11,13 +11,20 @@ import { SittingScreen } from "./_parts/SittingScreen";
 export const metadata: Metadata = { title: "Sitting" };
 
 /** All that is due of one mix or one work, plant by plant. */
-export default async function SittingPage({ params }: { params: Promise<{ what: string }> }) {
+export default async function SittingPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ what: string }>;
+  searchParams: Promise<{ steps?: string }>;
+}) {
   const { what: asked } = await params;
+  const { steps } = await searchParams;
   const what = [...mixIds, ...workIds].find((id) => id === asked);
   if (!what) notFound();
   const context = await currentContext("see");
   const mark = await markNow(context);
-  const [view, timers] = [await readSitting(context, what), await readTimers(context)];
+  const [view, timers] = [await readSitting(context, what, steps?.split(",") ?? null), await readTimers(context)];
   return (
     <>
       <Live mark={mark} />

@@ -10,7 +10,7 @@ import { allowedIds, bottleUnits, dropBottle, keepBottle, type Bottle } from "@/
 import { activeIds, groupOf, type ActiveId } from "@/core/household/products";
 import { ChecksField, ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
-import { allowedNames, bottleUnitNames, productNames } from "@/wording/household";
+import { allowedNames, activeNames, bottleUnitNames } from "@/wording/household";
 
 const typed = (value: number | null) => (value === null ? "" : String(value));
 
@@ -59,7 +59,7 @@ export function BottleForm({ bottle }: { bottle?: Bottle }) {
                 ? `IRAC group ${group}: not more than twice running, then something of another group.`
                 : "Pests are not known to become resistant to it."
             }
-            options={activeIds.map((id) => [id, productNames[id]])}
+            options={activeIds.map((id) => [id, activeNames[id]])}
           />
           <ChoiceField
             form={form}

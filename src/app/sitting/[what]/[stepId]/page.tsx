@@ -17,7 +17,7 @@ export default async function StepPage({ params }: { params: Promise<{ what: str
   const what = [...mixIds, ...workIds].find((id) => id === asked);
   if (!what) notFound();
   const context = await currentContext("see");
-  const line = (await readSitting(context, what)).lines.find((one) => one.stepId === stepId);
+  const line = (await readSitting(context, what, [stepId])).lines.find((one) => one.stepId === stepId);
   if (!line) notFound();
   const { plant, bearer, caseId, pest, planned, volumeMl, placeName } = line;
   const cases = caseId !== null && pest !== null ? [{ id: caseId, name: pestNames[pest] }] : [];

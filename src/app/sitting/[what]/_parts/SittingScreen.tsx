@@ -22,6 +22,7 @@ import { toggled } from "@/ui/toggled";
 import { plannedInWords, sittingName } from "@/wording/acts";
 import { millilitres } from "@/wording/amounts";
 import { gearNames, objectionSentences } from "@/wording/cautions";
+import { labelSentence } from "@/wording/problems";
 import { pestName } from "@/wording/names";
 import { offerInWords } from "@/wording/timers";
 import { groupNames } from "@/wording/walks";
@@ -134,9 +135,7 @@ function Before({
         )}
       </section>
       <footer className="walk-foot">
-        <div className="walk-presses">
-          <span />
-          <span />
+        <div className="walk-presses sitting-presses">
           <Button className="big" onClick={onBegin}>
             Mixed and ready
           </Button>
@@ -163,7 +162,7 @@ function AtPlant({
   onLeave: () => void;
   onTimer: StartTimer;
 }) {
-  const { plant, bearer, act, pest, planned, volumeMl, placeName, stepId } = line;
+  const { plant, bearer, act, pest, planned, volumeMl, placeName, stepId, label } = line;
   const [ticked, setTicked] = useState<readonly SpotId[]>("spots" in act ? act.spots : []);
   const [problem, setProblem] = useState("");
   const against = actObjections(act, bearer);
@@ -191,12 +190,15 @@ function AtPlant({
           {placeName}. {plannedInWords(planned)}
           {volumeMl > 0 && `, about ${millilitres(volumeMl)}`}. Against {pestName(pest)}.
         </p>
-        {against.length > 0 && (
+        {(against.length > 0 || label.length > 0) && (
           <ul className="alert alert-warning ps-4">
             {against.map(({ code, level }) => (
               <li key={code} className={level === "refuse" ? "text-danger-emphasis fw-semibold" : undefined}>
                 {objectionSentences[code]}
               </li>
+            ))}
+            {label.map((one) => (
+              <li key={one.code}>{labelSentence(one)}</li>
             ))}
           </ul>
         )}
@@ -228,11 +230,10 @@ function AtPlant({
             {problem}
           </p>
         )}
-        <div className="walk-presses">
+        <div className="walk-presses sitting-presses">
           <Button variant="outline-primary" className="big" onClick={onLeave}>
             Not now
           </Button>
-          <span />
           <Button className="big" disabled={refused} onClick={press}>
             As planned, next
           </Button>
@@ -302,9 +303,7 @@ function Closing({
         </ul>
       </section>
       <footer className="walk-foot">
-        <div className="walk-presses">
-          <span />
-          <span />
+        <div className="walk-presses sitting-presses">
           <Link className="btn btn-primary big" href="/today">
             To today
           </Link>

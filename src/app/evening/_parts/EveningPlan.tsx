@@ -1,0 +1,276 @@
+"use client";
+
+import Link from "next/link";
+import { useState } from "react";
+import Button from "react-bootstrap/Button";
+import Form from "react-bootstrap/Form";
+import { bathOf } from "@/core/evening/bath";
+import { chooseEvening, SET_UP_MINUTES, weightOf, LONGEST_MINUTES, MOST_DRYING } from "@/core/evening/choose";
+import { timersAfter } from "@/core/acts/timers";
+import { groupBy } from "@/core/groupBy";
+import { isMix, type MixId } from "@/core/mixing/mixes";
+import { sittingVolume } from "@/core/mixing/sprayVolume";
+import { isWork } from "@/core/planning/doses";
+import { actObjections } from "@/core/suitability/actObjections";
+import type { EveningLine, EveningView } from "@/operations/readEvening";
+import { Amounts, type Measuring } from "@/ui/Amounts";
+import { Panel } from "@/ui/Panel";
+import { clockAfter, minutesBetween, waitsFor } from "@/wording/evening";
+import { plannedInWords, sittingName } from "@/wording/acts";
+import { millilitres } from "@/wording/amounts";
+import { shortObjections } from "@/wording/cautions";
+import { dayAndYear, hoursInWords } from "@/wording/dates";
+import { pestName } from "@/wording/names";
+import { labelSentence } from "@/wording/problems";
+import { useKept } from "./useKept";
+
+/** Above this oil burns leaves, and other sprays too (oil labels, from memory), °C. */
+const TOO_HOT = 32;
+
+/** Why something is not done this evening, whatever the time. Empty where nothing is against it. */
+function mustWait({ act, bearer, label, celsius, volumeMl }: EveningLine): string[] {
+  return [
+    ...actObjections(act, bearer).flatMap(({ level, code }) => (level === "refuse" ? [shortObjections[code]] : [])),
+    ...label.map(labelSentence),
+    ...(celsius !== null && celsius > TOO_HOT && volumeMl > 0
+      ? [`${Math.round(celsius)} °C where it stands: too hot`]
+      : []),
+  ];
+}
+
+const batchOf = ({ planned }: EveningLine) => (isWork(planned) ? planned.work : planned.mix);
+/** A fan and a place to dry is needed by whatever wets the plant. */
+const wets = ({ act }: EveningLine) => timersAfter(act).some(({ what }) => what === "fan");
+
+interface Props {
+  view: EveningView;
+  measuring: Measuring;
+  collection: string;
+  /** What the clock of the collection's zone shows now, `HH:MM`. */
+  clock: string;
+}
+
+/** An evening's work: what fits into its hours and its drying places, batch by batch, with everything that is mixed for it. */
+export function EveningPlan({ view, measuring, collection, clock }: Props) {
+  const [from, setFrom] = useState(clock);
+  const [until, setUntil] = useKept("evening until", "22:00");
+  const [pots, setPots] = useKept("evening drying", "12");
+  const [out, setOut] = useState<ReadonlySet<string>>(new Set());
+  const [forward, setForward] = useState<ReadonlySet<string>>(new Set());
+  const [paper, setPaper] = useState("A4");
+  const minutes = Math.min(LONGEST_MINUTES, minutesBetween(from, until));
+  const dryingPots = Math.min(MOST_DRYING, Math.max(0, Math.floor(Number(pots) || 0)));
+  const waiting = view.lines.map((line) => ({ line, why: mustWait(line) }));
+  const able = waiting.flatMap(({ line, why }) => (why.length === 0 ? [line] : []));
+  const later = able.filter(({ stepId, daysLate }) => daysLate < 0 && !forward.has(stepId));
+  const asked = able.filter((line) => !later.includes(line) && !out.has(line.stepId));
+  const plan = chooseEvening(
+    asked.map((line) => ({
+      id: line.stepId,
+      batch: batchOf(line),
+      minutes: line.minutes,
+      wets: wets(line),
+      weight: weightOf(line.daysLate),
+    })),
+    { minutes, dryingPots, setUpMinutes: SET_UP_MINUTES },
+  );
+  const chosen = asked.filter(({ stepId }) => plan.chosen.includes(stepId));
+  const batches = [...groupBy(chosen, batchOf)].map(([what, lines]) => ({ what, lines, ...volumesOf(lines) }));
+  const toggle = (all: ReadonlySet<string>, id: string) =>
+    new Set(all.has(id) ? [...all].filter((one) => one !== id) : [...all, id]);
+  return (
+    <>
+      <style>{`@page { size: ${paper}; margin: 12mm; }`}</style>
+      <h1>
+        This evening
+        <span className="only-print">
+          , {collection}, {dayAndYear(view.day)}
+        </span>
+      </h1>
+      {view.lines.length === 0 && <p className="fs-5">Nothing is due tonight, nor in the next two days.</p>}
+      {view.lines.length > 0 && (
+        <p className="fs-5" aria-live="polite">
+          {chosen.length === 0
+            ? "Nothing fits into that."
+            : `${chosen.length === 1 ? "One plant" : `${chosen.length} plants`}, ${hoursInWords(plan.minutes)}, ${millilitres(batches.reduce((sum, { mixMl }) => sum + mixMl, 0))} in all: done by ${clockAfter(from, plan.minutes)}.`}
+          {plan.left.length > 0 && ` ${waitsFor(plan.left)}`}
+        </p>
+      )}
+      <div className="row gx-3">
+        <div className="col-lg-8">
+          {batches.map(({ what, lines, mixMl, bath }) => (
+            <Panel key={what} title={sittingName(what)}>
+              {isMix(what) && <Amounts mix={what as MixId} totalMl={mixMl} measuring={measuring} />}
+              {bath && (
+                <p className="mt-2">
+                  One bath of {millilitres(bath.bathMl)} for all that are dunked.{" "}
+                  {bath.serves.length > 0 &&
+                    `What is left, strained, serves ${lines
+                      .filter(({ stepId }) => bath.serves.includes(stepId))
+                      .map(({ plant }) => plant.code)
+                      .join(", ")}, the same evening.`}
+                </p>
+              )}
+              <ul className="list-unstyled mb-2">
+                {lines.map((line) => (
+                  <li key={line.stepId} className="evening-line">
+                    <span className="box only-print" aria-hidden />
+                    <span className="flex-grow-1">
+                      <strong>
+                        {line.plant.code} {line.plant.name}
+                      </strong>
+                      , {line.placeName}. {plannedInWords(line.planned)}, {line.minutes} min
+                      {line.volumeMl > 0 && `, ${millilitres(line.volumeMl)}`}, against {pestName(line.pest)}.
+                      {line.daysLate < 0 && " Brought forward."}
+                      <AfterClock line={line} from={from} minutes={plan.minutes} />
+                    </span>
+                    <Button
+                      size="sm"
+                      variant="outline-primary"
+                      className="no-print"
+                      aria-label={`Leave out ${line.plant.code}`}
+                      onClick={() => setOut((all) => toggle(all, line.stepId))}
+                    >
+                      Leave out
+                    </Button>
+                  </li>
+                ))}
+              </ul>
+              <Link
+                className="btn btn-primary no-print"
+                href={`/sitting/${what}?steps=${lines.map(({ stepId }) => stepId).join(",")}`}
+              >
+                Begin
+              </Link>
+            </Panel>
+          ))}
+        </div>
+        <div className="col-lg-4 no-print">
+          <Panel title="The evening">
+            <div className="row gx-2">
+              <Time id="evening-from" label="From" value={from} onChange={setFrom} />
+              <Time id="evening-until" label="Until" value={until} onChange={setUntil} />
+            </div>
+            <Form.Group controlId="evening-pots" className="mb-2">
+              <Form.Label className="fw-semibold mb-1">Pots that can dry at once</Form.Label>
+              <Form.Control inputMode="numeric" value={pots} onChange={(event) => setPots(event.target.value)} />
+            </Form.Group>
+            <p className="small">Sprays go on with sun and lamps off: begin at dusk.</p>
+            <div className="d-flex flex-wrap gap-2">
+              <Button onClick={() => print()}>Print the sheet</Button>
+              {(["A4", "letter"] as const).map((size) => (
+                <Button key={size} variant="outline-primary" active={paper === size} onClick={() => setPaper(size)}>
+                  {size === "A4" ? "A4" : "Letter"}
+                </Button>
+              ))}
+            </div>
+          </Panel>
+          <Aside
+            title="Left for another evening"
+            lines={[
+              ...asked.filter(({ stepId }) => plan.left.some(({ id }) => id === stepId)),
+              ...able.filter(({ stepId }) => out.has(stepId)),
+            ]}
+            press={(line) => (out.has(line.stepId) ? () => setOut((all) => toggle(all, line.stepId)) : null)}
+            label="Take it up"
+          />
+          <Aside
+            title="Could be brought forward"
+            lines={later}
+            press={(line) => () => setForward((all) => toggle(all, line.stepId))}
+            label="Tonight too"
+          />
+          <Aside
+            title="Must wait"
+            lines={waiting.flatMap(({ line, why }) => (why.length > 0 ? [line] : []))}
+            told={(line) => mustWait(line).join("; ")}
+          />
+        </div>
+      </div>
+    </>
+  );
+}
+
+/** What is mixed for the lines of a batch. */
+function volumesOf(lines: readonly EveningLine[]) {
+  const put = lines.flatMap(({ planned, potCm, stepId }) =>
+    isWork(planned) ? [] : [{ id: stepId, technique: planned.technique, potCm }],
+  );
+  const bath = bathOf(put);
+  const works = lines.reduce((sum, { planned, volumeMl }) => sum + (isWork(planned) ? volumeMl : 0), 0);
+  return { bath, mixMl: (bath?.mixMl ?? sittingVolume(put)) + works };
+}
+
+/** On the sheet: until when something is waited for, by the clock, from the time at which all is done. */
+function AfterClock({ line, from, minutes }: { line: EveningLine; from: string; minutes: number }) {
+  const needed = timersAfter(line.act).filter(({ optional }) => !optional);
+  if (needed.length === 0) return null;
+  return (
+    <span className="only-print">
+      {needed.map(
+        ({ what, minutes: long }) => ` ${what === "dark" ? "Dark" : "Fan"} until ${clockAfter(from, minutes + long)}.`,
+      )}
+    </span>
+  );
+}
+
+function Time({
+  id,
+  label,
+  value,
+  onChange,
+}: {
+  id: string;
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  return (
+    <Form.Group controlId={id} className="col-6 mb-2">
+      <Form.Label className="fw-semibold mb-1">{label}</Form.Label>
+      <Form.Control type="time" value={value} onChange={(event) => onChange(event.target.value || value)} />
+    </Form.Group>
+  );
+}
+
+function Aside({
+  title,
+  lines,
+  told,
+  press,
+  label,
+}: {
+  title: string;
+  lines: readonly EveningLine[];
+  told?: (line: EveningLine) => string;
+  press?: (line: EveningLine) => (() => void) | null;
+  label?: string;
+}) {
+  if (lines.length === 0) return null;
+  return (
+    <Panel title={title}>
+      <ul className="list-unstyled mb-0">
+        {lines.map((line) => {
+          const pressed = press?.(line);
+          return (
+            <li key={line.stepId} className="evening-line">
+              <span className="flex-grow-1">
+                {line.plant.code}: {told ? told(line) : plannedInWords(line.planned)}
+              </span>
+              {pressed && (
+                <Button
+                  size="sm"
+                  variant="outline-primary"
+                  aria-label={`${label} ${line.plant.code}`}
+                  onClick={pressed}
+                >
+                  {label}
+                </Button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </Panel>
+  );
+}

@@ -1,0 +1,30 @@
+const DAY_MINUTES = 24 * 60;
+
+const minutesIn = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));
+
+/** Minutes from one time of a clock to the next time that it shows another. @example minutesBetween("19:00", "21:30") // 150 */
+export function minutesBetween(from: string, until: string): number {
+  return (minutesIn(until) - minutesIn(from) + DAY_MINUTES) % DAY_MINUTES;
+}
+
+/** What a clock shows so many minutes later; past midnight it says so. @example clockAfter("23:30", 60) // "tomorrow 00:30" */
+export function clockAfter(from: string, minutes: number): string {
+  const all = minutesIn(from) + minutes;
+  const two = (n: number) => String(n).padStart(2, "0");
+  const days = Math.floor(all / DAY_MINUTES);
+  const clock = `${two(Math.floor((all % DAY_MINUTES) / 60))}:${two(all % 60)}`;
+  if (days === 0) return clock;
+  return days === 1 ? `tomorrow ${clock}` : `${clock}, ${days} days on`;
+}
+
+/** What has to wait, and for what. */
+export function waitsFor(left: readonly { readonly why: "time" | "drying" }[]): string {
+  const drying = left.filter(({ why }) => why === "drying").length;
+  const time = left.length - drying;
+  const plants = (n: number) => (n === 1 ? "one plant" : `${n} plants`);
+  const parts = [
+    ...(time > 0 ? [`${plants(time)} for want of time`] : []),
+    ...(drying > 0 ? [`${plants(drying)} for want of a place to dry`] : []),
+  ];
+  return `Another evening: ${parts.join(", ")}.`;
+}

@@ -4,7 +4,7 @@ import type { Context } from "./context";
 import { perform, type Outcome } from "./outcome";
 import { lockPlant, momentOn } from "./parts/checks";
 
-/** Writes down that a plant has borne a treatment badly: what is proposed for it next becomes milder, or is refused. */
+/** Writes down how a plant has borne a treatment: what it bore badly is proposed milder next, or refused; what it bore well is doubted no more. */
 export function recordReaction(context: Context, deed: RecordReaction): Promise<Outcome<{ id: string }>> {
   return perform(context, "record", deed.id, async (scope) => {
     if (await facts.isRecorded(scope, "reaction", deed.id)) return { id: deed.id };

@@ -44,7 +44,9 @@ export function volumeIn(volume: Millilitres, units: "metric" | "us"): string {
 /** The same volume in the keeper's spoons: "about 1¼ metric teaspoons", or null where no spoon fits. */
 export function inSpoons(volume: Millilitres, spoons: SpoonSet): string | null {
   const pour = nearestPour(volume, spoons);
-  if (!pour) return volume > 0 && volume <= 1 ? dropsOf(volume) : null;
+  // A spoon that is wrong by a fifth is no measure for so little: drops are.
+  const small = volume > 0 && volume <= 1;
+  if (!pour || (small && Math.abs(pour.error) > 0.2)) return small ? dropsOf(volume) : null;
   const [one, many] = measureNames[pour.measure];
   const off = Math.abs(pour.error) > 0.02;
   const error = off ? `, ${Math.round(Math.abs(pour.error) * 100)} % too ${pour.error > 0 ? "much" : "little"}` : "";

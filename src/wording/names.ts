@@ -241,6 +241,9 @@ export const sourceNames: Record<SensitivitySource, string> = {
 };
 
 export const reactionNames: Record<ReactionId, string> = {
+  nothing: "Nothing: it bore it well",
+  matt: "The oil dried matt",
+  tacky: "The oil dried tacky",
   stain: "Stained leaves",
   scorch: "Scorched leaves",
   lostFlowers: "Lost buds or flowers",

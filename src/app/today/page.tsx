@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { may } from "@/core/access/roles";
 import type { PlantCard } from "@/core/state/plantCard";
+import { readAfterwards } from "@/operations/readAfterwards";
 import { readToday } from "@/operations/readToday";
 import { AsOf } from "@/ui/AsOf";
 import { Panel } from "@/ui/Panel";
@@ -13,6 +14,7 @@ import { programmeNames } from "@/wording/programmes";
 import { currentContext, markNow } from "../_parts/context";
 import { kept } from "../_parts/kept";
 import { Live } from "../_parts/Live";
+import { HowBorne } from "./_parts/HowBorne";
 import { SittingCard } from "./_parts/SittingCard";
 
 export const metadata: Metadata = { title: "Today" };
@@ -43,6 +45,7 @@ export default async function TodayPage() {
   const context = await currentContext("see");
   const mark = await markNow(context);
   const { view, asOf } = await kept(`${context.collection.id} today`, () => readToday(context));
+  const afterwards = may(context.role, "record") ? await readAfterwards(context).catch(() => []) : [];
   const nothing = view.sittings.length + view.loose.length + view.unplanned.length + view.looksDueCount === 0;
   return (
     <>
@@ -92,6 +95,7 @@ export default async function TodayPage() {
               </ul>
             </Panel>
           )}
+          <HowBorne asked={afterwards} day={view.day} />
           <Panel title={view.looksDueCount === 0 ? "No looks due" : `Looks due: ${view.looksDueCount}`}>
             <div className="d-flex flex-wrap gap-2 mb-2">
               {view.looksDueCount > 0 && (

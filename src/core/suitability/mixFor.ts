@@ -35,6 +35,13 @@ export function mixFor(remedy: RemedyId, plant: Bearer): MixId {
   const milder = mixesOf(remedy)
     .filter((mix) => potencyOf(mix) <= potencyOf(first))
     .toSorted((a, b) => potencyOf(b) - potencyOf(a));
+  const dried = plant.reactions.findLast(({ what }) => what === "matt" || what === "tacky");
+  // Dried matt, oil was too weak; tacky, too strong (common practice): the next mix follows, as far as the plant bears it.
+  if (remedy === "oil" && dried) {
+    const follows = mixesOf("oil").toSorted((a, b) => potencyOf(a) - potencyOf(b));
+    const next = dried.what === "tacky" ? follows[0]! : follows.at(-1)!;
+    if (!objections(plant, next, "spray").some(({ level }) => level === "refuse")) return next;
+  }
   const reacted = (mix: MixId) => objections(plant, mix, "dab").some(({ code }) => code === "reactedBefore");
   return milder.find((mix) => !reacted(mix)) ?? milder.at(-1)!;
 }

@@ -7,6 +7,7 @@ import type { GrowthFormId } from "../plants/growthForms";
 import type { Sensitivity } from "../plants/sensitivities";
 import type { TechniqueId } from "../remedies/remedies";
 import type { Bearer } from "./bearer";
+import { isBad } from "./reactions";
 
 /** One reason against a mix on a plant: `refuse` means it must not be used, `warn` that the keeper decides. */
 export interface Objection {
@@ -81,9 +82,10 @@ export function objections(plant: Bearer, mix: MixId, technique: TechniqueId): r
   refuse(remedy === "soap" && has("soapShy"), "soapOnShy");
   refuse(remedy === "alcohol" && has("alcoholShy"), "alcoholOnShy");
   refuse(mix === "alcoholFull" && thin, "neatOnThin");
-  warn(mix === "alcoholFull" && !thin && !has("bearsNeat"), "neatNotKnown");
+  const borne = hasBorne(plant, mix, technique);
+  warn(mix === "alcoholFull" && !thin && !has("bearsNeat") && !borne, "neatNotKnown");
   warn(!oily && has("waxBloom"), "stripsBloom");
-  warn(remedy !== "oil" && thin, "thinLeaves");
+  warn(remedy !== "oil" && thin && !borne, "thinLeaves");
   refuse(reactedTo(plant, mix, technique), "reactedBefore");
   refuse(oily && burntLately(plant), "burntLately");
 
@@ -94,16 +96,25 @@ export function objections(plant: Bearer, mix: MixId, technique: TechniqueId): r
   warn(technique === "dunk" && plant.potCm >= HEAVY_POT_CM, "bigToDunk");
   warn(wetness(technique) === 1 && rests, "wetInRest");
   warn(wetness(technique) === 1 && has("crownRot"), "wetCrown");
-  warn(!plant.known, "unknownKind");
+  warn(!plant.known && !borne, "unknownKind");
   warn(has("milkySap"), "milkySap");
   warn(has("spiny"), "spines");
   const atHome = homeObjections(remedy, plant.home ?? anyHome, plant);
   return [...atHome, ...refused, ...warned].toSorted((a, b) => Number(a.level === "warn") - Number(b.level === "warn"));
 }
 
+/** Whether the plant has borne as strong a mix of the remedy, put on as wet, without anything to be seen, and never badly. */
+function hasBorne({ reactions }: Bearer, mix: MixId, technique: TechniqueId): boolean {
+  const same = reactions.filter((before) => mixes[before.mix].remedy === mixes[mix].remedy);
+  const bore = ({ what, mix: put, technique: how }: Bearer["reactions"][number]) =>
+    what === "nothing" && potencyOf(put) >= potencyOf(mix) && wetness(how) >= wetness(technique);
+  return same.some(bore) && !same.some(({ what }) => isBad(what));
+}
+
 /** Whether the plant has borne this badly before: as strong a mix of the remedy, or, where it rotted, as wet a technique. */
 function reactedTo({ reactions, inFlower, inBud }: Bearer, mix: MixId, technique: TechniqueId): boolean {
   return reactions.some((before) => {
+    if (!isBad(before.what)) return false;
     const wet = wetness(before.technique);
     if (before.what === "rot") return wet > 0 && wetness(technique) >= wet;
     if (mixes[before.mix].remedy !== mixes[mix].remedy || potencyOf(before.mix) > potencyOf(mix)) return false;

@@ -26,6 +26,7 @@ import { keepBottle } from "../keepBottle";
 import { movePlant } from "../movePlant";
 import { moveSeveral } from "../moveSeveral";
 import { expectOk, type Outcome } from "../outcome";
+import { readAfterwards } from "../readAfterwards";
 import { readApart, readMove } from "../readApart";
 import { readAround } from "../readAround";
 import { readArrivals } from "../readArrivals";
@@ -112,6 +113,7 @@ describe("two walls between collections", () => {
 
   const now = { at: NOW };
   const reads: Record<string, (context: Context) => Promise<unknown>> = {
+    readAfterwards,
     readApart: (c) => readApart(c, ids.plant),
     readMove: (c) => readMove(c, ids.plant),
     readAround: (c) => readAround(c, ids.case),

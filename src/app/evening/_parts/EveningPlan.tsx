@@ -127,7 +127,7 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
                     <Button
                       size="sm"
                       variant="outline-primary"
-                      className="no-print"
+                      className="no-print text-nowrap"
                       aria-label={`Leave out ${line.plant.code}`}
                       onClick={() => setOut((all) => toggle(all, line.stepId))}
                     >

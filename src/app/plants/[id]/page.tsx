@@ -227,7 +227,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               </p>
             )}
             <p className="mb-2">
-              <Link href={`/plants/${plant.id}/reaction`}>It bore a treatment badly</Link>
+              <Link href={`/plants/${plant.id}/reaction`}>How it bore a treatment</Link>
             </p>
             <ArchiveButton plantId={plant.id} archived={archived} />
           </Panel>

@@ -3,7 +3,7 @@ import { standing } from "@/core/facts/facts";
 import { ReactionForm } from "../_parts/ReactionForm";
 import { plantOf } from "../_parts/plantOf";
 
-export const metadata: Metadata = { title: "It bore a treatment badly" };
+export const metadata: Metadata = { title: "How it bore a treatment" };
 
 export default async function ReactionPage({ params }: { params: Promise<{ id: string }> }) {
   const { view, now } = await plantOf(params);
@@ -14,7 +14,7 @@ export default async function ReactionPage({ params }: { params: Promise<{ id: s
   return (
     <>
       <h1>
-        {plant.code} {plant.name} bore a treatment badly
+        {plant.code} {plant.name}: how it bore a treatment
       </h1>
       <p>What is proposed for it next becomes milder; what it has borne badly in the mildest mix is refused.</p>
       <ReactionForm plantId={plant.id} now={now} mix={last?.mix ?? "soapMild"} technique={last?.technique ?? "spray"} />

@@ -9,6 +9,7 @@ import { minutesToLook } from "@/core/spread/tonight";
 import { bearerOf } from "@/core/suitability/bearer";
 import * as arounds from "@/db/stores/around";
 import * as facts from "@/db/stores/facts";
+import { homeOf } from "./parts/onPlant";
 import { scopeOf, today, type Context } from "./context";
 import { caseOnRecord } from "./parts/caseOnRecord";
 import { askedPlants, readSpread } from "./parts/spreadOnRecord";
@@ -45,7 +46,7 @@ export async function readSchools(context: Context, asked: string): Promise<Scho
     if (!one) return [];
     const own = standing(reactions).filter(({ plantId }) => plantId === plant.plant.id);
     const { potCm } = plant.plant;
-    const bearer = bearerOf(plant.plant, own, day, hemisphere, context.collection);
+    const bearer = bearerOf(plant.plant, own, day, hemisphere, homeOf(context.collection));
     return [{ asked: one, bearer, potCm, lookMinutes: minutesToLook(usual, potCm) }];
   });
   return schoolsBeside(found.pest, neighbours);

@@ -16,7 +16,8 @@ export interface Measuring {
 /** What to pour together for a volume of a mix, in the order of adding. */
 export function Amounts({ mix, totalMl, measuring }: { mix: MixId; totalMl: number; measuring: Measuring }) {
   const { units, spoons, alcoholPercent, bottles } = measuring;
-  const label = labelled(bottles, mixes[mix].remedy);
+  // What is cut from a bottle goes by the bottle's own strength.
+  const label = mixes[mix].kind === "cut" ? null : labelled(bottles, mixes[mix].remedy);
   const perLitreMl = label?.unit === "mL" ? label.perLitre : null;
   const pouring = pour(mix, mL(totalMl), alcoholPercent / 100, perLitreMl);
   if (pouring.code === "bottle_too_weak") {

@@ -53,6 +53,17 @@ describe("what is taken out of the cupboard", () => {
     expect(drawn([{ day: first, caseId: null, act: { kind: "dust", dryDays: 3 } }])).toEqual([]);
   });
 
+  it("goes by the strength that was written down, where that was not the recipe's", () => {
+    const strong = (mix: string, strength: number) => {
+      const use = sprayed(mix as "soapMild", 500);
+      return { ...use, act: { ...use.act, strength } as Act };
+    };
+    expect(drawn([strong("soapMild", 20)])).toEqual([["soap", 10]]);
+    expect(drawn([strong("oil1", 3)])).toContainEqual(["oil", 15]);
+    expect(drawn([strong("alcoholHalf", 70)])).toEqual([["alcohol", 500]]);
+    expect(drawn([strong("alcoholHalf", 7)])).toEqual([["alcohol", 50]]);
+  });
+
   it("a bath is drawn once for all that are dunked in it, as a sitting reckons it", () => {
     const pots = [10, 12, 15];
     const uses = pots.map((potCm) => sprayed("soapStrong", volumeFor("dunk", potCm), 0, "dunk"));

@@ -3,7 +3,7 @@ import { addDays, type Day } from "../climate/days";
 import { mixes, pour, type IngredientId, type MixId } from "../mixing/mixes";
 import { DUNK_CARRIED_SHARE } from "../mixing/sprayVolume";
 import { mL } from "../units/volume";
-import { labelled, type Bottle } from "./bottles";
+import { inUse, labelled, type Bottle } from "./bottles";
 import type { ActiveId } from "./products";
 
 /** Something that was, or will be, put on: on which day, and under which case; null for none. */
@@ -53,20 +53,32 @@ export function drawsOf(uses: readonly Use[], drawing: Drawing): Draw[] {
     const { act, day } = use;
     if (act.kind === "drench") return drench(use, act, drawing);
     if (act.kind !== "contact") return [];
-    if (act.technique !== "dunk") return poured(use, act.mix, act.volumeMl, drawing);
+    if (act.technique !== "dunk") return poured(use, act, act.volumeMl, drawing);
     const key = `${day} ${act.mix}`;
     const first = !drawn.has(key);
     drawn.add(key);
     const volumeMl = (first ? baths.get(key)! : 0) + act.volumeMl * DUNK_CARRIED_SHARE;
-    return poured(use, act.mix, volumeMl, drawing);
+    return poured(use, act, volumeMl, drawing);
   });
 }
 
-function poured({ day, caseId }: Use, mix: MixId, volumeMl: number, { bottles, alcoholPercent }: Drawing): Draw[] {
-  const { remedy } = mixes[mix];
+function poured(
+  { day, caseId }: Use,
+  { mix, strength }: { readonly mix: MixId; readonly strength?: number | null | undefined },
+  volumeMl: number,
+  { bottles, alcoholPercent }: Drawing,
+): Draw[] {
+  const { remedy, kind } = mixes[mix];
   const label = labelled(bottles, remedy);
-  const strength = (bottles.find(({ active }) => active === "alcohol")?.percent ?? alcoholPercent) / 100;
-  const pouring = pour(mix, mL(volumeMl), strength, label?.unit === "mL" ? label.perLitre : null);
+  const bottle = (inUse(bottles).find(({ active }) => active === "alcohol")?.percent ?? alcoholPercent) / 100;
+  const made = typeof strength === "number" ? strength : null;
+  // As strong as was written down, where that was not the recipe's.
+  if (kind === "cut" && made !== null) {
+    const ml = Math.min(volumeMl, (volumeMl * made) / 100 / bottle);
+    return [{ day, active: "alcohol", ml, caseId }];
+  }
+  const perLitre = kind === "household" && made !== null ? Math.min(1000, remedy === "oil" ? made * 10 : made) : null;
+  const pouring = pour(mix, mL(volumeMl), bottle, perLitre ?? (label?.unit === "mL" ? label.perLitre : null));
   if (pouring.code !== "ok") return [];
   return pouring.amounts.flatMap(({ ingredient, volumeMl: ml }) => {
     // What a label makes up is the product itself; without one nobody knows how much of it is water.
@@ -77,7 +89,7 @@ function poured({ day, caseId }: Use, mix: MixId, volumeMl: number, { bottles, a
 
 function drench(use: Use, { remedy, volumeMl }: Extract<Act, { kind: "drench" }>, drawing: Drawing): Draw[] {
   const { day, caseId } = use;
-  if (remedy === "neem") return poured(use, "neemUsual", volumeMl, drawing);
+  if (remedy === "neem") return poured(use, { mix: "neemUsual" }, volumeMl, drawing);
   if (remedy === "peroxide") return [{ day, active: "peroxide", ml: volumeMl / 2, caseId }];
   return [];
 }

@@ -81,6 +81,30 @@ describe("household mixes", () => {
     );
   });
 
+  it("a label's rate goes before the recipe's, whatever it is, and the whole stays the whole (property)", () => {
+    const rate = fc.double({ min: 0.001, max: 1000, noNaN: true });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...mixIds),
+        fc.double({ min: 1, max: 20_000, noNaN: true }),
+        rate,
+        (id, total, perLitre) => {
+          const poured = pour(id, mL(total), 1, perLitre);
+          if (poured.code !== "ok") throw new Error(poured.code);
+          expect(poured.amounts.reduce((sum, a) => sum + a.volumeMl, 0)).toBeCloseTo(total, 6);
+          const { kind, remedy } = mixes[id];
+          if (kind === "cut") return;
+          const active =
+            kind === "byLabel" ? "product" : { soap: "soap", oil: "oil", neem: "neemOil" }[remedy as "soap"];
+          const amountOf = poured.amounts.find(({ ingredient }) => ingredient === active)!.volumeMl;
+          expect(amountOf).toBeCloseTo((total * perLitre) / 1000, 6);
+        },
+      ),
+    );
+    expect(() => pour("soapMild", mL(100), 1, 0)).toThrow(RangeError);
+    expect(() => pour("soapMild", mL(100), 1, 1001)).toThrow(RangeError);
+  });
+
   it("adds soap before oil, and water first", () => {
     const poured = pour("oil1", mL(500), 1);
     expect(poured.code === "ok" && poured.amounts.map((a) => a.ingredient)).toEqual(["water", "soap", "oil"]);

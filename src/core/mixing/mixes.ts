@@ -153,6 +153,12 @@ export function pour(id: MixId, total: Millilitres, bottle: number, perLitreMl: 
     return amount(ingredient, (total * (byLabel ?? perLitre)) / 1000);
   });
   const added = mL(additives.reduce((sum, a) => sum + a.volumeMl, 0));
+  // A label may make it up so strong that there is no room for anything else: then it is used alone.
+  if (added > total) {
+    const alone = amount(active, (total * perLitreMl!) / 1000);
+    const amounts = [amount(mix.water, rest(total, alone.volumeMl)), alone].filter((a) => a.volumeMl > 0);
+    return { code: "ok", amounts, keepsHours: mix.keepsHours };
+  }
   return { code: "ok", amounts: [amount(mix.water, rest(total, added)), ...additives], keepsHours: mix.keepsHours };
 }
 

@@ -31,6 +31,7 @@ import { readApart, readMove } from "../readApart";
 import { readAround } from "../readAround";
 import { readArrivals } from "../readArrivals";
 import { readBenches } from "../readBenches";
+import { readBorne } from "../readBorne";
 import { readCarried } from "../readCarried";
 import { readCase } from "../readCase";
 import { readCases } from "../readCases";
@@ -119,6 +120,7 @@ describe("two walls between collections", () => {
     readAround: (c) => readAround(c, ids.case),
     readArrivals,
     readBenches,
+    readBorne: (c) => readBorne(c, "Hoya"),
     readCarried: (c) => readCarried(c, ids.plant),
     readCase: (c) => readCase(c, ids.case),
     readCases,

@@ -17,10 +17,12 @@ export function useTimers(known: readonly ShownTimer[]): {
   readonly timers: readonly ShownTimer[];
   readonly now: Date;
 } {
+  const { id: collectionId } = useCollection();
   const { held, sent } = useOutbox();
   const now = useNow();
   const timers = useMemo(() => {
-    const deeds = [...sent, ...held.filter(({ state }) => state !== "refused")];
+    const here = [...sent, ...held.filter(({ state }) => state !== "refused")];
+    const deeds = here.filter((entry) => entry.collectionId === collectionId);
     const ended = new Set(deeds.flatMap(({ deed }) => (deed.kind === "timerEnd" ? [deed.input.timerId] : [])));
     const own = deeds.flatMap(({ deed, about }): ShownTimer[] => {
       if (deed.kind !== "timer") return [];
@@ -31,7 +33,7 @@ export function useTimers(known: readonly ShownTimer[]): {
     });
     const all = new Map([...own, ...known].map((one) => [one.id, one]));
     return [...all.values()].filter(({ id }) => !ended.has(id));
-  }, [held, sent, known]);
+  }, [held, sent, known, collectionId]);
   return { timers: shownAt(timers, now), now };
 }
 

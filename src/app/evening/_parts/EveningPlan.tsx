@@ -58,7 +58,9 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
   const [out, setOut] = useState<ReadonlySet<string>>(new Set());
   const [forward, setForward] = useState<ReadonlySet<string>>(new Set());
   const [paper, setPaper] = useState("A4");
-  const minutes = Math.min(LONGEST_MINUTES, minutesBetween(from, until));
+  // Longer than half a day is no evening: its end has gone by.
+  const between = minutesBetween(from, until);
+  const minutes = between > LONGEST_MINUTES ? 0 : between;
   const dryingPots = Math.min(MOST_DRYING, Math.max(0, Math.floor(Number(pots) || 0)));
   const waiting = view.lines.map((line) => ({ line, why: mustWait(line) }));
   const able = waiting.flatMap(({ line, why }) => (why.length === 0 ? [line] : []));

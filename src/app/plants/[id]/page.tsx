@@ -11,6 +11,8 @@ import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
+import { readBorne } from "@/operations/readBorne";
+import { borneSentence } from "@/wording/afterwards";
 import { aheadNames } from "@/wording/ahead";
 import { dayInWords, dayAndYear, fromToday } from "@/wording/dates";
 import { growthFormNames, pestNames, sensitivityNames, sourceNames } from "@/wording/names";
@@ -37,6 +39,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
   const beside = record.exposures.at(-1);
   const helpersInWords = view.on.bearer.helpers && helpersSentence(view.on.bearer.helpers, today);
   const open = unnamedOn(record.looks);
+  const borne = await readBorne(context, plant.genus).catch(() => []);
   const ahead = aheadOf(record.acts, today);
   const facts = {
     look: record.looks,
@@ -204,6 +207,18 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
                 <>
                   <dt className="col-5">Helpful animals</dt>
                   <dd className="col-7">{helpersInWords}</dd>
+                </>
+              )}
+              {borne.length > 0 && (
+                <>
+                  <dt className="col-5">Its kind here</dt>
+                  <dd className="col-7">
+                    <ul className="list-unstyled mb-0">
+                      {borne.map((one) => (
+                        <li key={one.mix}>{borneSentence(one)}</li>
+                      ))}
+                    </ul>
+                  </dd>
                 </>
               )}
               {view.sensitivities.length > 0 && (

@@ -36,6 +36,7 @@ import { readCarried } from "../readCarried";
 import { readCase } from "../readCase";
 import { readCases } from "../readCases";
 import { readCupboard } from "../readCupboard";
+import { readDelay } from "../readDelay";
 import { readDecision } from "../readDecision";
 import { readUnnamed } from "../readUnnamed";
 import { readUnpotting } from "../readUnpotting";
@@ -124,6 +125,7 @@ describe("two walls between collections", () => {
     readCarried: (c) => readCarried(c, ids.plant),
     readCase: (c) => readCase(c, ids.case),
     readCases,
+    readDelay: (c) => readDelay(c, ids.case),
     readDecision: (c) => readDecision(c, ids.case),
     readUnpotting: (c) => readUnpotting(c, ids.plant),
     readUnnamed: (c) => readUnnamed(c, ids.plant),

@@ -22,6 +22,7 @@ import { shortObjections } from "@/wording/cautions";
 import { dayAndYear, hoursInWords } from "@/wording/dates";
 import { pestName } from "@/wording/names";
 import { labelSentence } from "@/wording/problems";
+import { DelayCost } from "./DelayCost";
 import { useKept } from "./useKept";
 
 /** Above this oil burns leaves, and other sprays too (oil labels, from memory), °C. */
@@ -175,6 +176,7 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
             ]}
             press={(line) => (out.has(line.stepId) ? () => setOut((all) => toggle(all, line.stepId)) : null)}
             label="Take it up"
+            costs
           />
           <Aside
             title="Could be brought forward"
@@ -241,7 +243,10 @@ function Aside({
   told,
   press,
   label,
+  costs = false,
 }: {
+  /** Whether a day's delay can be asked about. */
+  costs?: boolean;
   title: string;
   lines: readonly EveningLine[];
   told?: (line: EveningLine) => string;
@@ -258,6 +263,7 @@ function Aside({
             <li key={line.stepId} className="evening-line">
               <span className="flex-grow-1">
                 {line.plant.code}: {told ? told(line) : plannedInWords(line.planned)}
+                {costs && line.caseId !== null && <DelayCost caseId={line.caseId} />}
               </span>
               {pressed && (
                 <Button

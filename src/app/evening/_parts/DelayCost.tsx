@@ -1,0 +1,32 @@
+"use client";
+
+import { useState } from "react";
+import Button from "react-bootstrap/Button";
+import type { Delay } from "@/operations/readDelay";
+import { Only } from "@/ui/shell/Only";
+import { percent } from "@/wording/chances";
+
+/** What it costs to leave a treatment for a day: reckoned when it is asked for. */
+export function DelayCost({ caseId }: { caseId: string }) {
+  const [told, setTold] = useState<Delay | "asking" | "failed" | null>(null);
+  const ask = async () => {
+    setTold("asking");
+    const answer = await fetch(`/cases/${caseId}/delay`, { redirect: "error" }).catch(() => null);
+    setTold(answer?.ok ? ((await answer.json()) as Delay) : "failed");
+  };
+  if (told === "asking") return <span className="d-block small">Reckoning …</span>;
+  if (told === "failed") return <span className="d-block small">It cannot be reckoned just now.</span>;
+  if (told !== null)
+    return (
+      <span className="d-block small">
+        Done tonight its plan comes to {percent(told.today)}, tomorrow to {percent(told.tomorrow)}.
+      </span>
+    );
+  return (
+    <Only right="read">
+      <Button size="sm" variant="link" className="d-block p-0" onClick={() => void ask()}>
+        What does a day cost?
+      </Button>
+    </Only>
+  );
+}

@@ -1,0 +1,47 @@
+import { promiseOf } from "@/core/case/ask";
+import { coursesOn } from "@/core/case/course";
+import { doseOf, planInForce, treatmentsToCome } from "@/core/case/plans";
+import { addDays } from "@/core/climate/days";
+import { checkCaseFile } from "@/core/format/read";
+import { inUse } from "@/core/household/bottles";
+import { scopeOf, today, type Context } from "./context";
+import { caseOnRecord } from "./parts/caseOnRecord";
+import { fileOfCase, waysOf } from "./parts/judgements";
+import { onPlant } from "./parts/onPlant";
+
+/** What the plan of a case comes to when its next treatment is done today, and when it is done tomorrow; 0–1. */
+export interface Delay {
+  readonly today: number;
+  readonly tomorrow: number;
+}
+
+/**
+ * What a day's delay of the next treatment costs, the others on their days; null without such a case, without a plan that still has a
+ * treatment, and for a case that cannot be reckoned.
+ */
+export async function readDelay(context: Context, caseId: string): Promise<Delay | null> {
+  const known = await caseOnRecord(scopeOf(context, "read"), caseId);
+  if (!known?.found.open) return null;
+  const { found, record } = known;
+  const plan = planInForce(found, record.cases, record);
+  const day = today(context);
+  const [next, ...others] = plan ? treatmentsToCome(plan) : [];
+  const file = fileOfCase(record, found, day, context.collection.timeZone);
+  const read = file && checkCaseFile(file);
+  if (!next || !read?.ok) return null;
+  const { planTarget: target, workDays } = waysOf(context.collection);
+  const courses = coursesOn(record.acts, day, inUse(context.collection.bottles));
+  const question = { first: day, workDays, target, courses, on: onPlant(context, record) };
+  // What is late beside it is done on the day after.
+  const rest = (from: typeof day) =>
+    others.map(({ dueOn, dose }) => ({ day: dueOn > from ? dueOn : addDays(from, 1), dose: doseOf(dose) }));
+  const onDay = (when: typeof day) => {
+    const steps = [{ day: when, dose: doseOf(next.dose) }, ...rest(when)];
+    return promiseOf(
+      read.file,
+      question,
+      steps.toSorted((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0)),
+    );
+  };
+  return { today: onDay(day), tomorrow: onDay(addDays(day, 1)) };
+}

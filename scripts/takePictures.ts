@@ -31,6 +31,7 @@ const views: readonly (readonly [
   ["plan", `/cases/${idOf("case", "L04", "softScale")}/plan`, laptop, "light"],
   ["decide", `/cases/${idOf("case", "L04", "softScale")}/decide`, laptop, "light"],
   ["walk-phone", "/walk", phone, "light", onWalk],
+  ["sitting-phone", "/sitting/soapMild", phone, "light", ["Mixed and ready"]],
   ["around", `/cases/${idOf("case", "L04", "softScale")}/around`, laptop, "light"],
   ["tonight-night", "/walk/tonight", laptop, "dark"],
   ["naming-phone", "/walk", phone, "light", naming],
@@ -41,9 +42,6 @@ const views: readonly (readonly [
   ["life-cycles", "/almanac/life-cycle", laptop, "light"],
   ["place", `/benches/places/${idOf("place", "pantry")}`, laptop, "light"],
 ];
-/** Pasted into the table of several plants. */
-const LIST = ["Monstera deliciosa", "Hoya carnosa", "Aloe vera", "Crassula ovata"].join("\n");
-
 mkdirSync(folder, { recursive: true });
 const browser = await openBrowser();
 try {
@@ -58,13 +56,6 @@ try {
     writeFileSync(path.join(folder, `${name}.png`), Buffer.from(await browser.driver.takeScreenshot(), "base64"));
     console.log(name);
   }
-  await browser.resize(phone);
-  await page.open("/plants/several");
-  await page.fill("One plant in each line", LIST);
-  await page.press("Put them into the table");
-  await page.sees("4 plants below.");
-  await browser.driver.executeScript("document.querySelector('.several-row').scrollIntoView({ behavior: 'instant' })");
-  writeFileSync(path.join(folder, "several-phone.png"), Buffer.from(await browser.driver.takeScreenshot(), "base64"));
 } finally {
   await browser.close();
 }

@@ -2,7 +2,7 @@ import { householdIds } from "@/core/household/household";
 import type { MixId } from "@/core/mixing/mixes";
 import { mixes } from "@/core/mixing/mixes";
 import type { CautionId, TechniqueId } from "@/core/remedies/remedies";
-import { remedyOf } from "@/core/remedies/remedies";
+import { inOrderOfHarm, remedyOf } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
 import { objections, type Objection } from "@/core/suitability/suitability";
 import { PoisonCentre } from "./PoisonCentre";
@@ -23,6 +23,8 @@ export function Cautions({ mix, plant, technique = "spray" }: { mix: MixId; plan
 /** What must be read before an act of any kind. */
 export function CautionList(props: { against: readonly Objection[]; cautions: readonly CautionId[] }) {
   const { against, cautions } = props;
+  // What speaks up on this plant says some of it already.
+  const told = inOrderOfHarm(cautions).filter((id) => !against.some(({ code }) => code === id));
   return (
     <div className="alert alert-warning" role="note" aria-label="Cautions">
       {against.length > 0 && (
@@ -36,7 +38,7 @@ export function CautionList(props: { against: readonly Objection[]; cautions: re
         </ul>
       )}
       <ul className="mb-0 ps-3">
-        {cautions.map((id) => (
+        {told.map((id) => (
           <li key={id}>{cautionSentences[id]}</li>
         ))}
       </ul>

@@ -28,3 +28,13 @@ export function waitsFor(left: readonly { readonly why: "time" | "drying" }[]): 
   ];
   return `Another evening: ${parts.join(", ")}.`;
 }
+
+/** Why a keeper leaves a plant out tonight: what only they see. */
+export const outReasons = ["sodden", "sun", "watered", "other"] as const;
+export type OutReason = (typeof outReasons)[number];
+export const outReasonNames: Record<OutReason, string> = {
+  sodden: "Its mix is sodden",
+  sun: "Sun or lamps are still on it",
+  watered: "It is thirsty: water it first",
+  other: "Not tonight",
+};

@@ -36,7 +36,8 @@ export function runsInWords(what: TimerId, code: string | null, until: string, n
   return `${names([code])}: ${timerNames[what]} until ${when}${until.slice(11, 16)}`;
 }
 
-const offers: Record<TimerId, string> = {
+/** What a timer is started for, before its length. */
+export const offers: Record<TimerId, string> = {
   soak: "Soak it for",
   contact: "Let it act for",
   rinse: "Rinse it off after",

@@ -63,45 +63,51 @@ export function spotsFor(technique: TechniqueId, form: GrowthFormId): SpotId[] {
   return spotsOf(form).filter((spot) => !never.includes(spot));
 }
 
+/** In the order of harm: what burns, poisons or hurts somebody before what harms a plant, and that before what only wastes work. */
 export const cautionIds = [
-  "label",
-  "protectYourself",
   "flammable",
-  "darkAfter",
-  "neemIrritates",
-  "waterLife",
-  "sunAndHeat",
-  "shake",
-  "dryCrown",
-  "testLeaf",
+  "bleachAlone",
+  "catsAndFish",
   "childrenPets",
-  "leftovers",
+  "neverOnFood",
   "milkySap",
   "spines",
+  "protectYourself",
+  "dustMask",
+  "neemIrritates",
+  "localLaw",
+  "label",
+  "beesAndOutdoors",
+  "beesWhileWet",
+  "waterLife",
+  "darkAfter",
+  "notAfterOil",
+  "sunAndHeat",
+  "testLeaf",
   "notSodden",
   "peroxideTwice",
-  "localLaw",
-  "beesAndOutdoors",
-  "neverOnFood",
-  "sprayFree",
-  "cleanHands",
-  "coverTheMix",
+  "dryCrown",
   "cutLittle",
+  "resistance",
+  "sprayFree",
+  "coverTheMix",
+  "shake",
+  "cleanHands",
   "wipeTools",
   "binTheMix",
-  "bleachAlone",
   "waste",
-  "dustMask",
+  "leftovers",
   "dustOnlyDry",
   "cardsCatchMore",
   "thirst",
-  "beesWhileWet",
-  "catsAndFish",
-  "resistance",
   "repellentAtBest",
-  "notAfterOil",
 ] as const;
 export type CautionId = (typeof cautionIds)[number];
+
+/** Cautions in the order of harm, each once. @example inOrderOfHarm(["label", "flammable", "label"]) // ["flammable", "label"] */
+export function inOrderOfHarm(cautions: readonly CautionId[]): readonly CautionId[] {
+  return cautionIds.filter((id) => cautions.includes(id));
+}
 
 const common = ["label", "protectYourself", "childrenPets", "leftovers"] as const;
 /** What stands before every poison that is made up as its label says. */

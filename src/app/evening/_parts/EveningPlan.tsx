@@ -15,7 +15,7 @@ import { actObjections } from "@/core/suitability/actObjections";
 import type { EveningLine, EveningView } from "@/operations/readEvening";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { Panel } from "@/ui/Panel";
-import { clockAfter, minutesBetween, waitsFor } from "@/wording/evening";
+import { clockAfter, minutesBetween, outReasonNames, outReasons, waitsFor, type OutReason } from "@/wording/evening";
 import { plannedInWords, sittingName } from "@/wording/acts";
 import { millilitres } from "@/wording/amounts";
 import { shortObjections } from "@/wording/cautions";
@@ -23,6 +23,7 @@ import { dayAndYear, hoursInWords } from "@/wording/dates";
 import { pestName } from "@/wording/names";
 import { labelSentence } from "@/wording/problems";
 import { DelayCost } from "./DelayCost";
+import { OwnTimer } from "./OwnTimer";
 import { useKept } from "./useKept";
 
 /** Above this oil burns leaves, and other sprays too (oil labels, from memory), °C. */
@@ -56,7 +57,8 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
   const [from, setFrom] = useState(clock);
   const [until, setUntil] = useKept("evening until", "22:00");
   const [pots, setPots] = useKept("evening drying", "12");
-  const [out, setOut] = useState<ReadonlySet<string>>(new Set());
+  // Left out tonight, each with the reason that only its keeper sees.
+  const [out, setOut] = useState<ReadonlyMap<string, OutReason>>(new Map());
   const [forward, setForward] = useState<ReadonlySet<string>>(new Set());
   const [paper, setPaper] = useState("A4");
   // Longer than half a day is no evening: its end has gone by.
@@ -127,15 +129,22 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
                       {line.daysLate < 0 && " Brought forward."}
                       <AfterClock line={line} from={from} minutes={plan.minutes} />
                     </span>
-                    <Button
+                    <Form.Select
                       size="sm"
-                      variant="outline-primary"
-                      className="no-print text-nowrap"
+                      className="no-print w-auto"
                       aria-label={`Leave out ${line.plant.code}`}
-                      onClick={() => setOut((all) => toggle(all, line.stepId))}
+                      value=""
+                      onChange={(event) =>
+                        setOut((all) => new Map([...all, [line.stepId, event.target.value as OutReason]]))
+                      }
                     >
-                      Leave out
-                    </Button>
+                      <option value="">Leave out …</option>
+                      {outReasons.map((reason) => (
+                        <option key={reason} value={reason}>
+                          {outReasonNames[reason]}
+                        </option>
+                      ))}
+                    </Form.Select>
                   </li>
                 ))}
               </ul>
@@ -168,13 +177,22 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
               ))}
             </div>
           </Panel>
+          <OwnTimer />
           <Aside
             title="Left for another evening"
             lines={[
               ...asked.filter(({ stepId }) => plan.left.some(({ id }) => id === stepId)),
               ...able.filter(({ stepId }) => out.has(stepId)),
             ]}
-            press={(line) => (out.has(line.stepId) ? () => setOut((all) => toggle(all, line.stepId)) : null)}
+            told={(line) => {
+              const reason = out.get(line.stepId);
+              return `${plannedInWords(line.planned)}${reason ? `: ${outReasonNames[reason].toLowerCase()}` : ""}`;
+            }}
+            press={(line) =>
+              out.has(line.stepId)
+                ? () => setOut((all) => new Map([...all].filter(([stepId]) => stepId !== line.stepId)))
+                : null
+            }
             label="Take it up"
             costs
           />

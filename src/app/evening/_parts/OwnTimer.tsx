@@ -1,0 +1,54 @@
+"use client";
+
+import { useState } from "react";
+import Button from "react-bootstrap/Button";
+import Form from "react-bootstrap/Form";
+import { useTimerDeeds } from "@/app/_parts/timers/useTimers";
+import { timerIds, type TimerId } from "@/core/acts/timers";
+import { Panel } from "@/ui/Panel";
+import { offerInWords, offers } from "@/wording/timers";
+
+const usualMinutes: Record<TimerId, number> = { soak: 20, contact: 10, rinse: 60, dark: 24 * 60, fan: 240, wait: 90 };
+
+/** A timer for all of an evening: a pot that soaks, something that is left to act, an hour or two of waiting. */
+export function OwnTimer() {
+  const { start } = useTimerDeeds();
+  const [what, setWhat] = useState<TimerId>("soak");
+  const [typed, setTyped] = useState(String(usualMinutes.soak));
+  const minutes = Math.round(Number(typed));
+  const good = minutes >= 1 && minutes <= 7 * 24 * 60;
+  return (
+    <Panel title="A timer">
+      <div className="row gx-2">
+        <Form.Group controlId="timer-what" className="col-7 mb-2">
+          <Form.Label className="fw-semibold mb-1">For what</Form.Label>
+          <Form.Select
+            value={what}
+            onChange={(event) => {
+              setWhat(event.target.value as TimerId);
+              setTyped(String(usualMinutes[event.target.value as TimerId]));
+            }}
+          >
+            {timerIds.map((id) => (
+              <option key={id} value={id}>
+                {offers[id]}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="timer-minutes" className="col-5 mb-2">
+          <Form.Label className="fw-semibold mb-1">Minutes</Form.Label>
+          <Form.Control
+            inputMode="numeric"
+            value={typed}
+            isInvalid={!good}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+        </Form.Group>
+      </div>
+      <Button variant="outline-primary" disabled={!good} onClick={() => start(what, minutes, null)}>
+        {good ? offerInWords({ what, minutes }) : "From 1 minute to a week"}
+      </Button>
+    </Panel>
+  );
+}

@@ -59,7 +59,13 @@ export function Labels({ mix, totalMl, made, uselessAfter }: Props) {
           </Button>
         ))}
       </div>
-      <div className="bottle-labels" style={{ gridTemplateColumns: `repeat(${across}, ${width}mm)` }}>
+      <div
+        className="bottle-labels"
+        tabIndex={0}
+        role="region"
+        aria-label="The sheet of labels"
+        style={{ gridTemplateColumns: `repeat(${across}, ${width}mm)` }}
+      >
         {Array.from({ length: across * down }, (_, i) => (
           <div key={i} className="bottle-label" style={size} aria-hidden={i > 0}>
             {/* eslint-disable-next-line @next/next/no-img-element -- a picture made in this browser */}

@@ -110,7 +110,7 @@ function Before({
   );
   return (
     <>
-      <section className="walk-body">
+      <section className="walk-body" tabIndex={0} aria-label="The sitting">
         <h1>{sittingName(what)}</h1>
         <p>
           {lines.length === 1 ? "One plant" : `${lines.length} plants`}
@@ -176,7 +176,7 @@ function AtPlant({
   const unpots = "work" in planned && planned.work === "unpot";
   return (
     <div className="walk-stop">
-      <section className="walk-body">
+      <section className="walk-body" tabIndex={0} aria-label="The sitting">
         {border && (
           <p className="sitting-border" role="note">
             Clean hands, clean tools. Next: {groupNames[group]}.
@@ -284,7 +284,7 @@ function Closing({
 }) {
   return (
     <>
-      <section className="walk-body">
+      <section className="walk-body" tabIndex={0} aria-label="The sitting">
         <h1>{sittingName(view.what)}: done</h1>
         {last && <Optional done={last} onTimer={onTimer} />}
         {left.length > 0 && (

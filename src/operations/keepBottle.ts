@@ -8,7 +8,7 @@ export function keepBottle(context: Context, bottle: KeepBottle): Promise<Outcom
   return perform(context, "record", context.collection.id, async (scope) => {
     const bottles = await collections.lockBottles(scope);
     const there = bottles.some(({ id }) => id === bottle.id);
-    if (!there && bottles.length >= MOST_BOTTLES) refuse("", "too_many_rows");
+    if (!there && bottles.length >= MOST_BOTTLES) refuse("", "cupboard_full");
     const kept = there ? bottles.map((one) => (one.id === bottle.id ? bottle : one)) : [...bottles, bottle];
     await collections.putBottles(scope, kept);
     return { id: bottle.id };

@@ -42,6 +42,7 @@ export const problemCodes = [
   "id_taken",
   "look_without_it",
   "too_many_rows",
+  "cupboard_full",
   "no_rows",
   "not_allowed",
   "not_yours",

@@ -38,17 +38,17 @@ interface Rule {
   readonly notOnFood?: true;
 }
 
-/**
- * What goes with whom. Pyrethrins and permethrin harm cats and fish; essential oils cats and birds; neem is kept from water, birds and reptiles;
- * spinosad and pyrethrins harm bees while they are wet, what roots take up harms them in the flower; poisons in rooms of others and
- * of the public are for licensed applicators. Source: labels and poison centres' advice, from memory.
- */
 const poison: Rule = { never: ["othersRooms"], careful: ["bees", "waterAnimals", "birds"] };
 const systemicRule: Rule = {
   never: ["bees", "othersRooms"],
   careful: ["cats", "birds", "waterAnimals"],
   notOnFood: true,
 };
+/**
+ * What goes with whom. Pyrethrins and permethrin harm cats and fish; essential oils cats and birds; neem is kept from water, birds and reptiles;
+ * spinosad and pyrethrins harm bees while they are wet, what roots take up harms them in the flower; poisons in rooms of others and
+ * of the public are for licensed applicators. Source: labels and poison centres' advice, from memory.
+ */
 const rules: Partial<Record<ProductId, Rule>> = {
   neem: { careful: ["waterAnimals", "birds"] },
   pyrethrins: { never: ["cats", "waterAnimals", "othersRooms"], careful: ["birds", "bees"] },

@@ -5,7 +5,14 @@ import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { bathOf } from "@/core/evening/bath";
-import { chooseEvening, SET_UP_MINUTES, weightOf, LONGEST_MINUTES, MOST_DRYING } from "@/core/evening/choose";
+import {
+  chooseEvening,
+  SET_UP_MINUTES,
+  TOO_HOT_C,
+  weightOf,
+  LONGEST_MINUTES,
+  MOST_DRYING,
+} from "@/core/evening/choose";
 import { timersAfter } from "@/core/acts/timers";
 import { groupBy } from "@/core/groupBy";
 import { isMix, type MixId } from "@/core/mixing/mixes";
@@ -26,15 +33,12 @@ import { DelayCost } from "./DelayCost";
 import { OwnTimer } from "./OwnTimer";
 import { useKept } from "./useKept";
 
-/** Above this oil burns leaves, and other sprays too (oil labels, from memory), °C. */
-const TOO_HOT = 32;
-
 /** Why something is not done this evening, whatever the time. Empty where nothing is against it. */
 function mustWait({ act, bearer, label, celsius, volumeMl }: EveningLine): string[] {
   return [
     ...actObjections(act, bearer).flatMap(({ level, code }) => (level === "refuse" ? [shortObjections[code]] : [])),
     ...label.map(labelSentence),
-    ...(celsius !== null && celsius > TOO_HOT && volumeMl > 0
+    ...(celsius !== null && celsius > TOO_HOT_C && volumeMl > 0
       ? [`${Math.round(celsius)} °C where it stands: too hot`]
       : []),
   ];

@@ -4,6 +4,7 @@ import Link from "next/link";
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import { NotSentYet } from "@/app/_parts/NotSentYet";
+import { ScreenProgress } from "@/app/_parts/ScreenProgress";
 import { Timers } from "@/app/_parts/timers/Timers";
 import { cautionsOfAct, type Act } from "@/core/acts/acts";
 import { gearFor, isSprayed } from "@/core/acts/gear";
@@ -48,21 +49,9 @@ export function SittingScreen({ view, measuring, timers }: Props) {
         <Link href="/today" className="btn btn-outline-primary">
           Leave
         </Link>
-        <div className="walk-progress">
-          <div
-            className="progress"
-            role="progressbar"
-            aria-label="Done"
-            aria-valuemin={0}
-            aria-valuemax={all}
-            aria-valuenow={done.length}
-          >
-            <div className="progress-bar" style={{ width: `${(100 * done.length) / Math.max(1, all)}%` }} />
-          </div>
-          <div className="small">
-            {done.length} of {all}
-          </div>
-        </div>
+        <ScreenProgress done={done.length} of={all}>
+          {done.length} of {all}
+        </ScreenProgress>
         <button type="button" className="btn btn-outline-primary" disabled={!last} onClick={sitting.undo}>
           Undo
         </button>

@@ -3,6 +3,7 @@
 import Link from "next/link";
 import { useState } from "react";
 import { NotSentYet } from "@/app/_parts/NotSentYet";
+import { ScreenProgress } from "@/app/_parts/ScreenProgress";
 import { groupOf, isBorder } from "@/core/walk/order";
 import { secondsLeft } from "@/core/walk/timeLeft";
 import type { Stop, WalkView } from "@/operations/readWalk";
@@ -61,25 +62,10 @@ export function WalkScreen({ view }: { view: WalkView }) {
         <Link href="/walk" className="btn btn-outline-primary">
           Leave
         </Link>
-        <div className="walk-progress">
-          <div
-            className="progress"
-            role="progressbar"
-            aria-label="Done"
-            aria-valuemin={0}
-            aria-valuemax={view.stops.length}
-            aria-valuenow={done.length}
-          >
-            <div
-              className="progress-bar"
-              style={{ width: `${(100 * done.length) / Math.max(1, view.stops.length)}%` }}
-            />
-          </div>
-          <div className="small">
-            {done.length} of {view.stops.length}
-            {toGo.length > 0 && ` · ${timeInWords(secondsLeft(walk.events, toGo.length, view.walk.tool))} left`}
-          </div>
-        </div>
+        <ScreenProgress done={done.length} of={view.stops.length}>
+          {done.length} of {view.stops.length}
+          {toGo.length > 0 && ` · ${timeInWords(secondsLeft(walk.events, toGo.length, view.walk.tool))} left`}
+        </ScreenProgress>
         <button
           type="button"
           className="btn btn-outline-primary"

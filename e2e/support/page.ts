@@ -62,6 +62,7 @@ export class Page {
     const element = () =>
       this.driver.wait(until.elementLocated(By.xpath(path)), WAIT_MS, `nothing to press: “${name}”`);
     const click = async (target: WebElement) => {
+      await this.#hears(target);
       await this.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", target);
       await target.click();
     };
@@ -73,6 +74,13 @@ export class Page {
       if (!(cause instanceof Gone || cause instanceof Moved)) throw cause;
       await click(await element());
     }
+  }
+
+  /** Waits until the page's script has taken an element over: a page drawn by the server hears no press before. */
+  async #hears(target: WebElement): Promise<void> {
+    const taken = "return Object.keys(arguments[0]).some((key) => key.startsWith('__reactFiber'))";
+    const heard = () => this.driver.executeScript<boolean>(taken, target);
+    await this.driver.wait(heard, WAIT_MS, "the page's script did not begin");
   }
 
   /** Waits until the page says so. */

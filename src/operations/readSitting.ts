@@ -1,5 +1,4 @@
 import { isWork } from "@/core/planning/doses";
-import { sittingVolume } from "@/core/mixing/sprayVolume";
 import type { Context } from "./context";
 import { treatmentLines, type TreatmentLine } from "./parts/treatmentLines";
 import { readEvening } from "./readEvening";
@@ -9,7 +8,6 @@ export type SittingLine = TreatmentLine;
 
 export interface SittingView {
   readonly what: Sitting["what"];
-  readonly totalMl: number;
   /** In the order that spreads least. */
   readonly lines: readonly SittingLine[];
 }
@@ -25,14 +23,10 @@ export async function readSitting(
 ): Promise<SittingView> {
   if (steps === null) {
     const sitting = (await readToday(context)).sittings.find((one) => one.what === what);
-    return { what, totalMl: sitting?.totalMl ?? 0, lines: await treatmentLines(context, sitting?.due ?? []) };
+    return { what, lines: await treatmentLines(context, sitting?.due ?? []) };
   }
   const lines = (await readEvening(context)).lines.filter(
     ({ planned, stepId }) => (isWork(planned) ? planned.work : planned.mix) === what && steps.includes(stepId),
   );
-  const mixed = lines.flatMap(({ planned, potCm }) =>
-    isWork(planned) ? [] : [{ technique: planned.technique, potCm }],
-  );
-  const works = lines.reduce((sum, { planned, volumeMl }) => sum + (isWork(planned) ? volumeMl : 0), 0);
-  return { what, totalMl: sittingVolume(mixed) + works, lines };
+  return { what, lines };
 }

@@ -2,7 +2,7 @@ import type { WorkId } from "@/core/acts/works";
 import type { Day } from "@/core/climate/days";
 import { groupBy } from "@/core/groupBy";
 import type { MixId } from "@/core/mixing/mixes";
-import { sittingVolume } from "@/core/mixing/sprayVolume";
+import { mixOf } from "@/core/evening/bath";
 import type { PestId } from "@/core/pests/pests";
 import { isWork } from "@/core/planning/doses";
 import type { PlantCard } from "@/core/state/plantCard";
@@ -86,14 +86,6 @@ function gather(due: readonly DueTreatment[]): Sitting[] {
   return [...groupBy(due, ({ planned }) => (isWork(planned) ? planned.work : planned.mix))].map(([what, lines]) => ({
     what,
     due: lines.toSorted((a, b) => b.daysLate - a.daysLate || a.plant.code.localeCompare(b.plant.code)),
-    totalMl: totalOf(lines),
+    totalMl: mixOf(lines).mixMl,
   }));
-}
-
-function totalOf(lines: readonly DueTreatment[]): number {
-  const mixed = lines.flatMap(({ planned, potCm }) =>
-    isWork(planned) ? [] : [{ technique: planned.technique, potCm }],
-  );
-  const works = lines.filter(({ planned }) => isWork(planned));
-  return sittingVolume(mixed) + works.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
 }

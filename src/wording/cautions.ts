@@ -1,5 +1,6 @@
 import type { GearId } from "@/core/acts/gear";
 import type { CautionId } from "@/core/remedies/remedies";
+import type { ToldId } from "@/core/suitability/told";
 import type { Objection } from "@/core/suitability/suitability";
 
 export const cautionSentences: Record<CautionId, string> = {
@@ -118,6 +119,9 @@ export const objectionSentences: Record<Objection["code"], string> = {
   labelNotOutdoors: "The label on your bottle does not allow it out of doors.",
   burntLately: "Its leaves were scorched within the last two weeks: no oil and no neem before they have healed.",
 };
+
+/** Whatever is told before an act, in full. */
+export const toldSentences: Record<ToldId, string> = { ...cautionSentences, ...objectionSentences };
 
 export const shortObjections: Record<Objection["code"], string> = {
   oilOnShy: "this kind does not bear oil or neem",

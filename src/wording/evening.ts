@@ -1,3 +1,25 @@
+import type { Wait } from "@/core/evening/wait";
+import { shortObjections } from "./cautions";
+import { dayInWords } from "./dates";
+import { labelSentence } from "./problems";
+import { assertNever } from "@/core/assertNever";
+
+/** Why a treatment must wait. */
+export function waitSentence(wait: Wait): string {
+  switch (wait.code) {
+    case "against":
+      return shortObjections[wait.objection];
+    case "label":
+      return labelSentence(wait.objection);
+    case "too_hot":
+      return `${Math.round(wait.celsius)} °C where it stands: too hot`;
+    case "sodden":
+      return `its mix was poured on ${dayInWords(wait.soakedOn)}: let it dry first`;
+    default:
+      return assertNever(wait);
+  }
+}
+
 const DAY_MINUTES = 24 * 60;
 
 const minutesIn = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));

@@ -1,4 +1,7 @@
-import { DUNK_CARRIED_SHARE, volumeFor } from "../mixing/sprayVolume";
+import { mL, type Millilitres } from "../units/volume";
+import type { PlannedDose } from "../facts/kinds/programme";
+import { DUNK_CARRIED_SHARE, sittingVolume, volumeFor } from "../mixing/sprayVolume";
+import { isWork } from "../planning/doses";
 import type { TechniqueId } from "../remedies/remedies";
 
 /** One plant that something is put on. */
@@ -47,4 +50,25 @@ export function bathOf(plants: readonly BathPlant[]): Bath | null {
     } else mixed += ml;
   }
   return { bathMl: leftMl + carriedMl, carriedMl, leftMl, serves, mixMl: leftMl + carriedMl + mixed };
+}
+
+/** One planned treatment, with what it takes where nothing is shared. */
+export interface SittingPart {
+  readonly stepId: string;
+  readonly planned: PlannedDose;
+  readonly potCm: number;
+  readonly volumeMl: number;
+}
+
+/**
+ * What is mixed for the treatments of one sitting, rounded up to 5 mL: with its bath, whose leftover serves others, and each its own
+ * where nothing is dunked. 0 where nothing is mixed. @example mixOf([]).mixMl // 0
+ */
+export function mixOf(parts: readonly SittingPart[]): { readonly bath: Bath | null; readonly mixMl: Millilitres } {
+  const put = parts.flatMap(({ planned, potCm, stepId }) =>
+    isWork(planned) ? [] : [{ id: stepId, technique: planned.technique, potCm }],
+  );
+  const bath = bathOf(put);
+  const works = parts.reduce((sum, { planned, volumeMl }) => sum + (isWork(planned) ? volumeMl : 0), 0);
+  return { bath, mixMl: mL(Math.ceil(((bath?.mixMl ?? sittingVolume(put)) + works) / 5) * 5) };
 }

@@ -31,8 +31,6 @@ export interface ChosenEvening {
 
 /** Mixing one batch and washing up after it (HOUSE). */
 export const SET_UP_MINUTES = 8;
-/** Above this oil burns leaves, and other sprays too (oil labels, from memory), °C. */
-export const TOO_HOT_C = 32;
 /** Nobody works longer in one go, and no room dries more pots. */
 export const LONGEST_MINUTES = 12 * 60;
 export const MOST_DRYING = 200;

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { volumeFor } from "../mixing/sprayVolume";
-import { bathOf, type BathPlant } from "./bath";
+import { bathOf, mixOf, type BathPlant } from "./bath";
 import { chooseEvening, LONGEST_MINUTES, weightOf, type Evening, type EveningJob } from "./choose";
 
 const minutesOf = (jobs: readonly EveningJob[], { setUpMinutes }: Evening) =>
@@ -126,5 +126,24 @@ describe("one bath for all dunks", () => {
     expect(bath.leftMl).toBe(1800);
     expect(bath.serves).toEqual(["big"]);
     expect(bath.mixMl).toBeCloseTo(1800 + 96, 6);
+  });
+});
+
+describe("what is mixed for a sitting", () => {
+  const part = (stepId: string, technique: "spray" | "dunk", potCm: number) => ({
+    ...{ stepId, potCm, volumeMl: 0 },
+    planned: { mix: "soapMild", technique } as const,
+  });
+
+  it("is each plant's own where nothing is dunked, and what the bath leaves over is not mixed again where something is", () => {
+    const spray = part("b", "spray", 12);
+    expect(mixOf([])).toEqual({ bath: null, mixMl: 0 });
+    expect(mixOf([spray]).mixMl).toBe(volumeFor("spray", 12));
+    expect(mixOf([part("a", "dunk", 12), spray]).mixMl).toBe(mixOf([part("a", "dunk", 12)]).mixMl);
+  });
+
+  it("counts what works take beside it", () => {
+    const work = { stepId: "w", planned: { work: "drenchNeem" } as const, potCm: 12, volumeMl: 240 };
+    expect(mixOf([work]).mixMl).toBe(240);
   });
 });

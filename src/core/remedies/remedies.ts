@@ -63,7 +63,7 @@ export function spotsFor(technique: TechniqueId, form: GrowthFormId): SpotId[] {
   return spotsOf(form).filter((spot) => !never.includes(spot));
 }
 
-/** In the order of harm: what burns, poisons or hurts somebody before what harms a plant, and that before what only wastes work. */
+/** What goes with acts and ingredients, wherever they are used; the order in which it is told stands in suitability/told.ts. */
 export const cautionIds = [
   "flammable",
   "bleachAlone",
@@ -103,11 +103,6 @@ export const cautionIds = [
   "repellentAtBest",
 ] as const;
 export type CautionId = (typeof cautionIds)[number];
-
-/** Cautions in the order of harm, each once. @example inOrderOfHarm(["label", "flammable", "label"]) // ["flammable", "label"] */
-export function inOrderOfHarm(cautions: readonly CautionId[]): readonly CautionId[] {
-  return cautionIds.filter((id) => cautions.includes(id));
-}
 
 const common = ["label", "protectYourself", "childrenPets", "leftovers"] as const;
 /** What stands before every poison that is made up as its label says. */

@@ -1,9 +1,12 @@
 import type { Act } from "@/core/acts/acts";
+import type { Day } from "@/core/climate/days";
 import { workOf } from "@/core/acts/works";
 import { coursesOn } from "@/core/case/course";
 import { doseOf } from "@/core/case/plans";
 import { warmthAt } from "@/core/case/warmth";
 import { inUse, ownStrength } from "@/core/household/bottles";
+import { wetsTheMix } from "@/core/evening/wait";
+import { standing } from "@/core/facts/facts";
 import { usualTool } from "@/core/facts/settings";
 import { mixes } from "@/core/mixing/mixes";
 import { isWork, minutesOfDose } from "@/core/planning/doses";
@@ -27,6 +30,8 @@ export interface TreatmentLine extends NextTreatment {
   readonly label: readonly LabelObjection[];
   /** How warm it is where it stands, °C; null where nobody knows. */
   readonly celsius: number | null;
+  /** The day on which something was last poured on its mix. */
+  readonly soakedOn: Day | null;
 }
 
 /** Treatments as they are done, in the order that spreads least. Plants that are no longer there are left out. */
@@ -53,6 +58,7 @@ export async function treatmentLines(context: Context, treatments: readonly Next
         minutes: Math.round(minutesOfDose(dose, bearer)),
         label: labelObjections([{ day, dose }], courses),
         celsius: warmthAt(temperaturesOf, line.plant.placeId, day),
+        soakedOn: standing(record.acts).findLast((one) => wetsTheMix(one.act) && one.day <= day)?.day ?? null,
       },
     ];
   });

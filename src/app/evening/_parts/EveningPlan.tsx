@@ -4,45 +4,32 @@ import Link from "next/link";
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { bathOf } from "@/core/evening/bath";
-import {
-  chooseEvening,
-  SET_UP_MINUTES,
-  TOO_HOT_C,
-  weightOf,
-  LONGEST_MINUTES,
-  MOST_DRYING,
-} from "@/core/evening/choose";
+import { mixOf } from "@/core/evening/bath";
+import { chooseEvening, SET_UP_MINUTES, weightOf, LONGEST_MINUTES, MOST_DRYING } from "@/core/evening/choose";
+import { mustWait } from "@/core/evening/wait";
 import { timersAfter } from "@/core/acts/timers";
 import { groupBy } from "@/core/groupBy";
 import { isMix, type MixId } from "@/core/mixing/mixes";
-import { sittingVolume } from "@/core/mixing/sprayVolume";
 import { isWork } from "@/core/planning/doses";
-import { actObjections } from "@/core/suitability/actObjections";
 import type { EveningLine, EveningView } from "@/operations/readEvening";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { Panel } from "@/ui/Panel";
-import { clockAfter, minutesBetween, outReasonNames, outReasons, waitsFor, type OutReason } from "@/wording/evening";
+import {
+  clockAfter,
+  minutesBetween,
+  outReasonNames,
+  outReasons,
+  waitSentence,
+  waitsFor,
+  type OutReason,
+} from "@/wording/evening";
 import { plannedInWords, sittingName } from "@/wording/acts";
 import { millilitres } from "@/wording/amounts";
-import { shortObjections } from "@/wording/cautions";
 import { dayAndYear, hoursInWords } from "@/wording/dates";
 import { pestName } from "@/wording/names";
-import { labelSentence } from "@/wording/problems";
 import { DelayCost } from "./DelayCost";
 import { OwnTimer } from "./OwnTimer";
 import { useKept } from "./useKept";
-
-/** Why something is not done this evening, whatever the time. Empty where nothing is against it. */
-function mustWait({ act, bearer, label, celsius, volumeMl }: EveningLine): string[] {
-  return [
-    ...actObjections(act, bearer).flatMap(({ level, code }) => (level === "refuse" ? [shortObjections[code]] : [])),
-    ...label.map(labelSentence),
-    ...(celsius !== null && celsius > TOO_HOT_C && volumeMl > 0
-      ? [`${Math.round(celsius)} °C where it stands: too hot`]
-      : []),
-  ];
-}
 
 const batchOf = ({ planned }: EveningLine) => (isWork(planned) ? planned.work : planned.mix);
 /** A fan and a place to dry is needed by whatever wets the plant. */
@@ -69,7 +56,7 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
   const between = minutesBetween(from, until);
   const minutes = between > LONGEST_MINUTES ? 0 : between;
   const dryingPots = Math.min(MOST_DRYING, Math.max(0, Math.floor(Number(pots) || 0)));
-  const waiting = view.lines.map((line) => ({ line, why: mustWait(line) }));
+  const waiting = view.lines.map((line) => ({ line, why: mustWait(line, view.day) }));
   const able = waiting.flatMap(({ line, why }) => (why.length === 0 ? [line] : []));
   const later = able.filter(({ stepId, daysLate }) => daysLate < 0 && !forward.has(stepId));
   const asked = able.filter((line) => !later.includes(line) && !out.has(line.stepId));
@@ -84,7 +71,7 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
     { minutes, dryingPots, setUpMinutes: SET_UP_MINUTES },
   );
   const chosen = asked.filter(({ stepId }) => plan.chosen.includes(stepId));
-  const batches = [...groupBy(chosen, batchOf)].map(([what, lines]) => ({ what, lines, ...volumesOf(lines) }));
+  const batches = [...groupBy(chosen, batchOf)].map(([what, lines]) => ({ what, lines, ...mixOf(lines) }));
   const toggle = (all: ReadonlySet<string>, id: string) =>
     new Set(all.has(id) ? [...all].filter((one) => one !== id) : [...all, id]);
   return (
@@ -209,22 +196,12 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
           <Aside
             title="Must wait"
             lines={waiting.flatMap(({ line, why }) => (why.length > 0 ? [line] : []))}
-            told={(line) => mustWait(line).join("; ")}
+            told={(line) => mustWait(line, view.day).map(waitSentence).join("; ")}
           />
         </div>
       </div>
     </>
   );
-}
-
-/** What is mixed for the lines of a batch. */
-function volumesOf(lines: readonly EveningLine[]) {
-  const put = lines.flatMap(({ planned, potCm, stepId }) =>
-    isWork(planned) ? [] : [{ id: stepId, technique: planned.technique, potCm }],
-  );
-  const bath = bathOf(put);
-  const works = lines.reduce((sum, { planned, volumeMl }) => sum + (isWork(planned) ? volumeMl : 0), 0);
-  return { bath, mixMl: (bath?.mixMl ?? sittingVolume(put)) + works };
 }
 
 /** On the sheet: until when something is waited for, by the clock, from the time at which all is done. */

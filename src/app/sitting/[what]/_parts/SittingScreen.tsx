@@ -9,6 +9,7 @@ import { Timers } from "@/app/_parts/timers/Timers";
 import { cautionsOfAct, type Act } from "@/core/acts/acts";
 import { gearFor, isSprayed } from "@/core/acts/gear";
 import { timersAfter } from "@/core/acts/timers";
+import { mixOf } from "@/core/evening/bath";
 import { isMix } from "@/core/mixing/mixes";
 import { spotsOf } from "@/core/plants/growthForms";
 import type { SpotId } from "@/core/plants/spots";
@@ -89,7 +90,9 @@ function Before({
   measuring: Measuring;
   onBegin: () => void;
 }) {
-  const { what, totalMl } = view;
+  const { what } = view;
+  // What is still to be done: of a sitting that was broken off no more is mixed than that.
+  const { mixMl } = mixOf(lines);
   const cautions = [...new Set(lines.flatMap(({ act }) => cautionsOfAct(act)))];
   const onPlants = lines.flatMap(({ act, bearer }) => actObjections(act, bearer).map(({ code }) => code));
   const gear = gearFor(
@@ -103,7 +106,7 @@ function Before({
         <h1>{sittingName(what)}</h1>
         <p>
           {lines.length === 1 ? "One plant" : `${lines.length} plants`}
-          {totalMl > 0 && `, about ${millilitres(totalMl)} in all`}.
+          {mixMl > 0 && `, about ${millilitres(mixMl)} in all`}.
         </p>
         {gear.length > 0 && (
           <>
@@ -119,7 +122,7 @@ function Before({
         {isMix(what) && (
           <>
             <h2 className="fs-5">Mix</h2>
-            <Amounts mix={what} totalMl={totalMl} measuring={measuring} />
+            <Amounts mix={what} totalMl={mixMl} measuring={measuring} />
           </>
         )}
       </section>

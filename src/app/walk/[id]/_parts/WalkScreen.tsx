@@ -4,8 +4,10 @@ import Link from "next/link";
 import { useState } from "react";
 import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { ScreenProgress } from "@/app/_parts/ScreenProgress";
+import { Timers } from "@/app/_parts/timers/Timers";
 import { groupOf, isBorder } from "@/core/walk/order";
 import { secondsLeft } from "@/core/walk/timeLeft";
+import type { ShownTimer } from "@/operations/readTimers";
 import type { Stop, WalkView } from "@/operations/readWalk";
 import { groupNames, timeInWords } from "@/wording/walks";
 import { useWalk, type LookInput } from "../../_parts/useWalk";
@@ -24,7 +26,7 @@ type Doing =
   | { readonly what: "found"; readonly stop: Stop; readonly lookId: string; readonly finds: LookInput["finds"] };
 
 /** One plant at a time, full screen. All plants of the walk are here already: the next one waits for nothing. */
-export function WalkScreen({ view }: { view: WalkView }) {
+export function WalkScreen({ view, timers }: { view: WalkView; timers: readonly ShownTimer[] }) {
   const walk = useWalk(view);
   const [doing, setDoing] = useState<Doing>({ what: "looking" });
   const [cleaned, setCleaned] = useState("");
@@ -76,6 +78,7 @@ export function WalkScreen({ view }: { view: WalkView }) {
         </button>
       </header>
       <NotSentYet />
+      <Timers known={timers} />
       {doing.what === "found" ? (
         <AfterFind
           {...doing}

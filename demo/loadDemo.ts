@@ -22,6 +22,7 @@ import { recordLook } from "../src/operations/recordLook";
 import { setApart } from "../src/operations/setApart";
 import { dayIn, instantOf } from "../src/zones";
 import { bottles, drips, places, plants, settings, SKIPS } from "./collection";
+import { loadAir, loadGnats } from "./rooms";
 import { arrival, happenings, roundSpots, type Happening } from "./history";
 
 /** The same name gives the same id at every load, so that the demo is the same collection wherever it is loaded. */
@@ -102,6 +103,8 @@ async function live(context: Context) {
       looks += Number(happening.deed === "find" || happening.deed === "look");
     }
   }
+  await loadGnats((ago) => at(context, ago, "19:00"), idOf);
+  await loadAir(context, idOf);
   const cases = new Set(happenings.flatMap((h) => (h.deed === "find" ? [h.plant + h.pest] : []))).size;
   return { plants: plants.length + 1, looks, cases };
 }

@@ -4,6 +4,7 @@ import { startPostgres } from "./lib/postgres.mjs";
 import { atEnd, main, must, say, Stop } from "./lib/process.mjs";
 import { ensureBuild } from "./lib/build.mjs";
 import { fingerprintOf, isLoopback, listeningFrom } from "./lib/listen.mjs";
+import { serveAir } from "./lib/air.mjs";
 import { checkPort, serve } from "./lib/serve.mjs";
 
 const DEFAULT_PORT = 3180;
@@ -29,6 +30,7 @@ main(async () => {
   const appUrl = lines.find((line) => line.startsWith("url "))?.slice(4) ?? databaseUrl;
   await ensureBuild();
   atEnd(await serve(port, appUrl, listening));
+  atEnd(serveAir());
   const scheme = listening.tls ? "https" : "http";
   const names = isLoopback(listening.host) ? [listening.host] : listening.names;
   for (const name of names) say(`Wary Petal is at ${scheme}://${name}:${port}`);

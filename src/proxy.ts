@@ -12,8 +12,8 @@ const LOCAL = ["127.0.0.1", "localhost", "[::1]"];
 /** Methods that only read. */
 const READS = new Set(["GET", "HEAD"]);
 
-/** What anybody may ask for: the way in, and what the application itself is made of. */
-const OPEN = /^\/(door(\/|$)|serwist\/|manifest\.webmanifest$|offline$)/;
+/** What anybody may ask for: the way in, what the application itself is made of, and a calendar, whose address is a secret of its own. */
+const OPEN = /^\/(door(\/|$)|serwist\/|manifest\.webmanifest$|offline$|calendar\/feed\/[^/]+$)/;
 
 const plain = (status: number, words: string) =>
   new NextResponse(`${words}\n`, {

@@ -1,9 +1,10 @@
 import { deriveStale } from "@/operations/deriveStale";
-import { contextOf, openCollections } from "@/operations/context";
+import { contextOf, openCollections, type Context } from "@/operations/context";
 import { judgeStale } from "@/operations/judgeStale";
 import { reckonCarriage } from "@/operations/reckonCarriage";
 import { backUp } from "@/operations/transfer/backUp";
 import type { BackupSettings } from "@/operations/transfer/backups";
+import { senseClimate } from "@/operations/senseClimate";
 import { takePart, type Work } from "./queue";
 import { reckoners } from "./reckoners";
 
@@ -12,11 +13,11 @@ const ACTOR = "jobs";
 
 /**
  * What runs by itself: deriving what a change has touched, and judging what is out of date and what plants may carry, the
- * calendar's turn included; and the night's backup.
+ * calendar's turn included; asking the devices that tell the air; and the night's backup.
  */
 function jobsOf(url: string, now: () => Date, backups: BackupSettings | null) {
   const inEvery =
-    (work: typeof judgeStale): Work =>
+    (work: (context: Context, more: () => boolean) => Promise<unknown>): Work =>
     async (more, collectionId) => {
       for (const collection of await openCollections(url)) {
         if (collectionId !== null && collection.id !== collectionId) continue;
@@ -29,6 +30,7 @@ function jobsOf(url: string, now: () => Date, backups: BackupSettings | null) {
     derive: inEvery(deriveStale),
     judge: inEvery(judgeStale),
     carry: inEvery((context, more) => reckonCarriage(context, more, reckonAll)),
+    sense: inEvery((context, more) => senseClimate(context, more)),
     backup: async () => {
       if (backups) await backUp(url, backups, now());
     },

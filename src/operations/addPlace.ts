@@ -21,7 +21,9 @@ export function addPlace(context: Context, deed: AddPlace): Promise<Outcome<{ id
     await places.add(scope, { ...place, roomFor, doorShut, dripsOn });
     if (celsius !== null) {
       const at = pastMoment(context, context.now);
-      await facts.add(scope, "reading", [{ id: readingId, placeId: deed.id, at, celsius, source: "about" as const }]);
+      await facts.add(scope, "reading", [
+        { id: readingId, placeId: deed.id, at, celsius, humidity: null, source: "about" as const },
+      ]);
     }
     return { id: deed.id };
   });

@@ -8,11 +8,12 @@ import { careOf, checkCode, lockPlant } from "./parts/checks";
 export function editPlant(context: Context, deed: EditPlant): Promise<Outcome<{ id: string }>> {
   return perform(context, "record", deed.plantId, async (scope) => {
     const { plantId, ...changed } = deed;
-    const { inBud, worth, careAdded, careWithout } = await lockPlant(scope, plantId);
+    const { inBud, worth, kept = null, careAdded, careWithout } = await lockPlant(scope, plantId);
     const description = {
       ...changed,
       inBud: changed.inBud ?? inBud,
       worth: changed.worth ?? worth,
+      kept: changed.kept === undefined ? kept : changed.kept,
       ...careOf(changed.careAdded ?? careAdded, changed.careWithout ?? careWithout),
     };
     await checkCode(scope, "code", description.code, plantId);

@@ -15,9 +15,12 @@ import type { Courses } from "@/core/planning/course";
 import { sensitivitiesOf } from "@/core/plants/care";
 import type { OnPlant } from "@/core/case/onPlant";
 import { riskNotAsked } from "@/core/programmes/programme";
+import { hazardOf, type Hazard } from "@/core/programmes/hazard";
 import { verdictsOf } from "@/core/programmes/programmes";
+import { returnedFrom, type Returned } from "@/core/spread/returned";
 import type { TechniqueId } from "@/core/remedies/remedies";
 import type { PlantCard } from "@/core/state/plantCard";
+import * as caseNumbers from "@/db/stores/caseNumbers";
 import { scopeOf, today, type Context } from "./context";
 import { caseOnRecord } from "./parts/caseOnRecord";
 import { foundersNear } from "./parts/foundersNear";
@@ -52,6 +55,10 @@ export interface CaseView {
   readonly courses: Courses;
   /** Founders that may have come since the last treatment before it was found again; null where it was not. */
   readonly founders: number | null;
+  /** Whether it is a return of one that was called clear, and with what odds; null where it is none. */
+  readonly returned: Returned | null;
+  /** Why a return is likelier here than elsewhere. */
+  readonly hazard: Hazard;
   /** The last day on which the plant is guarded after this case was closed as clear; null where it is not. */
   readonly guardedUntil: string | null;
 }
@@ -97,6 +104,8 @@ export async function readCase(context: Context, asked: string): Promise<CaseVie
     volumeMl: volumeFor(lastTechnique(plan) ?? "spray", plant.potCm),
     courses: coursesOn(record.acts, day, inUse(context.collection.bottles)),
     founders: found.open ? await foundersNear(scope, found, card.placeId, record, around.places) : null,
+    returned: returnedFrom(found, record.cases, await caseNumbers.originOf(scope, found.id)),
+    hazard: hazardOf(record, found.pest),
     guardedUntil: found.closing?.outcome === "clear" ? guard.until : null,
   };
 }

@@ -1,4 +1,4 @@
-import type { ActDone, Fact, Reading } from "@/core/facts/facts";
+import type { ActDone, Fact, Reading, RoomEnding, RoomProgramme, TrapCount } from "@/core/facts/facts";
 import { idIn } from "@/core/fields";
 import * as facts from "@/db/stores/facts";
 import { scopeOf, today, type Context } from "./context";
@@ -10,6 +10,10 @@ export interface PlaceView {
   readonly others: readonly { readonly id: string; readonly name: string }[];
   readonly readings: readonly Reading[];
   readonly photos: readonly Fact<"placePhoto">[];
+  /** Gnats counted there, and the programmes of the room. */
+  readonly counts: readonly TrapCount[];
+  readonly programmes: readonly RoomProgramme[];
+  readonly endings: readonly RoomEnding[];
   /** What was done to the place with all that stands there. */
   readonly acts: readonly ActDone[];
 }
@@ -26,5 +30,11 @@ export async function readPlace(context: Context, asked: string): Promise<PlaceV
     .map((one) => ({ id: one.id, name: one.name }));
   const photos = await facts.of(scope, "placePhoto", "placeId", [place.id]);
   const readings = await facts.of(scope, "reading", "placeId", [place.id]);
-  return { place, others, readings, photos, acts: await facts.of(scope, "act", "placeId", [place.id]) };
+  return {
+    ...{ place, others, readings, photos },
+    acts: await facts.of(scope, "act", "placeId", [place.id]),
+    counts: await facts.of(scope, "trapCount", "placeId", [place.id]),
+    programmes: await facts.of(scope, "roomProgramme", "placeId", [place.id]),
+    endings: await facts.of(scope, "roomEnding", "placeId", [place.id]),
+  };
 }

@@ -3,7 +3,7 @@ import type { Case } from "@/core/case/cases";
 import { coursesOn } from "@/core/case/course";
 import type { PlantRecord } from "@/core/case/record";
 import { planInForce, type Plan } from "@/core/case/plans";
-import { standing, type Photo, type Skip } from "@/core/facts/facts";
+import { standing, type Photo, type Skip, type TrapCount } from "@/core/facts/facts";
 import { isApart, type Plant } from "@/core/facts/descriptions";
 import { idIn } from "@/core/fields";
 import type { Courses } from "@/core/planning/course";
@@ -51,6 +51,8 @@ export interface PlantView {
   readonly arriving: ArrivalSteps | null;
   readonly skips: readonly Skip[];
   readonly photos: readonly Photo[];
+  /** Larvae counted under slices on its mix. */
+  readonly counts: readonly TrapCount[];
 }
 
 /** Everything on record about one plant, oldest first; null when there is no such plant. */
@@ -89,6 +91,7 @@ export async function readPlant(context: Context, asked: string): Promise<PlantV
     ),
     courses: coursesOn(record.acts, day, inUse(context.collection.bottles)),
     skips: await facts.of(scope, "skip", "plantId", [id]),
+    counts: await facts.of(scope, "trapCount", "plantId", [id]),
     photos: standing(await facts.of(scope, "photo", "plantId", [id])),
   };
 }

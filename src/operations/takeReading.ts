@@ -15,7 +15,7 @@ export function takeReading(context: Context, deed: TakeReading): Promise<Outcom
     const at = pastMoment(context, deed.at);
     const day = dayOf(context, at);
     if (day < addDays(today(context), -LONG_AGO_DAYS)) refuse("at", "so_long_ago", { day });
-    await facts.add(scope, "reading", [{ ...deed, at }]);
+    await facts.add(scope, "reading", [{ ...deed, humidity: deed.humidity ?? null, at }]);
     scope.touch(await plantsWarmedBy(scope, deed.placeId));
     scope.touchEverything();
     return { id: deed.id };

@@ -18,7 +18,7 @@ export const actKindNames: Record<ActKindId, string> = {
   mechanical: "By hand: squash, wipe, shower, prune, unpot",
   systemic: "Give something to the roots",
   release: "Let predators loose",
-  trap: "Hang cards",
+  trap: "Hang cards, set out cups",
   dust: "Dust with mineral powder",
   culture: "Grow it otherwise, against gnats",
 };
@@ -60,6 +60,8 @@ export const cultureNames: Record<CultureId, string> = {
   sandCap: "Sand on the mix",
   dryTop: "Top of the mix kept dry",
   waterFromBelow: "Watered from below",
+  scaldedMix: "New mix is scalded first",
+  richFeed: "Fed with much nitrogen",
 };
 
 export const workNames: Record<WorkId, string> = {
@@ -134,7 +136,9 @@ export function tellAct(act: Act): readonly [what: string, ...details: string[]]
     case "release":
       return [`Let loose: ${predatorNames[act.predator].toLowerCase()}`, `${act.sachets} sachets or tubes`];
     case "trap":
-      return [`Hung: ${act.cards} ${act.cards === 1 ? "card" : "cards"}`, `for ${dayCount(act.days)}`];
+      return act.lure === "vinegar"
+        ? [`Set out: ${act.cards} ${act.cards === 1 ? "cup" : "cups"} of vinegar`, `for ${dayCount(act.days)}`]
+        : [`Hung: ${act.cards} ${act.cards === 1 ? "card" : "cards"}`, `for ${dayCount(act.days)}`];
     case "dust":
       return ["Dusted", `dry for about ${dayCount(act.dryDays)}`];
     case "culture":

@@ -40,6 +40,10 @@ const problemSentences = {
   no_such_zone: "There is no such time zone. Europe/Lisbon is one.",
   id_taken: "This has been written down already, under another entry.",
   look_without_it: "The look is on record without this find. Write the find down as a look of its own.",
+  address_not_near:
+    "Only devices in this house are asked: an address like http://192.168.1.20/air, or of this machine.",
+  programme_not_running: "It does not run any more: somebody has ended it, or it was never begun.",
+  not_gnats_place: "Gnats are a matter of a room or a place with pots: no plant in a pot stands there.",
   cupboard_full: "300 bottles stand in it. Take out of the record what was entered by mistake.",
   too_many_rows: "These are more than 20,000 rows. Bring them in in parts.",
   no_rows: "There is no row in this. The first line of a table names its columns.",

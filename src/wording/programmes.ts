@@ -6,6 +6,7 @@ export const programmeNames: Record<ProgrammeKindId, string> = {
   guard: "on guard after it was called clear",
   unnamed: "to give its signs a name",
   watch: "it stood beside a find",
+  returns: "it has come back at this time of the year before",
   arrival: "it is new here",
   round: "the usual round",
 };

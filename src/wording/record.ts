@@ -16,6 +16,15 @@ import {
   techniqueNames,
   toolNames,
 } from "./names";
+import { dayCount } from "./dates";
+import {
+  chosenInWords,
+  countedNames,
+  fliesInWords,
+  larvaeInWords,
+  programmeEndNames,
+  roomProgrammeNames,
+} from "./rooms";
 import { signNames } from "./signs";
 import { skipReasonNames } from "./walks";
 
@@ -72,8 +81,22 @@ export const tell: { readonly [K in FactKindId]: (fact: Fact<K>, around: Around)
   photo: () => ["Photo"],
   placePhoto: () => ["Photo of the place"],
   cleaning: () => ["Hands and tools cleaned"],
-  reading: ({ celsius, source }) => [
+  reading: ({ celsius, humidity, source }) => [
     source === "about" ? `About ${celsius} °C from then on` : `${celsius} °C on the thermometer`,
+    humidity === null ? "" : `${humidity} % humidity`,
+  ],
+  climateDay: ({ minC, maxC, meanC, humidity }) => [
+    `${meanC.toFixed(1)} °C in the mean, ${minC.toFixed(1)} to ${maxC.toFixed(1)} °C`,
+    humidity === null ? "" : `${Math.round(humidity)} % humidity`,
+  ],
+  trapCount: ({ what, count, days }) => [
+    `${countedNames[what]}: ${what === "slice" ? larvaeInWords(count) : fliesInWords(count)}`,
+    `over ${dayCount(days)}`,
+  ],
+  roomProgramme: ({ chosen }) => [`${roomProgrammeNames[chosen.programme]}: chosen`, ...chosenInWords(chosen)],
+  roomEnding: ({ programme, outcome, note }) => [
+    `${roomProgrammeNames[programme]}: ${programmeEndNames[outcome].toLowerCase()}`,
+    note,
   ],
 };
 

@@ -8,6 +8,13 @@ import { movePlant as movePlantShape, setApart as setApartShape } from "@/core/f
 import { adoptPlan as adoptPlanShape, adoptUnnamed as adoptUnnamedShape } from "@/core/facts/kinds/programme";
 import { recordReaction as recordReactionShape } from "@/core/facts/kinds/reaction";
 import { dropBottle as dropBottleShape, keepBottle as keepBottleShape } from "@/core/household/bottles";
+import { closeFeed as closeFeedShape, openFeed as openFeedShape } from "@/core/access/feeds";
+import { dropSensor as dropSensorShape, keepSensor as keepSensorShape } from "@/core/climate/sensors";
+import {
+  beginProgramme as beginProgrammeShape,
+  endProgramme as endProgrammeShape,
+} from "@/core/facts/kinds/roomProgramme";
+import { countTraps as countTrapsShape } from "@/core/facts/kinds/trapCount";
 import * as deeds from "@/core/facts/deeds";
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
@@ -20,12 +27,18 @@ import { addPlant, addPlants } from "@/operations/addPlants";
 import { adoptPlan } from "@/operations/adoptPlan";
 import { adoptUnnamed } from "@/operations/adoptUnnamed";
 import { archivePlant } from "@/operations/archivePlant";
+import { beginProgramme } from "@/operations/beginProgramme";
 import { changeSettings } from "@/operations/changeSettings";
 import { closeCase } from "@/operations/closeCase";
+import { countTraps } from "@/operations/countTraps";
 import { dropBottle } from "@/operations/dropBottle";
+import { dropSensor } from "@/operations/dropSensor";
 import { editPlace } from "@/operations/editPlace";
 import { editPlant } from "@/operations/editPlant";
+import { endProgramme } from "@/operations/endProgramme";
+import { closeFeed, openFeed } from "@/operations/door/feeds";
 import { keepBottle } from "@/operations/keepBottle";
+import { keepSensor } from "@/operations/keepSensor";
 import { movePlant } from "@/operations/movePlant";
 import { moveSeveral } from "@/operations/moveSeveral";
 import { recordAct } from "@/operations/recordAct";
@@ -47,6 +60,24 @@ export const editPlaceAction = async (c: string, input: unknown) =>
   deed(c, "editPlace", deeds.editPlace, editPlace, input);
 export const startWalkAction = async (c: string, input: unknown) =>
   deed(c, "startWalk", deeds.startWalk, startWalk, input);
+
+export const countTrapsAction = async (c: string, input: unknown) =>
+  deed(c, "countTraps", countTrapsShape, countTraps, input);
+export const beginProgrammeAction = async (c: string, input: unknown) =>
+  deed(c, "beginProgramme", beginProgrammeShape, beginProgramme, input);
+export const endProgrammeAction = async (c: string, input: unknown) =>
+  deed(c, "endProgramme", endProgrammeShape, endProgramme, input);
+export const keepSensorAction = async (c: string, input: unknown) => {
+  const kept = await deed(c, "keepSensor", keepSensorShape, keepSensor, input);
+  // It is asked at once: whoever has typed an address wrong sees it soon.
+  if (kept.ok) await askFor(databaseUrl(), c, "sense");
+  return kept;
+};
+export const dropSensorAction = async (c: string, input: unknown) =>
+  deed(c, "dropSensor", dropSensorShape, dropSensor, input);
+export const openFeedAction = async (c: string, input: unknown) => deed(c, "openFeed", openFeedShape, openFeed, input);
+export const closeFeedAction = async (c: string, input: unknown) =>
+  deed(c, "closeFeed", closeFeedShape, closeFeed, input);
 
 /** What follows bears on how cases are judged: jobs do that, and nobody waits for them. */
 export const addPlantAction = async (c: string, input: unknown) =>

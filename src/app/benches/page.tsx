@@ -54,6 +54,9 @@ export default async function BenchesPage() {
         <Link className="btn btn-outline-primary" href="/benches/places/new">
           Add a place
         </Link>
+        <Link className="btn btn-outline-primary" href="/benches/climate">
+          Air and pace
+        </Link>
       </div>
       <Benches rows={rows} limit={context.collection.riskPercent / 100} />
     </>

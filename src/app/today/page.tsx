@@ -3,6 +3,7 @@ import Link from "next/link";
 import { may } from "@/core/access/roles";
 import type { PlantCard } from "@/core/state/plantCard";
 import { readAfterwards } from "@/operations/readAfterwards";
+import { readRooms } from "@/operations/readRooms";
 import { readToday } from "@/operations/readToday";
 import { AsOf } from "@/ui/AsOf";
 import { Panel } from "@/ui/Panel";
@@ -15,9 +16,13 @@ import { currentContext, markNow } from "../_parts/context";
 import { kept } from "../_parts/kept";
 import { Live } from "../_parts/Live";
 import { HowBorne } from "./_parts/HowBorne";
+import { RoomDues } from "./_parts/RoomDues";
 import { SittingCard } from "./_parts/SittingCard";
 
 export const metadata: Metadata = { title: "Today" };
+
+/** What rooms ask for within so many days is shown. */
+const SOON_DAYS = 3;
 
 /** Why a look is due, where it is not just the round's turn. */
 function why({ lookDueFor }: PlantCard): string {
@@ -46,6 +51,7 @@ export default async function TodayPage() {
   const mark = await markNow(context);
   const { view, asOf } = await kept(`${context.collection.id} today`, () => readToday(context));
   const afterwards = may(context.role, "record") ? await readAfterwards(context).catch(() => []) : [];
+  const rooms = may(context.role, "read") ? await readRooms(context, SOON_DAYS).catch(() => []) : [];
   const nothing = view.sittings.length + view.loose.length + view.unplanned.length + view.looksDueCount === 0;
   return (
     <>
@@ -146,6 +152,7 @@ export default async function TodayPage() {
               </p>
             </Panel>
           )}
+          {may(context.role, "read") && <RoomDues dues={rooms} day={view.day} />}
           <Panel title="Under the bell jar">
             <Only right="read">
               <Link className="btn btn-outline-primary mb-2" href="/arrivals">

@@ -17,12 +17,12 @@ export const drench = actKind({
   shape: z.object({
     kind: z.literal("drench"),
     remedy: z.enum(soilRemedyIds),
-    /** Of the finished mix, on the mix of the pot. */
+    /** Of the finished mix, on the mix of the pot; of all pots together where it is done to a place. */
     volumeMl: decimal(1, 50_000),
     /** How wet it was before; null where nobody felt. */
     before: orNothing(z.enum(wetnessIds)).optional(),
   }),
-  doneTo: ["plant"],
+  doneTo: ["plant", "place"],
   events: ({ remedy }, { pest }, atDays) => [
     {
       kind: "treatment",

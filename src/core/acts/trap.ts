@@ -1,18 +1,28 @@
 import { z } from "zod";
 import { whole } from "../fields";
-import { cardHazard } from "../remedies/lasting";
+import { cardHazard, cupHazard } from "../remedies/lasting";
 import { actKind } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 
 const MINUTES = 2;
 
-/** Sticky cards hung for so many days. */
+/** Sticky cards hung, or cups of vinegar set out, for so many days. */
 export const trap = actKind({
   kind: "trap",
-  shape: z.object({ kind: z.literal("trap"), cards: whole(1, 200), days: whole(1, 120) }),
+  shape: z.object({
+    kind: z.literal("trap"),
+    cards: whole(1, 200),
+    days: whole(1, 120),
+    /** What draws them; cards where nothing is said. */
+    lure: z.enum(["card", "vinegar"]).optional(),
+  }),
   doneTo: ["plant", "place"],
-  events: ({ days }, { pest }, atDays) =>
-    lastingEvents(pest, { fromDay: 0, untilDay: days, dailyHazard: cardHazard }, atDays),
-  cautions: () => ["cardsCatchMore"],
+  events: ({ days, lure }, { pest }, atDays) =>
+    lastingEvents(
+      pest,
+      { fromDay: 0, untilDay: days, dailyHazard: lure === "vinegar" ? cupHazard : cardHazard },
+      atDays,
+    ),
+  cautions: ({ lure }) => (lure === "vinegar" ? [] : ["cardsCatchMore"]),
   costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
 });

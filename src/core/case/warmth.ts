@@ -1,22 +1,38 @@
 import { dailyMean, dailyMeans, type DatedTemperature } from "../climate/dailyMeans";
 import { addDays, type Day } from "../climate/days";
+import { HOURS_FOR_A_MEAN } from "../climate/samples";
 import type { Place } from "../facts/descriptions";
 import { standing, type Placement, type Reading } from "../facts/facts";
+
+/** A day of a place that was measured through, or as many hours of it as are known. */
+export interface MeasuredDay {
+  readonly placeId: string;
+  readonly day: Day;
+  readonly meanC: number;
+  readonly hours: number;
+}
 
 /** The temperatures of every place, in the order in which they were taken. */
 export type TemperaturesOf = (placeId: string) => readonly DatedTemperature[];
 
 /**
  * What is known of each place's warmth: its own readings, or those of the place it stands in where it has none; a bag is as
- * warm as what is around it. Readings in the order in which they were taken; those struck out count nothing.
+ * warm as what is around it. Days of which enough was measured go before what was said of them. Readings in the order in which they were taken; those struck out count nothing.
  */
-export function temperaturesBy(places: readonly Place[], readings: readonly Reading[]): TemperaturesOf {
+export function temperaturesBy(
+  places: readonly Place[],
+  readings: readonly Reading[],
+  measured: readonly MeasuredDay[] = [],
+): TemperaturesOf {
   const own = new Map<string, DatedTemperature[]>();
-  for (const reading of standing(readings)) {
-    const there = own.get(reading.placeId) ?? [];
-    there.push(reading);
-    own.set(reading.placeId, there);
-  }
+  const add = (placeId: string, one: DatedTemperature) => {
+    const there = own.get(placeId);
+    if (there) there.push(one);
+    else own.set(placeId, [one]);
+  };
+  for (const reading of standing(readings)) add(reading.placeId, reading);
+  for (const { placeId, day, meanC, hours } of measured)
+    if (hours >= HOURS_FOR_A_MEAN) add(placeId, { day, celsius: meanC, source: "measured" });
   const parents = new Map(places.map((place) => [place.id, place.parentId]));
   return (placeId) => {
     for (let at: string | null = placeId; at !== null; at = parents.get(at) ?? null) {

@@ -32,6 +32,16 @@ describe("daily means", () => {
       [on(0, 20), on(1, 15, "thermometer"), on(3, 25)],
       [20, 15, 15, 25, 25, 25],
     ],
+    [
+      "a measured day goes before whatever was said of it, and holds until the next is",
+      [on(0, 20), on(2, 24, "measured"), on(2, 15, "thermometer"), on(4, 22, "measured")],
+      [20, 20, 24, 24, 22, 22],
+    ],
+    [
+      "what was said on a measured day holds from the next on",
+      [on(0, 20), on(2, 24, "measured"), on(2, 18), on(4, 22, "measured")],
+      [20, 20, 24, 18, 22, 22],
+    ],
   ])("%s", (_why, temperatures, expected) => {
     expect(means(temperatures, 0, 5)).toEqual(expected);
   });
@@ -40,7 +50,7 @@ describe("daily means", () => {
     const temperature = fc.record({
       offset: fc.integer({ min: -20, max: 20 }),
       celsius: fc.integer({ min: 5, max: 35 }),
-      source: fc.constantFrom("about" as const, "thermometer" as const),
+      source: fc.constantFrom("about" as const, "thermometer" as const, "measured" as const),
     });
     fc.assert(
       fc.property(

@@ -1,26 +1,30 @@
 import { daysBetween, type Day } from "./days";
 
-/** How warm it was somewhere: the keeper's "about so much from that day on", or what a thermometer showed on it. */
+/** How warm it was somewhere: the keeper's "about so much from that day on", what a thermometer showed on it, or the mean of a day that was measured. */
 export interface DatedTemperature {
   readonly day: Day;
   readonly celsius: number;
-  readonly source: "about" | "thermometer";
+  readonly source: "about" | "thermometer" | "measured";
 }
 
 /**
  * The mean temperature of each day from `from` to `to`, both included, °C.
  *
  * A day on which a thermometer was read has the mean of its lowest and its highest reading; one on which the keeper said
- * "about so much" has that; every other day is as warm as the last one known, and days before the first are as warm as that.
- * Of two words of one day the later in the list counts. `temperatures` in the order in which they were taken; not empty
+ * "about so much" has that; one that was measured through has its own mean, whatever else was said of it. Every other day is as warm as the last one known, and days before the first are as warm as that.
+ * What the keeper said on a measured day holds from the next on, until that is measured too. Of two words of one day the later in the list counts. `temperatures` in the order in which they were taken; not empty
  * (RangeError). Source: daily mean from extremes, the usual practice of meteorological services; from memory.
  * @example dailyMeans([{ day: day("2026-03-01"), celsius: 20, source: "about" }], day("2026-03-01"), day("2026-03-02")) // [20, 20]
  */
 export function dailyMeans(temperatures: readonly DatedTemperature[], from: Day, to: Day): number[] {
   const known = knownMeans(temperatures);
-  const means = Array.from({ length: Math.max(0, daysBetween(from, to) + 1) }, () => known[0]![1]);
+  const means = Array.from({ length: Math.max(0, daysBetween(from, to) + 1) }, () => known[0]!.mean);
   // Each holds from its day on, until the next fills in the rest.
-  for (const [day, mean] of known) if (day <= to) means.fill(mean, Math.max(0, daysBetween(from, day)));
+  for (const { day, mean, after } of known) {
+    if (day > to) continue;
+    means.fill(after, Math.max(0, daysBetween(from, day)));
+    if (day >= from) means[daysBetween(from, day)] = mean;
+  }
   return means;
 }
 
@@ -29,20 +33,27 @@ export function dailyMean(temperatures: readonly DatedTemperature[], day: Day): 
   return dailyMeans(temperatures, day, day)[0]!;
 }
 
-/** The days for which something is known, ascending, with their means. */
-function knownMeans(temperatures: readonly DatedTemperature[]): [Day, number][] {
+/** The days for which something is known, ascending: their mean, and how warm the days after are taken to be. */
+function knownMeans(
+  temperatures: readonly DatedTemperature[],
+): { readonly day: Day; readonly mean: number; readonly after: number }[] {
   if (temperatures.length === 0) throw new RangeError("there is no temperature");
-  const byDay = new Map<Day, { about: number | null; low: number; high: number }>();
+  const byDay = new Map<Day, { about: number | null; measured: number | null; low: number; high: number }>();
   for (const { day, celsius, source } of temperatures) {
-    const there = byDay.get(day) ?? { about: null, low: Infinity, high: -Infinity };
+    const there = byDay.get(day) ?? { about: null, measured: null, low: Infinity, high: -Infinity };
     byDay.set(
       day,
       source === "about"
         ? { ...there, about: celsius }
-        : { ...there, low: Math.min(there.low, celsius), high: Math.max(there.high, celsius) },
+        : source === "measured"
+          ? { ...there, measured: celsius }
+          : { ...there, low: Math.min(there.low, celsius), high: Math.max(there.high, celsius) },
     );
   }
   return [...byDay]
-    .map(([day, { about, low, high }]): [Day, number] => [day, low <= high ? (low + high) / 2 : about!])
-    .toSorted(([a], [b]) => (a < b ? -1 : 1));
+    .map(([day, { about, measured, low, high }]) => {
+      const mean = measured ?? (low <= high ? (low + high) / 2 : about!);
+      return { day, mean, after: measured !== null && about !== null ? about : mean };
+    })
+    .toSorted((a, b) => (a.day < b.day ? -1 : 1));
 }

@@ -1,4 +1,5 @@
 import { sensitivities } from "../plants/sensitivities";
+import { keptIds } from "../plants/kept";
 import { worths } from "../plants/worth";
 import { z } from "zod";
 import { dayField, decimal, id, moment, orNothing, requiredText, text, whole } from "../fields";
@@ -62,6 +63,7 @@ const plantDescription = {
   seller: text(80),
   inBud: z.boolean().optional(),
   worth: z.enum(worths).optional(),
+  kept: orNothing(z.enum(keptIds)).optional(),
   inFlower: z.boolean(),
   careAdded: z.array(z.enum(sensitivities)).max(sensitivities.length).optional(),
   careWithout: z.array(z.enum(sensitivities)).max(sensitivities.length).optional(),

@@ -2,6 +2,7 @@ import type { Day } from "../climate/days";
 import type { ToolId } from "../inspection/tools";
 import type { PestId } from "../pests/pests";
 import type { Sensitivity } from "../plants/sensitivities";
+import type { KeptId } from "../plants/kept";
 import type { Worth } from "../plants/worth";
 import type { GrowthFormId } from "../plants/growthForms";
 import type { Round } from "../walk/places";
@@ -42,6 +43,8 @@ export interface Plant {
   readonly inherits?: Partial<Readonly<Record<PestId, number>>>;
   readonly inBud: boolean;
   readonly worth: Worth;
+  /** How wet it is kept; null, or left out, where nobody has said. */
+  readonly kept?: KeptId | null;
   readonly inFlower: boolean;
   /** What its keeper knows of this plant beside its kind: what it is touchy about, and what it is not. */
   readonly careAdded: readonly Sensitivity[];

@@ -3,6 +3,7 @@ import type { Day } from "../climate/days";
 import type { everyFact, FactKind } from "./kind";
 import { act } from "./kinds/act";
 import { cleaning } from "./kinds/cleaning";
+import { climateDay } from "./kinds/climateDay";
 import { closing } from "./kinds/closing";
 import { look } from "./kinds/look";
 import { photo } from "./kinds/photo";
@@ -11,7 +12,9 @@ import { placement } from "./kinds/placement";
 import { programme } from "./kinds/programme";
 import { reaction } from "./kinds/reaction";
 import { reading } from "./kinds/reading";
+import { roomEnding, roomProgramme } from "./kinds/roomProgramme";
 import { skip } from "./kinds/skip";
+import { trapCount } from "./kinds/trapCount";
 
 /** The registry: every kind of fact there is. */
 export const factKinds = {
@@ -26,6 +29,10 @@ export const factKinds = {
   reaction,
   cleaning,
   placePhoto,
+  climateDay,
+  trapCount,
+  roomProgramme,
+  roomEnding,
 } as const;
 
 export type FactKindId = keyof typeof factKinds;
@@ -49,6 +56,10 @@ export type Skip = Fact<"skip">;
 export type Photo = Fact<"photo">;
 export type Reading = Fact<"reading">;
 export type Reaction = Fact<"reaction">;
+export type ClimateDay = Fact<"climateDay">;
+export type TrapCount = Fact<"trapCount">;
+export type RoomProgramme = Fact<"roomProgramme">;
+export type RoomEnding = Fact<"roomEnding">;
 
 /**
  * The order in which facts happened. Moments are told to the minute: of one minute the one written down first comes first.

@@ -1,22 +1,35 @@
 import { addDays, type Day } from "../climate/days";
 import type { Case } from "../case/cases";
+import type { PlantRecord } from "../case/record";
+import { hazardOf } from "./hazard";
 import { looksDone } from "../case/plans";
 import { lookDays, lookDue, notRunning, type ProgrammeKind } from "./programme";
 
 /** Days after a case was closed as clear on which the plant is looked at: weekly for a month, then every second week for two (common practice). */
 export const GUARD_DAYS = [7, 14, 21, 28, 42, 56, 70, 84] as const;
 
+/** Where a return is likelier the looks go on every second week for two months more, from this factor on (HOUSE). */
+const LONGER_FROM = 1.5;
+const LONGER_DAYS = [98, 112, 126, 140] as const;
+
+/** The days after which a plant is looked at once a case is closed as clear: the usual ones, and more where a return is likelier. */
+function guardDays(record: PlantRecord, { pest }: Case): readonly number[] {
+  return hazardOf(record, pest).factor >= LONGER_FROM ? [...GUARD_DAYS, ...LONGER_DAYS] : GUARD_DAYS;
+}
+
 /** The cases a plant is guarded after on a day: closed as clear, not found again since, and not yet looked at long enough. */
 function guarded(
-  cases: readonly Case[],
+  record: PlantRecord,
   today: Day,
-): { readonly found: Case; readonly from: Day; readonly until: Day }[] {
+): { readonly found: Case; readonly from: Day; readonly until: Day; readonly days: readonly number[] }[] {
+  const { cases } = record;
   return cases.flatMap((found) => {
     if (found.closing?.outcome !== "clear") return [];
     const again = cases.some(({ pest, openedAt }) => pest === found.pest && openedAt > found.openedAt);
     const from = found.closing.day;
-    const until = addDays(from, GUARD_DAYS.at(-1)!);
-    return again || today > until ? [] : [{ found, from, until }];
+    const days = guardDays(record, found);
+    const until = addDays(from, days.at(-1)!);
+    return again || today > until ? [] : [{ found, from, until, days }];
   });
 }
 
@@ -26,8 +39,8 @@ export const guard: ProgrammeKind<"guard"> = {
   subject: "plant",
   due({ record }, today) {
     const days = lookDays(record);
-    return guarded(record.cases, today).flatMap(({ found, from }) => {
-      const due = GUARD_DAYS.map((after) => addDays(from, after));
+    return guarded(record, today).flatMap(({ found, from, days: after }) => {
+      const due = after.map((n) => addDays(from, n));
       const done = looksDone(
         due,
         days.filter((day) => day > from),
@@ -38,7 +51,7 @@ export const guard: ProgrammeKind<"guard"> = {
     });
   },
   verdict({ record }, today) {
-    const untils = guarded(record.cases, today).map(({ until }) => until);
+    const untils = guarded(record, today).map(({ until }) => until);
     if (untils.length === 0) return notRunning;
     return { state: "clear", petals: 0, until: untils.toSorted().at(-1)! };
   },

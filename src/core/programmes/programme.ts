@@ -52,7 +52,7 @@ export interface Verdict {
   readonly until: Day | null;
 }
 
-export const programmeKindIds = ["casePlan", "guard", "unnamed", "watch", "arrival", "round"] as const;
+export const programmeKindIds = ["casePlan", "guard", "unnamed", "watch", "returns", "arrival", "round"] as const;
 export type ProgrammeKindId = (typeof programmeKindIds)[number];
 
 /** One kind of programme: what is due and how it stands, as functions of the record and the day. */

@@ -96,8 +96,8 @@ describe("the care of a case", () => {
 
 // Common practice, no source: after clear weekly for a month, every second week for two more.
 describe("guard after clear", () => {
-  const guarded = (looks: Look[], closings: Closing[] = [closing(20, A)]) =>
-    record({ looks: [find(3, A), ...looks], closings });
+  const guarded = (looks: Look[], closings: Closing[] = [closing(20, A)], genus = "") =>
+    record({ plant: { ...record().plant, genus }, looks: [find(3, A), ...looks], closings });
 
   it("asks weekly for a month, every second week for two more, and then no more", () => {
     const days: unknown[] = [];
@@ -111,6 +111,10 @@ describe("guard after clear", () => {
     expect(days).toEqual([...GUARD_DAYS]);
     expect(verdictsOf(asked(guarded([])), on(30)).guard).toMatchObject({ until: on(104) });
     expect(verdictsOf(asked(guarded([])), on(105)).guard.until).toBeNull();
+  });
+
+  it("goes on every second week for two months more where the kind is prone to it", () => {
+    expect(verdictsOf(asked(guarded([], undefined, "Hoya")), on(105)).guard).toMatchObject({ until: on(160) });
   });
 
   it("what was left out is made up by the next look, and is due until then", () => {

@@ -3,6 +3,7 @@ import { arrival } from "./arrival";
 import { casePlan } from "./casePlan";
 import { guard } from "./guard";
 import type { Due, ProgrammeFacts, ProgrammeKind, ProgrammeKindId, Verdict } from "./programme";
+import { returns } from "./returns";
 import { round } from "./round";
 import { unnamed } from "./unnamed";
 import { watch } from "./watch";
@@ -13,6 +14,7 @@ const programmeKinds: { readonly [K in ProgrammeKindId]: ProgrammeKind<K> } = {
   guard,
   unnamed,
   watch,
+  returns,
   arrival,
   round,
 };

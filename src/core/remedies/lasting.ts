@@ -174,14 +174,24 @@ export const cardHazard: LastingRemedy["dailyHazard"] = {
   thrips: { youngAdult: CARD_HAZARD, adult: CARD_HAZARD },
 };
 
+/** A cup of vinegar with a drop of soap drowns fewer (HOUSE). */
+const CUP_HAZARD = rateOf(0.03, 1);
+export const cupHazard: LastingRemedy["dailyHazard"] = { fungusGnat: { youngAdult: CUP_HAZARD, adult: CUP_HAZARD } };
+
 /** Dry mineral dust wears down what walks through it, as long as it is dry (HOUSE). */
 export const DUST_HAZARD = 0.05;
 
-/** Ways of growing that gnats do not like: a factor on their laying, and what dies a day of eggs and larvae (HOUSE). */
+/**
+ * Ways of growing that pests notice: a factor on the laying of gnats, and what dies a day of their eggs and larvae (HOUSE). New mix
+ * that was scalded brings none with it and does nothing to those that are there; soft growth after much nitrogen feeds what sucks
+ * sap, which is told and not reckoned.
+ */
 export const cultures = {
   sandCap: { layFactor: 0.2, larvaHazard: 0 },
   dryTop: { layFactor: 1, larvaHazard: 0.1 },
   waterFromBelow: { layFactor: 1, larvaHazard: 0.05 },
+  scaldedMix: { layFactor: 1, larvaHazard: 0 },
+  richFeed: { layFactor: 1, larvaHazard: 0 },
 } as const;
 
 export type SystemicId = keyof typeof systemics;

@@ -80,7 +80,8 @@ export async function putBottles(scope: Scope, bottles: readonly Bottle[]): Prom
 
 /** Everything in a collection, what refers to other rows before those. */
 const innermostFirst = [
-  ...["timers", "carriage_turns", "carriage", "case_numbers", "cleanings", "place_photos"],
+  ...["timers", "feeds", "sensor_samples", "sensors", "climate_days", "trap_counts", "room_programmes", "room_endings"],
+  ...["carriage_turns", "carriage", "case_numbers", "cleanings", "place_photos"],
   ...["assessments", "exposures", "cases", "plant_states", "photos", "finds", "acts", "programme_steps", "programmes"],
   ...["reactions", "closings", "skips", "looks", "placements", "walk_plants", "walks", "readings", "plants", "places"],
   "memberships",

@@ -5,6 +5,7 @@ import { pestIds } from "@/core/pests/pests";
 import { growthFormIds } from "@/core/plants/growthForms";
 import { sensitivities } from "@/core/plants/sensitivities";
 import { worths } from "@/core/plants/worth";
+import { keptIds } from "@/core/plants/kept";
 import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
 import { first, idList, insert, rows, update } from "../query";
@@ -20,6 +21,7 @@ const row = z.object({
   seller: z.string(),
   inBud: z.boolean(),
   worth: z.enum(worths),
+  kept: z.enum(keptIds).nullable(),
   motherId: z.string().nullable(),
   inherits: z.partialRecord(z.enum(pestIds), z.number()),
   inFlower: z.boolean(),
@@ -31,7 +33,7 @@ const row = z.object({
 
 const select = `select p.id, p.code, p.name, p.genus, p.growth_form as "growthForm", p.pot_cm::float8 as "potCm",
     p.acquired_on::text as "acquiredOn", p.seller, p.in_flower as "inFlower",
-    p.in_bud as "inBud", p.worth, p.mother_id as "motherId", p.inherits, p.care_added as "careAdded", p.care_without as "careWithout", p.added_at as "addedAt",
+    p.in_bud as "inBud", p.worth, p.kept, p.mother_id as "motherId", p.inherits, p.care_added as "careAdded", p.care_without as "careWithout", p.added_at as "addedAt",
     p.archived_at as "archivedAt"
   from plants p where p.collection_id = :c`;
 

@@ -8,6 +8,7 @@ import type { Scope } from "@/db/connection";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import * as plantStates from "@/db/stores/plantStates";
+import { measuredLately } from "./measured";
 
 /** A place and how warm it is there on a day. */
 export interface WarmPlace extends Place {
@@ -25,7 +26,7 @@ export interface StandingPlace extends Pick<WarmPlace, "id" | "name" | "kind" | 
 /** Every place in the order it was added, with its warmth on a day. */
 export async function warmPlaces(scope: Scope, day: Day): Promise<WarmPlace[]> {
   const all = await places.all(scope);
-  return warmed(all, temperaturesBy(all, await facts.all(scope, "reading")), day);
+  return warmed(all, temperaturesBy(all, await facts.all(scope, "reading"), await measuredLately(scope)), day);
 }
 
 /** The places with the warmth that is known of them on a day. */

@@ -11,6 +11,7 @@ import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import * as plants from "@/db/stores/plants";
 import * as plantStates from "@/db/stores/plantStates";
+import { measuredLately } from "./measured";
 
 /** The record of a plant with the warmth it has had and the version of its facts. */
 export interface KeptRecord extends PlantRecord {
@@ -42,23 +43,36 @@ export async function recordsOf(scope: Scope, plantIds: readonly string[]): Prom
     <K extends FactKindId>(kind: K) =>
     () =>
       facts.of(scope, kind, "plantId", plantIds);
-  const [described, placements, looks, acts, closings, programmes, reactions, beside, allPlaces, readings, shownReach] =
-    await together(
-      scope,
-      () => plants.many(scope, plantIds),
-      read("placement"),
-      read("look"),
-      read("act"),
-      read("closing"),
-      read("programme"),
-      read("reaction"),
-      () => exposures.of(scope, plantIds),
-      () => places.all(scope),
-      () => facts.all(scope, "reading"),
-      () => cases.shownReach(scope),
-    );
+  const [
+    described,
+    placements,
+    looks,
+    acts,
+    closings,
+    programmes,
+    reactions,
+    beside,
+    allPlaces,
+    readings,
+    measured,
+    shownReach,
+  ] = await together(
+    scope,
+    () => plants.many(scope, plantIds),
+    read("placement"),
+    read("look"),
+    read("act"),
+    read("closing"),
+    read("programme"),
+    read("reaction"),
+    () => exposures.of(scope, plantIds),
+    () => places.all(scope),
+    () => facts.all(scope, "reading"),
+    () => measuredLately(scope),
+    () => cases.shownReach(scope),
+  );
   const onPlaces = await facts.of(scope, "act", "placeId", placesAround(placements, allPlaces));
-  const temperaturesOf = temperaturesBy(allPlaces, readings);
+  const temperaturesOf = temperaturesBy(allPlaces, readings, measured);
   const inRecord = placesInRecord(allPlaces);
   const records = described.flatMap((plant): KeptRecord[] => {
     const state = listed.find(({ id }) => id === plant.id);

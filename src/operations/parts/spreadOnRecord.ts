@@ -18,6 +18,7 @@ import * as plants from "@/db/stores/plants";
 import * as spreads from "@/db/stores/spread";
 import { clockDaysIn } from "@/zones";
 import { today, type Context } from "../context";
+import { measuredLately } from "./measured";
 
 /** How pests spread in a collection, read once for all that is asked of it. */
 export interface SpreadOnRecord {
@@ -40,10 +41,11 @@ export const clockOf =
 
 export async function readSpread(context: Context, scope: Scope): Promise<SpreadOnRecord> {
   const since = new Date(context.now.getTime() - (LOOK_BACK_DAYS + MARGIN_DAYS) * DAY_MS);
-  const [all, readings, sources, numbers, stood, cameFrom, handlings] = await together(
+  const [all, readings, measured, sources, numbers, stood, cameFrom, handlings] = await together(
     scope,
     () => places.all(scope),
     () => facts.all(scope, "reading"),
+    () => measuredLately(scope),
     () => spreads.sources(scope, since),
     () => caseNumbers.all(scope),
     () => spreads.stands(scope, since),
@@ -61,7 +63,7 @@ export async function readSpread(context: Context, scope: Scope): Promise<Spread
   return {
     spread: spreadOf(collection, clockOf(scope.timeZone), today(context)),
     places: all,
-    temperaturesOf: temperaturesBy(all, readings),
+    temperaturesOf: temperaturesBy(all, readings, measured),
     stands,
     around: placesInRecord(all),
   };

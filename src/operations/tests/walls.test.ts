@@ -15,14 +15,20 @@ import { addPlant, addPlants } from "../addPlants";
 import { adoptPlan } from "../adoptPlan";
 import { adoptUnnamed } from "../adoptUnnamed";
 import { archivePlant } from "../archivePlant";
+import { beginProgramme } from "../beginProgramme";
 import { changeSettings } from "../changeSettings";
 import { closeCase } from "../closeCase";
 import { NotAllowed, type Context } from "../context";
+import { countTraps } from "../countTraps";
 import { dropBottle } from "../dropBottle";
+import { dropSensor } from "../dropSensor";
 import { editPlace } from "../editPlace";
 import { editPlant } from "../editPlant";
+import { endProgramme } from "../endProgramme";
 import { endWalk } from "../endWalk";
+import { importReadings } from "../importReadings";
 import { keepBottle } from "../keepBottle";
+import { keepSensor } from "../keepSensor";
 import { movePlant } from "../movePlant";
 import { moveSeveral } from "../moveSeveral";
 import { expectOk, type Outcome } from "../outcome";
@@ -32,24 +38,31 @@ import { readAround } from "../readAround";
 import { readArrivals } from "../readArrivals";
 import { readBenches } from "../readBenches";
 import { readBorne } from "../readBorne";
+import { readCalendar } from "../readCalendar";
 import { readCarried } from "../readCarried";
 import { readCase } from "../readCase";
 import { readCases } from "../readCases";
+import { readClimate } from "../readClimate";
 import { readCupboard } from "../readCupboard";
 import { readDelay } from "../readDelay";
 import { readDecision } from "../readDecision";
 import { readUnnamed } from "../readUnnamed";
 import { readUnpotting } from "../readUnpotting";
 import { readEvening } from "../readEvening";
+import { readFeeding } from "../readFeeding";
 import { readForAdding } from "../readForAdding";
+import { readGnatRoom } from "../readGnatRoom";
 import { readLedger, readLedgerPlants } from "../readLedger";
 import { readNaming } from "../readNaming";
 import { readMark } from "../readMark";
+import { readPaces } from "../readPaces";
 import { readPestHistory } from "../readPestHistory";
 import { readPhoto } from "../readPhoto";
 import { readPlace } from "../readPlace";
 import { readPlaces } from "../readPlaces";
 import { readPlant } from "../readPlant";
+import { readPrevention } from "../readPrevention";
+import { readRooms } from "../readRooms";
 import { readSchools } from "../readSchools";
 import { readSigns } from "../readSigns";
 import { readSitting } from "../readSitting";
@@ -58,6 +71,7 @@ import { readToday } from "../readToday";
 import { readTonight } from "../readTonight";
 import { readWalk } from "../readWalk";
 import { readWalks } from "../readWalks";
+import { readWintering } from "../readWintering";
 import { recordAct } from "../recordAct";
 import { recordCleaning } from "../recordCleaning";
 import { recordLook } from "../recordLook";
@@ -79,10 +93,11 @@ const NOT_ASKED = [
   "judgeStale",
   "outcome",
   "reckonCarriage",
+  "senseClimate",
 ];
 
 /** What names nothing within a collection: it changes the one that it is asked for, and no other. */
-const ABOUT_THE_WHOLE = ["changeSettings", "dropBottle", "keepBottle", "endTimer"];
+const ABOUT_THE_WHOLE = ["changeSettings", "dropBottle", "keepBottle", "endTimer", "dropSensor"];
 
 /** Two collections in one database: what one holds is asked for, and worked on, from the other. */
 describe("two walls between collections", () => {
@@ -117,6 +132,14 @@ describe("two walls between collections", () => {
   const reads: Record<string, (context: Context) => Promise<unknown>> = {
     readAfterwards,
     readApart: (c) => readApart(c, ids.plant),
+    readCalendar: (c) => readCalendar(c, day("2026-11-01"), day("2027-01-31")),
+    readClimate: (c) => readClimate(c, ids.place),
+    readFeeding: (c) => readFeeding(c, ids.place),
+    readGnatRoom: (c) => readGnatRoom(c, ids.place),
+    readPaces,
+    readPrevention,
+    readRooms,
+    readWintering,
     readMove: (c) => readMove(c, ids.plant),
     readAround: (c) => readAround(c, ids.case),
     readArrivals,
@@ -160,6 +183,15 @@ describe("two walls between collections", () => {
     adoptPlan: (c) => adoptPlan(c, aPlan(ids.case, ["2026-11-25"])),
     adoptUnnamed: (c) =>
       adoptUnnamed(c, { id: uuidv7(), plantId: ids.plant, dates: [day("2026-11-25")], doses: [{ work: "shower" }] }),
+    beginProgramme: (c) =>
+      beginProgramme(c, { id: uuidv7(), placeId: ids.place, chosen: { programme: "gnats", ways: ["cards"] } }),
+    countTraps: (c) =>
+      countTraps(c, { id: uuidv7(), placeId: ids.place, plantId: null, what: "cards", days: 7, count: 3, ...now }),
+    endProgramme: (c) =>
+      endProgramme(c, { id: uuidv7(), programme: "gnats", placeId: ids.place, outcome: "stopped", note: "" }),
+    importReadings: (c) =>
+      importReadings(c, { placeId: ids.place, rows: [{ date: "2026-11-20", min: "1", max: "2" }] }),
+    keepSensor: (c) => keepSensor(c, { id: uuidv7(), name: "Air", placeId: ids.place, address: "http://127.0.0.1:9/" }),
     archivePlant: (c) => archivePlant(c, { plantId: ids.plant, archived: true }),
     closeCase: (c) => closeCase(c, { id: uuidv7(), caseId: ids.case, outcome: "clear", note: "", ...now }),
     editPlace: (c) => editPlace(c, { placeId: ids.place, name: "Mine now" }),
@@ -271,6 +303,8 @@ describe("two walls between collections", () => {
     const settings = { ...usualSettings, name: "N", timeZone: "Europe/Lisbon", alcoholPercent: 70 };
     for (const role of roleIds.filter((one) => one !== "owner"))
       expect((await changeSettings({ ...theirs, role }, settings)).ok).toBe(false);
+    for (const role of ["reader", "sitter", "keeper"] as const)
+      expect((await dropSensor({ ...theirs, role }, { id: uuidv7() })).ok).toBe(false);
     for (const role of ["reader", "sitter"] as const) {
       expect((await keepBottle({ ...theirs, role }, aBottle())).ok).toBe(false);
       expect((await dropBottle({ ...theirs, role }, { bottleId: uuidv7() })).ok).toBe(false);

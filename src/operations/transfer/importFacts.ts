@@ -46,7 +46,10 @@ const WALL = /^(\d{4}-\d{2}-\d{2})[ T](\d{2}:\d{2})(?::\d{2})?$/;
 const NOON = "T12:00";
 
 /** The moment that a cell means: an instant, or what the clock of the collection's zone shows. */
-function momentIn(cell: string, { collection: { timeZone }, now }: Pick<Context, "collection" | "now">): string | null {
+export function momentIn(
+  cell: string,
+  { collection: { timeZone }, now }: Pick<Context, "collection" | "now">,
+): string | null {
   const wall = WALL.exec(cell);
   const text = DAY.test(cell) ? `${cell}${NOON}` : wall ? `${wall[1]}T${wall[2]}` : null;
   if (!text || Number.isNaN(Date.parse(`${text}Z`))) return moment.safeParse(cell).success ? cell : null;

@@ -191,7 +191,17 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
     },
   ],
   trap: [
-    { name: "cards", label: "How many cards", as: "number", begin: () => 1 },
+    {
+      name: "lure",
+      label: "What draws them",
+      as: "choice",
+      options: () => [
+        ["card", "Sticky cards"],
+        ["vinegar", "Cups of vinegar with a drop of soap"],
+      ],
+      begin: () => "card",
+    },
+    { name: "cards", label: "How many", as: "number", begin: () => 1 },
     { name: "days", label: "For how many days", as: "number", begin: () => 14 },
   ],
   dust: [{ name: "dryDays", label: "How many days it is likely to stay dry", as: "number", begin: () => 7 }],

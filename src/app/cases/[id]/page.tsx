@@ -15,6 +15,7 @@ import { notYetSentence } from "@/wording/clearance";
 import { dayCount, dayInWords } from "@/wording/dates";
 import { outcomeNames, pestNames, schoolNames } from "@/wording/names";
 import { outlookSentences, reachSentence, surenessSentence } from "@/wording/judgement";
+import { hazardSentence, returnedSentence } from "@/wording/rooms";
 import { stateInWords } from "@/wording/states";
 import { warmthInWords } from "@/wording/warmth";
 import { CaseReckoned } from "./_parts/CaseReckoned";
@@ -141,9 +142,11 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
           </p>
         </Panel>
       )}
+      {found.open && view.returned && <p className="mb-3">{returnedSentence(view.returned)}</p>}
       {view.guardedUntil && (
         <p className="mb-3">
           On guard until {dayInWords(view.guardedUntil as Day)}: looked at weekly for a month, then every second week.
+          {hazardSentence(view.hazard)}
         </p>
       )}
       <div className="row gx-3">

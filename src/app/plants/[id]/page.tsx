@@ -4,6 +4,7 @@ import { genusMeant } from "@/core/plants/genera";
 import { Strike } from "@/app/_parts/Strike";
 import { aheadOf } from "@/core/case/ahead";
 import { unnamedOn } from "@/core/case/unnamed";
+import { habitsOf } from "@/core/programmes/returns";
 import { atRiskSince } from "@/core/programmes/watch";
 import { standing } from "@/core/facts/facts";
 import { AsOf } from "@/ui/AsOf";
@@ -17,6 +18,7 @@ import { aheadNames } from "@/wording/ahead";
 import { dayInWords, dayAndYear, fromToday } from "@/wording/dates";
 import { growthFormNames, pestNames, sensitivityNames, sourceNames } from "@/wording/names";
 import { programmeNames } from "@/wording/programmes";
+import { habitSentence } from "@/wording/rooms";
 import { helpersSentence } from "@/wording/helpers";
 import { stateInWords } from "@/wording/states";
 import { warmthInWords } from "@/wording/warmth";
@@ -49,6 +51,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
     closing: record.closings,
     reaction: record.reactions,
     skip: view.skips,
+    trapCount: view.counts,
   };
   return (
     <>
@@ -120,6 +123,9 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
                   within that time.
                 </li>
               )}
+              {habitsOf(record.cases).map((habit) => (
+                <li key={habit.pest}>{habitSentence(habit)}</li>
+              ))}
               {atRisk && (
                 <li>
                   It is at risk: what it may carry stands below

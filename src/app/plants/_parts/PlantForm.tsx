@@ -12,12 +12,13 @@ import { genera, genusMeant } from "@/core/plants/genera";
 import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
 import { sensitivitiesOf } from "@/core/plants/care";
 import { sensitivities, type Sensitivity } from "@/core/plants/sensitivities";
+import { keptIds, type KeptId } from "@/core/plants/kept";
 import { USUAL_WORTH, worths, type Worth } from "@/core/plants/worth";
 import { ChecksField, ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { dayAndYear } from "@/wording/dates";
 import { growthFormNames, sensitivityNames } from "@/wording/names";
-import { worthNames } from "@/wording/worth";
+import { keptNames, worthNames } from "@/wording/worth";
 
 type Described = {
   code: string;
@@ -29,6 +30,7 @@ type Described = {
   seller: string;
   inBud?: boolean | undefined;
   worth?: Worth | undefined;
+  kept?: string | null | undefined;
   inFlower: boolean;
   careAdded?: Sensitivity[] | undefined;
   careWithout?: Sensitivity[] | undefined;
@@ -112,6 +114,13 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
         hint="After a find this is weighed against the work and the plants beside it."
         options={worths.map((id) => [id, worthNames[id]])}
       />
+      <ChoiceField
+        form={form}
+        name="kept"
+        label="How wet it is kept"
+        hint="Gnats are where it is wet. Empty: as its form is usually kept."
+        options={[["", "As usual for its form"], ...keptIds.map((id) => [id, keptNames[id]] as const)]}
+      />
       <SwitchField form={form} name="inBud" label="In bud" hint="Buds take oil and neem with care only." />
       <SwitchField
         form={form}
@@ -173,6 +182,7 @@ export function AddPlantForm({
       seller: "",
       inBud: false,
       worth: mother?.worth ?? (USUAL_WORTH as Worth),
+      kept: "" as KeptId | "",
       inFlower: false,
       careAdded: [...(mother?.careAdded ?? [])],
       careWithout: [...(mother?.careWithout ?? [])],
@@ -210,6 +220,7 @@ export function EditPlantForm({ plant }: { plant: Plant }) {
       seller: plant.seller,
       inBud: plant.inBud,
       worth: plant.worth,
+      kept: (plant.kept ?? "") as KeptId | "",
       inFlower: plant.inFlower,
       careAdded: [...plant.careAdded],
       careWithout: [...plant.careWithout],

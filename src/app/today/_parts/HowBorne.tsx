@@ -1,10 +1,10 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
 import { recordReactionAction } from "@/app/_parts/actions";
+import { usePress } from "@/app/_parts/usePress";
 import { mixes } from "@/core/mixing/mixes";
 import type { ReactionId } from "@/core/suitability/reactions";
 import type { Afterwards } from "@/operations/readAfterwards";
@@ -21,23 +21,15 @@ const always: readonly ReactionId[] = ["nothing", "stain", "scorch", "lostFlower
 
 /** What the plants said to what was put on them: one press, and it teaches what they bear. */
 export function HowBorne({ asked, day }: { asked: readonly Afterwards[]; day: Day }) {
-  const { id: collectionId, timeZone } = useCollection();
-  const router = useRouter();
+  const { timeZone } = useCollection();
+  const { press, trouble } = usePress(recordReactionAction);
   const [answered, setAnswered] = useState<ReadonlySet<string>>(new Set());
-  const [trouble, setTrouble] = useState("");
   const left = asked.filter(({ actId }) => !answered.has(actId));
   if (left.length === 0) return null;
   const say = async ({ actId, plant, mix, technique }: Afterwards, what: ReactionId) => {
-    setTrouble("");
     const at = withOffset(new Date(), timeZone);
-    const input = { id: uuidv7(), plantId: plant.id, mix, technique, what, at, note: "" };
-    const result = await recordReactionAction(collectionId, input).catch(() => null);
-    if (!result?.ok) {
-      setTrouble(result?.problems.map(({ message }) => message).join(" ") ?? "It could not be sent: press again.");
-      return;
-    }
+    if (!(await press({ id: uuidv7(), plantId: plant.id, mix, technique, what, at, note: "" }))) return;
     setAnswered((all) => new Set([...all, actId]));
-    router.refresh();
   };
   return (
     <Panel title="How did they bear it?">

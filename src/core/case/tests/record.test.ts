@@ -124,6 +124,7 @@ describe("courses of a remedy", () => {
 
 describe("warmth", () => {
   const reading = (offset: number, placeId: string, celsius: number): Reading => ({
+    humidity: null,
     id: nextId(),
     at: at(offset),
     day: on(offset),

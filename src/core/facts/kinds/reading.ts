@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { decimal, id, moment } from "../../fields";
+import { decimal, id, moment, orNothing } from "../../fields";
 import { factKind } from "../kind";
 
 /** What a reading is: the keeper's "about so much from today on", or what a thermometer showed at that moment. */
@@ -9,7 +9,15 @@ export type ReadingSource = (typeof readingSources)[number];
 /** Temperatures plants and their pests live through, °C. */
 export const celsius = decimal(-10, 45);
 
-export const takeReading = z.object({ id, placeId: id, at: moment, celsius, source: z.enum(readingSources) });
+export const takeReading = z.object({
+  id,
+  placeId: id,
+  at: moment,
+  celsius,
+  /** Relative humidity, %. */
+  humidity: orNothing(decimal(0, 100)).optional(),
+  source: z.enum(readingSources),
+});
 export type TakeReading = z.output<typeof takeReading>;
 
 /** How warm it was at a place. Readings are added, never changed. */
@@ -17,8 +25,13 @@ export const reading = factKind({
   kind: "reading",
   table: "readings",
   deed: takeReading,
-  own: z.object({ placeId: z.string(), celsius: z.number(), source: z.enum(readingSources) }),
-  columns: { placeId: "uuid", celsius: "number", source: "text" },
+  own: z.object({
+    placeId: z.string(),
+    celsius: z.number(),
+    humidity: z.number().nullable().default(null),
+    source: z.enum(readingSources),
+  }),
+  columns: { placeId: "uuid", celsius: "number", humidity: "number", source: "text" },
   lastStaysOf: "placeId",
   shownOn: ["place"],
 });

@@ -133,16 +133,24 @@ export function ReadingForm({ placeId, now }: { placeId: string; now: string }) 
   const { form, submit, trouble } = useDeed({
     schema: takeReading,
     action: takeReadingAction,
-    defaults: () => ({ id: uuidv7(), placeId, celsius: "", source: "about" as ReadingSource, at: now }),
+    defaults: () => ({ id: uuidv7(), placeId, celsius: "", humidity: "", source: "about" as ReadingSource, at: now }),
     done: () => {
       form.setValue("id", uuidv7());
       form.setValue("celsius", "");
+      form.setValue("humidity", "");
       router.refresh();
     },
   });
   return (
     <form onSubmit={submit} noValidate>
       <TextField form={form} name="celsius" label="How warm, °C" inputMode="decimal" hint={PACE} />
+      <TextField
+        form={form}
+        name="humidity"
+        label="How humid, %"
+        inputMode="decimal"
+        hint="Leave it empty where nothing shows it."
+      />
       <ChoiceField
         form={form}
         name="source"

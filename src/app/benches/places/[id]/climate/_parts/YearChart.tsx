@@ -1,0 +1,125 @@
+"use client";
+
+import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import type { Day } from "@/core/climate/days";
+import { groupBy } from "@/core/groupBy";
+import type { ShownDay } from "@/operations/readClimate";
+import { shortDay } from "@/wording/dates";
+import { monthNames } from "@/wording/rooms";
+
+const axis = { tick: { fill: "var(--bs-body-color)", fontSize: 14 }, stroke: "var(--bs-border-color)" };
+
+/** A year of a place: warmth with its extremes above, humidity below. What was filled in is dashed. The table says the same. */
+export function YearChart({ days }: { days: readonly ShownDay[] }) {
+  const points = days.map(({ day, meanC, minC, maxC, humidity, filled }) => ({
+    day,
+    span: minC !== null && maxC !== null ? [minC, maxC] : undefined,
+    measured: filled ? undefined : meanC,
+    filled: meanC,
+    humidity: humidity ?? undefined,
+  }));
+  const damp = days.some(({ humidity }) => humidity !== null);
+  const x = <XAxis dataKey="day" tickFormatter={(day: string) => shortDay(day as Day)} minTickGap={48} {...axis} />;
+  const grid = <CartesianGrid stroke="var(--bs-border-color)" vertical={false} />;
+  const margin = { top: 8, right: 8, bottom: 0, left: 0 };
+  return (
+    <div aria-hidden="true">
+      <ul className="case-legend">
+        <li>— °C, mean of the day, with its lowest and highest</li>
+        <li>┄ filled in: as warm as the last day known</li>
+        {damp && <li>below: humidity, %</li>}
+      </ul>
+      <ResponsiveContainer width="100%" height={220}>
+        <ComposedChart data={points} margin={margin} accessibilityLayer={false}>
+          {grid}
+          {x}
+          <YAxis width={40} domain={["auto", "auto"]} {...axis} />
+          <Area
+            dataKey="span"
+            type="monotone"
+            stroke="none"
+            fill="var(--bs-link-color)"
+            fillOpacity={0.18}
+            isAnimationActive={false}
+          />
+          <Line
+            dataKey="filled"
+            stroke="var(--bs-body-color)"
+            strokeDasharray="3 4"
+            strokeWidth={1}
+            dot={false}
+            isAnimationActive={false}
+          />
+          <Line
+            dataKey="measured"
+            stroke="var(--bs-link-color)"
+            strokeWidth={2}
+            dot={false}
+            isAnimationActive={false}
+          />
+        </ComposedChart>
+      </ResponsiveContainer>
+      {damp && (
+        <ResponsiveContainer width="100%" height={110}>
+          <ComposedChart data={points} margin={margin} accessibilityLayer={false}>
+            {grid}
+            {x}
+            <YAxis width={40} domain={[0, 100]} ticks={[0, 50, 100]} {...axis} />
+            <Line
+              dataKey="humidity"
+              stroke="var(--clear, var(--bs-link-color))"
+              strokeWidth={1.5}
+              dot={false}
+              isAnimationActive={false}
+            />
+          </ComposedChart>
+        </ResponsiveContainer>
+      )}
+    </div>
+  );
+}
+
+const mean = (values: readonly number[]) =>
+  values.length > 0 ? values.reduce((sum, value) => sum + value, 0) / values.length : null;
+const shown = (value: number | null, digits = 1) => (value === null ? "" : value.toFixed(digits));
+
+export function MonthTable({ days }: { days: readonly ShownDay[] }) {
+  const months = [...groupBy(days, ({ day }) => day.slice(0, 7))];
+  const known = (values: readonly (number | null)[]) => values.filter((value) => value !== null);
+  return (
+    <div className="picture-table" tabIndex={0} role="region" aria-label="The year by month">
+      <table className="table table-sm mb-0">
+        <thead>
+          <tr>
+            <th scope="col">Month</th>
+            <th scope="col">Mean °C</th>
+            <th scope="col">Lowest</th>
+            <th scope="col">Highest</th>
+            <th scope="col">Humidity %</th>
+            <th scope="col">Deficit kPa</th>
+            <th scope="col">Days filled in</th>
+          </tr>
+        </thead>
+        <tbody>
+          {months.map(([month, there]) => {
+            const lows = known(there.map(({ minC }) => minC));
+            const highs = known(there.map(({ maxC }) => maxC));
+            return (
+              <tr key={month}>
+                <th scope="row">
+                  {monthNames[Number(month.slice(5, 7)) - 1]} {month.slice(0, 4)}
+                </th>
+                <td>{shown(mean(there.map(({ meanC }) => meanC)))}</td>
+                <td>{lows.length > 0 ? shown(Math.min(...lows)) : ""}</td>
+                <td>{highs.length > 0 ? shown(Math.max(...highs)) : ""}</td>
+                <td>{shown(mean(known(there.map(({ humidity }) => humidity))), 0)}</td>
+                <td>{shown(mean(known(there.map(({ deficitKpa }) => deficitKpa))), 2)}</td>
+                <td>{there.filter(({ filled }) => filled).length || ""}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}

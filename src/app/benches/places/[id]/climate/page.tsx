@@ -1,0 +1,169 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { notFound } from "next/navigation";
+import { currentContext, markNow } from "@/app/_parts/context";
+import { Live } from "@/app/_parts/Live";
+import { momentNow } from "@/app/_parts/moments";
+import { may } from "@/core/access/roles";
+import { airOf } from "@/core/climate/vapour";
+import { readClimate, type ClimateView } from "@/operations/readClimate";
+import { Panel } from "@/ui/Panel";
+import { dayInWords, momentInWords } from "@/wording/dates";
+import { pestNames } from "@/wording/names";
+import { airNames, daysAbout } from "@/wording/rooms";
+import { warmthInWords } from "@/wording/warmth";
+import { wallTimeIn } from "@/zones";
+import { ReadingForm } from "../../_parts/PlaceForms";
+import { ImportReadings } from "./_parts/ImportReadings";
+import { DropSensor, SensorForm } from "./_parts/SensorForm";
+import { MonthTable, YearChart } from "./_parts/YearChart";
+
+export const metadata: Metadata = { title: "Air" };
+
+/** Nothing grows below this warmth that would count, and neem stiffens on the leaf, °C. */
+const NEEM_STIFF_C = 10;
+
+/** The air of a place over a year, and what it does to pests. */
+export default async function ClimatePage({ params }: { params: Promise<{ id: string }> }) {
+  const context = await currentContext();
+  const mark = await markNow(context);
+  const view = await readClimate(context, (await params).id);
+  if (!view) notFound();
+  const { place, days, lately, paces, sensors, from } = view;
+  const { timeZone } = context.collection;
+  const records = may(context.role, "record");
+  const owns = may(context.role, "own");
+  return (
+    <>
+      <Live mark={mark} />
+      <p className="mb-0">
+        <Link href={`/benches/places/${place.id}`}>{place.name}</Link>
+      </p>
+      <h1>Air</h1>
+      <p className="fs-5">{latelyInWords(view)}</p>
+      <div className="row gx-3">
+        <div className="col-lg-8">
+          {days.length > 0 ? (
+            <Panel title="A year">
+              {from && <p className="small">Measured at {from}, which it stands in.</p>}
+              <YearChart days={days} />
+              <details>
+                <summary>By month, as a table</summary>
+                <MonthTable days={days} />
+              </details>
+            </Panel>
+          ) : (
+            <p>Nothing is known of the air here yet.</p>
+          )}
+          {lately && (
+            <Panel title="How fast pests go here now">
+              <div className="table-responsive" tabIndex={0} role="region" aria-label="How fast pests go here">
+                <table className="table table-sm mb-0">
+                  <thead>
+                    <tr>
+                      <th scope="col">Pest</th>
+                      <th scope="col" className="text-end">
+                        Doubles in, days
+                      </th>
+                      <th scope="col" className="text-end">
+                        3 °C less
+                      </th>
+                      <th scope="col" className="text-end">
+                        Egg to adult, days
+                      </th>
+                      <th scope="col" className="text-end">
+                        Degree-days, 30 days
+                      </th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {paces.map(({ pest, doublingDays, cooler, toAdultDays, degreeDays }) => (
+                      <tr key={pest}>
+                        <th scope="row">{pestNames[pest]}</th>
+                        <td className="text-end">
+                          {doublingDays === null ? "does not grow" : daysAbout(doublingDays)}
+                        </td>
+                        <td className="text-end">{cooler === null ? "none" : daysAbout(cooler)}</td>
+                        <td className="text-end">{toAdultDays === null ? "none" : daysAbout(toAdultDays)}</td>
+                        <td className="text-end">{degreeDays === null ? "" : Math.round(degreeDays)}</td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </div>
+              <p className="small mt-2 mb-0">
+                Left alone, on an open plant, at the mean of the last two weeks; stage lengths from literature, on the
+                slow side. Degree-days by the sine of each measured day. <Link href="/benches/climate">All places</Link>
+              </p>
+            </Panel>
+          )}
+        </div>
+        <div className="col-lg-4">
+          {sensors.map(({ id, name, address, heardAt, battery, problem }) => (
+            <Panel key={id} title={name}>
+              <p className="mb-2">
+                {heardAt ? `Heard ${momentInWords(wallTimeIn(heardAt, timeZone))}.` : "Not heard yet."}
+                {battery !== null &&
+                  ` Battery ${Math.round(battery * 100)} %${battery < 0.15 ? ": change it soon" : ""}.`}
+              </p>
+              {problem && (
+                <p className="fw-semibold text-danger-emphasis" role="note">
+                  {sensorProblems[problem] ?? problem}
+                </p>
+              )}
+              <p className="small text-break mb-2">{address}</p>
+              {owns && <DropSensor id={id} />}
+            </Panel>
+          ))}
+          {records && (
+            <>
+              <Panel title="A reading">
+                <ReadingForm placeId={place.id} now={momentNow(context)} />
+              </Panel>
+              <Panel title="A table of readings">
+                <ImportReadings placeId={place.id} />
+              </Panel>
+            </>
+          )}
+          {owns && (
+            <Panel title="A device that tells it">
+              <SensorForm placeId={place.id} />
+            </Panel>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}
+
+const sensorProblems: Readonly<Record<string, string>> = {
+  not_near: "It is not in this house: nothing beyond is asked.",
+  no_answer:
+    "It does not answer. It is asked again every five minutes; what it has measured meanwhile is fetched then.",
+  not_understood: "It answers something that is not understood. What is expected stands in docs/devices.md.",
+};
+
+/** What the air of the last weeks means, in sentences. */
+function latelyInWords({ lately, paces, days }: ClimateView): string {
+  if (!lately) return "Write down how warm it is, bring in a table, or let a device tell it.";
+  const mites = paces.find(({ pest }) => pest === "spiderMite");
+  const air = lately.deficitKpa === null ? null : airOf(lately.deficitKpa);
+  const parts = [
+    `In the last two weeks ${warmthInWords(lately.meanC)} in the mean`,
+    ...(lately.humidity === null ? [] : [`${Math.round(lately.humidity)} % humidity`]),
+    ...(air === null ? [] : [`${airNames[air]} (a deficit of ${lately.deficitKpa!.toFixed(1)} kPa)`]),
+  ];
+  const sentences = [`${parts.join(", ")}.`];
+  if (mites?.doublingDays) {
+    const warm = air === "dry" ? "Dry and warm: mites" : "Mites";
+    const less =
+      mites.cooler === null ? "they would not grow at 3 °C less" : `3 °C less would make it ${daysAbout(mites.cooler)}`;
+    sentences.push(`${warm} double in ${daysAbout(mites.doublingDays)} days here; ${less}.`);
+  } else sentences.push("It is too cold for mites to grow: plants that rest dry rest now.");
+  const cold = days.slice(-7).findLast(({ minC }) => minC !== null && minC < NEEM_STIFF_C);
+  if (cold)
+    sentences.push(
+      `It fell to ${cold.minC!.toFixed(0)} °C on ${dayInWords(cold.day)}: neem stiffens on the leaf below about ${NEEM_STIFF_C} °C, and sprays do not dry.`,
+    );
+  return sentences.join(" ");
+}

@@ -1,0 +1,191 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { notFound } from "next/navigation";
+import { currentContext, markNow } from "@/app/_parts/context";
+import { Live } from "@/app/_parts/Live";
+import { may } from "@/core/access/roles";
+import { readGnatRoom } from "@/operations/readGnatRoom";
+import { Panel } from "@/ui/Panel";
+import { percent } from "@/wording/chances";
+import { dayCount, dayInWords, fromToday } from "@/wording/dates";
+import { hoursInWords } from "@/wording/dates";
+import { gnatVerdictSentence, gnatWayMeets, gnatWayNames } from "@/wording/rooms";
+import { warmthInWords } from "@/wording/warmth";
+import { GnatChart, GnatTable } from "./_parts/GnatChart";
+import { CountForm } from "./_parts/CountForm";
+import { ChooseWays } from "./_parts/ChooseWays";
+import { WayPress } from "./_parts/WayPress";
+import { EndPress } from "@/app/_parts/EndPress";
+
+export const metadata: Metadata = { title: "Gnats in the room" };
+
+/** Pots that hold next to nothing of what is in the mixes are not listed, %. */
+const LEAST_SHARE = 0.02;
+
+/** A room of gnats: what the cards say, whether it works, what is due, and what each way would come to. */
+export default async function GnatsPage({ params }: { params: Promise<{ id: string }> }) {
+  const context = await currentContext();
+  const mark = await markNow(context);
+  const view = await readGnatRoom(context, (await params).id);
+  if (!view) notFound();
+  const { place, day, judged, verdict, running, dues, counts, pots, packages, lifeDays } = view;
+  const records = may(context.role, "record");
+  const codes = pots.map(({ code }) => code);
+  const now = dues.filter(({ on }) => on <= day);
+  const later = dues.filter(({ on }) => on > day);
+  return (
+    <>
+      <Live mark={mark} />
+      <p className="mb-0">
+        <Link href={`/benches/places/${place.id}`}>{place.name}</Link>
+      </p>
+      <h1>Gnats in the room</h1>
+      <p className="fs-5" aria-live="polite">
+        {gnatVerdictSentence(verdict, verdictCodes(view))}
+        {judged && ` The chance that none is left is ${percent(judged.pOver)}.`}
+      </p>
+      <div className="row gx-3">
+        <div className="col-lg-7">
+          {judged && (
+            <Panel title="On the cards, week by week">
+              <GnatChart view={view} />
+              <details>
+                <summary>The same as a table</summary>
+                <GnatTable view={view} />
+              </details>
+              <p className="small mt-2 mb-0">
+                The span holds eight counts in ten. Rates are our own estimates; your counts correct them.
+              </p>
+            </Panel>
+          )}
+          <Panel title="Count">
+            <CountForm
+              placeId={place.id}
+              pots={pots}
+              hung={view.inForce.includes("cards")}
+              lastOn={counts.at(-1)?.day ?? null}
+              day={day}
+            />
+          </Panel>
+          {pots.some(({ share }) => share > 0) && (
+            <Panel title="Where the larvae are likely to be">
+              <ul className="list-unstyled mb-0">
+                {pots
+                  .filter(({ share }) => share >= LEAST_SHARE)
+                  .slice(0, 8)
+                  .map(({ plantId, code, name, share }) => (
+                    <li key={plantId} className="d-flex gap-2 align-items-baseline">
+                      <strong className="share-of">{percent(share)}</strong>
+                      <Link href={`/plants/${plantId}`}>
+                        {code} {name}
+                      </Link>
+                    </li>
+                  ))}
+              </ul>
+              <p className="small mt-2 mb-0">
+                By how wide and how wet each pot is, and what slices of potato have shown.
+              </p>
+            </Panel>
+          )}
+        </div>
+        <div className="col-lg-5">
+          {running && (
+            <Panel
+              title={now.length > 0 ? "Due now" : "Nothing is due now"}
+              tone={now.length > 0 ? "proposed" : undefined}
+            >
+              <ul className="list-unstyled mb-2">
+                {now.map((due) => (
+                  <li key={due.what === "way" ? due.way : due.what} className="evening-line">
+                    <span className="flex-grow-1">
+                      {due.what === "way"
+                        ? `${gnatWayNames[due.way]}${due.again ? ", again" : ""}`
+                        : due.what === "count"
+                          ? "Count the flies on the cards"
+                          : `Lay slices of potato on the wettest pots${codes[0] ? ` (${codes.slice(0, 2).join(", ")})` : ""}, count after 3–4 days`}
+                      {due.on < day && `, since ${dayInWords(due.on)}`}
+                    </span>
+                    {due.what === "way" && records && <WayPress placeId={place.id} way={due.way} size={view.size} />}
+                  </li>
+                ))}
+              </ul>
+              {later.length > 0 && (
+                <p className="mb-2">
+                  Then{" "}
+                  {later
+                    .slice(0, 4)
+                    .map(
+                      (due) =>
+                        `${due.what === "way" ? gnatWayNames[due.way].toLowerCase() : "count"} ${fromToday(due.on, day)}`,
+                    )
+                    .join("; ")}
+                  .
+                </p>
+              )}
+              {records && <EndPress programme="gnats" placeId={place.id} clear={verdict.code === "over"} />}
+            </Panel>
+          )}
+          {packages.length > 0 && (
+            <Panel title="What together would do, in eight weeks">
+              <div className="table-responsive" tabIndex={0} role="region" aria-label="Ways together">
+                <table className="table table-sm mb-0">
+                  <thead>
+                    <tr>
+                      <th scope="col">Ways</th>
+                      <th scope="col" className="text-end">
+                        Over
+                      </th>
+                      <th scope="col" className="text-end">
+                        Work
+                      </th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {packages.map(({ ways, pOver, minutes }) => (
+                      <tr key={ways.join()}>
+                        <td>{ways.map((way) => gnatWayNames[way].toLowerCase()).join("; ")}</td>
+                        <td className="text-end">{percent(pOver)}</td>
+                        <td className="text-end">{hoursInWords(Math.round(minutes))}</td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </div>
+            </Panel>
+          )}
+          {records && (
+            <Panel title={running ? "The ways you have chosen" : "Begin against them"}>
+              <ChooseWays
+                placeId={place.id}
+                chosen={running?.chosen.ways ?? ["dryTop", "larvicide", "cards"]}
+                running={running !== null}
+                meets={gnatWayMeets}
+              />
+            </Panel>
+          )}
+          <Panel title="How they live">
+            <p className="mb-0">
+              {lifeDays === null
+                ? "It is too cold here for them to grow."
+                : `Here (${warmthInWords(view.meanC)}) it takes about ${dayCount(Math.round(lifeDays))} from egg to fly, and flies live for about a week. Many say four days: those are the flies alone. Whatever is done to flies shows at once, whatever is done to larvae after two to three weeks.`}
+              {!view.known && " Nobody has said how warm it is here: 22 °C is taken."}
+            </p>
+          </Panel>
+        </div>
+      </div>
+    </>
+  );
+}
+
+/** The codes of the room's pots in the order in which the verdict counts them. */
+function verdictCodes({
+  judged,
+  pots,
+  potOrder,
+}: {
+  judged: unknown;
+  pots: readonly { plantId: string; code: string }[];
+  potOrder: readonly string[];
+}): string[] {
+  return judged ? potOrder.map((id) => pots.find(({ plantId }) => plantId === id)?.code ?? "") : [];
+}

@@ -1,0 +1,11 @@
+"use client";
+
+import Button from "react-bootstrap/Button";
+
+export function PrintMonth() {
+  return (
+    <Button className="no-print" onClick={() => print()}>
+      Print the month
+    </Button>
+  );
+}

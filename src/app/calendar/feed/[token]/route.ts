@@ -1,0 +1,25 @@
+import { icsOf } from "@/app/_parts/ics";
+import { now } from "@/clock";
+import { addDays } from "@/core/climate/days";
+import { databaseUrl } from "@/env";
+import { contextOfFeed } from "@/operations/door/feeds";
+import { today } from "@/operations/context";
+import { readCalendar } from "@/operations/readCalendar";
+
+/** So far ahead a calendar is told what is due. */
+const AHEAD_DAYS = 120;
+
+/** What is due, for whoever knows the private address; nothing else is asked, and nothing else is told. */
+export async function GET(request: Request, { params }: { params: Promise<{ token: string }> }): Promise<Response> {
+  const { token } = await params;
+  const context = await contextOfFeed(databaseUrl(), token.replace(/\.ics$/, ""), now());
+  if (!context) return new Response("There is no such calendar.\n", { status: 404 });
+  const day = today(context);
+  const entries = await readCalendar(context, day, addDays(day, AHEAD_DAYS));
+  const { origin } = new URL(request.url);
+  const { name, id } = context.collection;
+  const text = icsOf(entries, { name, collectionId: id, now: context.now, link: (path) => `${origin}${path}` });
+  return new Response(text, {
+    headers: { "content-type": "text/calendar; charset=utf-8", "cache-control": "private, max-age=300" },
+  });
+}

@@ -1,0 +1,136 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { currentContext, markNow } from "@/app/_parts/context";
+import { Live } from "@/app/_parts/Live";
+import { may } from "@/core/access/roles";
+import { addDays, isDay, weekdayOf, type Day } from "@/core/climate/days";
+import { groupBy } from "@/core/groupBy";
+import { today } from "@/operations/context";
+import { readFeeds } from "@/operations/door/feeds";
+import { readCalendar } from "@/operations/readCalendar";
+import { Panel } from "@/ui/Panel";
+import { LinkIfOpen } from "@/ui/shell/Only";
+import { entryInWords } from "@/wording/calendar";
+import { dayInWords } from "@/wording/dates";
+import { monthNames } from "@/wording/rooms";
+import { wallTimeIn } from "@/zones";
+import { CalendarFeeds } from "./_parts/CalendarFeeds";
+import { PrintMonth } from "./_parts/PrintMonth";
+
+export const metadata: Metadata = { title: "Calendar" };
+
+const weekdays = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as const;
+const MONTHS = 12;
+
+/** A month of all that is due, on the screen and on paper; and the private addresses other calendars read it from. */
+export default async function CalendarPage({ searchParams }: { searchParams: Promise<{ month?: string }> }) {
+  const context = await currentContext();
+  const mark = await markNow(context);
+  const now = today(context);
+  const asked = (await searchParams).month;
+  const first = (asked && isDay(`${asked}-01`) ? `${asked}-01` : `${now.slice(0, 7)}-01`) as Day;
+  const [year, month] = [Number(first.slice(0, 4)), Number(first.slice(5, 7))];
+  const last = addDays(monthAt(year, month + 1), -1);
+  const entries = await readCalendar(context, first, last);
+  const byDay = groupBy(entries, ({ day }) => day);
+  const begin = addDays(first, 1 - weekdayOf(first));
+  const weeks = Array.from({ length: 6 }, (_, w) =>
+    Array.from({ length: 7 }, (_, d) => addDays(begin, 7 * w + d)),
+  ).filter((week) => week[0]! <= last);
+  const feeds = may(context.role, "own") ? await readFeeds(context) : [];
+  const { timeZone, name } = context.collection;
+  return (
+    <>
+      <Live mark={mark} />
+      <style>{"@page { size: A4 landscape; margin: 10mm; }"}</style>
+      <div className="d-flex flex-wrap gap-2 align-items-center mb-2">
+        <h1 className="me-auto mb-0">
+          {monthNames[month - 1]} {year}
+          <span className="only-print">, {name}</span>
+        </h1>
+        <Link
+          className="btn btn-outline-primary no-print"
+          href={`/calendar?month=${monthAt(year, month - 1).slice(0, 7)}`}
+        >
+          Before
+        </Link>
+        <Link
+          className="btn btn-outline-primary no-print"
+          href={`/calendar?month=${monthAt(year, month + 1).slice(0, 7)}`}
+        >
+          After
+        </Link>
+        <PrintMonth />
+      </div>
+      {entries.length === 0 && <p>Nothing is due in this month.</p>}
+      <table className="month">
+        <thead>
+          <tr>
+            {weekdays.map((one) => (
+              <th key={one} scope="col">
+                {one}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {weeks.map((week) => (
+            <tr key={week[0]}>
+              {week.map((day) => {
+                const there = byDay.get(day) ?? [];
+                const outside = day < first || day > last;
+                return (
+                  <td
+                    key={day}
+                    className={outside ? "outside" : day === now ? "now" : there.length === 0 ? "empty" : undefined}
+                  >
+                    {!outside && (
+                      <>
+                        <span className="month-day">
+                          <span className="month-number">{Number(day.slice(8))}</span>
+                          <span className="month-name">{dayInWords(day)}</span>
+                        </span>
+                        <ul>
+                          {there.map((entry) => {
+                            const { summary, path } = entryInWords(entry);
+                            return (
+                              <li key={entry.uid}>
+                                <span className="box only-print" aria-hidden />
+                                <LinkIfOpen href={path}>
+                                  {entry.kind === "timer" && `${wallTimeIn(entry.endsAt, timeZone).slice(11, 16)} `}
+                                  {summary}
+                                </LinkIfOpen>
+                              </li>
+                            );
+                          })}
+                        </ul>
+                      </>
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {may(context.role, "own") && (
+        <div className="no-print mt-3">
+          <Panel title="In other calendars">
+            <CalendarFeeds
+              feeds={feeds.map(({ id, name: own, fetchedAt }) => ({
+                id,
+                name: own,
+                fetched: fetchedAt && wallTimeIn(fetchedAt, timeZone),
+              }))}
+            />
+          </Panel>
+        </div>
+      )}
+    </>
+  );
+}
+
+function monthAt(year: number, month: number): Day {
+  const index = year * MONTHS + month - 1;
+  return `${Math.floor(index / MONTHS)}-${String((index % MONTHS) + 1).padStart(2, "0")}-01` as Day;
+}

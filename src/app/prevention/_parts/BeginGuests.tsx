@@ -1,0 +1,69 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { v7 as uuidv7 } from "uuid";
+import { z } from "zod";
+import { beginProgrammeAction } from "@/app/_parts/actions";
+import { beginProgramme } from "@/core/facts/kinds/roomProgramme";
+import { predatorIds } from "@/core/remedies/lasting";
+import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { useDeed } from "@/ui/fields/useDeed";
+import { predatorNames } from "@/wording/acts";
+
+/** Predators hung at a place before anything is found, and renewed as sachets run out. */
+export function BeginGuests({
+  places,
+}: {
+  places: readonly { readonly id: string; readonly name: string; readonly cabinet: boolean }[];
+}) {
+  const router = useRouter();
+  const { form, submit, trouble } = useDeed({
+    schema: beginProgramme as z.ZodType<unknown, Typed>,
+    action: beginProgrammeAction,
+    defaults: () => ({
+      id: uuidv7(),
+      placeId: places[0]?.id ?? "",
+      chosen: { programme: "guests" as const, predator: "predatoryMites", sachets: "6", everyDays: "35" },
+    }),
+    done: () => {
+      form.setValue("id", uuidv7());
+      router.refresh();
+    },
+  });
+  return (
+    <form onSubmit={submit} noValidate>
+      <p className="small">
+        They need two weeks without sprays before, and none while they live. A sachet lasts four to six weeks. Against
+        mealybugs beetles do something in a closed cabinet only.
+      </p>
+      <SelectField
+        form={form}
+        name="chosen.predator"
+        label="Which"
+        options={predatorIds.map((id) => [id, predatorNames[id]])}
+      />
+      <SelectField
+        form={form}
+        name="placeId"
+        label="Where"
+        options={places.map(({ id, name, cabinet }) => [id, cabinet ? `${name} (closed cabinet)` : name])}
+      />
+      <div className="row gx-3">
+        <div className="col-6">
+          <TextField form={form} name="chosen.sachets" label="Sachets" inputMode="decimal" />
+        </div>
+        <div className="col-6">
+          <TextField form={form} name="chosen.everyDays" label="Renewed every so many days" inputMode="decimal" />
+        </div>
+      </div>
+      <SubmitRow form={form} trouble={trouble} label="Begin" variant="outline-primary" />
+    </form>
+  );
+}
+
+/** The form as it is typed. */
+interface Typed {
+  id: string;
+  placeId: string;
+  chosen: { programme: "guests"; predator: string; sachets: string; everyDays: string };
+}

@@ -1,0 +1,153 @@
+"use client";
+
+import { useState } from "react";
+import Alert from "react-bootstrap/Alert";
+import Button from "react-bootstrap/Button";
+import { useRouter } from "next/navigation";
+import { v7 as uuidv7 } from "uuid";
+import { z } from "zod";
+import { beginProgrammeAction } from "@/app/_parts/actions";
+import { addDays, type Day } from "@/core/climate/days";
+import { beginProgramme, type Chosen } from "@/core/facts/kinds/roomProgramme";
+import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { useDeed } from "@/ui/fields/useDeed";
+import { dayInWords } from "@/wording/dates";
+
+interface PlaceChoice {
+  readonly id: string;
+  readonly name: string;
+  readonly plants: number;
+}
+
+const USUAL = { coldestC: 10, weeks: 6, minutes: 90, helpers: 1, dryingPots: 12 } as const;
+const IN_DAYS = 42;
+
+/** When the plants come in, where to, and what an evening carries. */
+export function BeginWintering({
+  outdoors,
+  indoors,
+  coldNights,
+  running,
+  day,
+}: {
+  outdoors: readonly PlaceChoice[];
+  indoors: readonly (PlaceChoice & { readonly roomFor: number | null })[];
+  coldNights: readonly { readonly coldestC: number; readonly day: Day }[];
+  running: { readonly placeId: string; readonly chosen: Chosen<"wintering"> } | null;
+  day: Day;
+}) {
+  const router = useRouter();
+  const [saved, setSaved] = useState(false);
+  const chosen = running?.chosen;
+  const { form, submit, trouble } = useDeed({
+    schema: beginProgramme as z.ZodType<unknown, Typed>,
+    action: beginProgrammeAction,
+    defaults: () => ({
+      id: uuidv7(),
+      placeId: running?.placeId ?? outdoors[0]!.id,
+      chosen: {
+        programme: "wintering" as const,
+        toPlaceId: chosen?.toPlaceId ?? indoors[0]?.id ?? "",
+        moveOn:
+          chosen?.moveOn ??
+          coldNights.find(({ coldestC }) => coldestC === USUAL.coldestC)?.day ??
+          addDays(day, IN_DAYS),
+        coldestC: String(chosen?.coldestC ?? USUAL.coldestC),
+        weeks: String(chosen?.weeks ?? USUAL.weeks),
+        minutes: String(chosen?.minutes ?? USUAL.minutes),
+        helpers: String(chosen?.helpers ?? USUAL.helpers),
+        dryingPots: String(chosen?.dryingPots ?? USUAL.dryingPots),
+      },
+    }),
+    done: () => {
+      setSaved(true);
+      form.setValue("id", uuidv7());
+      router.refresh();
+    },
+  });
+  const count = ({ name, plants }: PlaceChoice) => `${name} (${plants === 1 ? "1 plant" : `${plants} plants`})`;
+  return (
+    <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
+      <div className="row gx-3">
+        <div className="col-md-6 col-xl-3">
+          <SelectField form={form} name="placeId" label="From" options={outdoors.map((one) => [one.id, count(one)])} />
+        </div>
+        <div className="col-md-6 col-xl-3">
+          <SelectField
+            form={form}
+            name="chosen.toPlaceId"
+            label="To"
+            options={indoors.map((one) => [one.id, count(one)])}
+          />
+        </div>
+        <div className="col-md-6 col-xl-3">
+          <TextField form={form} name="chosen.moveOn" type="date" label="In by" />
+        </div>
+        <div className="col-md-6 col-xl-3">
+          <TextField form={form} name="chosen.coldestC" label="Coldest night they may have, °C" inputMode="decimal" />
+        </div>
+      </div>
+      {coldNights.length > 0 && (
+        <p className="d-flex flex-wrap gap-2 align-items-center">
+          From last year’s nights:
+          {coldNights.map(({ coldestC, day: on }) => (
+            <Button
+              key={coldestC}
+              size="sm"
+              variant="outline-primary"
+              onClick={() => {
+                form.setValue("chosen.moveOn", on);
+                form.setValue("chosen.coldestC", String(coldestC));
+              }}
+            >
+              {coldestC} °C: {dayInWords(on)}
+            </Button>
+          ))}
+        </p>
+      )}
+      <div className="row gx-3">
+        <div className="col-6 col-xl-3">
+          <TextField
+            form={form}
+            name="chosen.weeks"
+            label="Begin so many weeks before"
+            inputMode="decimal"
+            hint="Four to six is usual."
+          />
+        </div>
+        <div className="col-6 col-xl-3">
+          <TextField form={form} name="chosen.minutes" label="Minutes of an evening" inputMode="decimal" />
+        </div>
+        <div className="col-6 col-xl-3">
+          <TextField form={form} name="chosen.helpers" label="Hands" inputMode="decimal" hint="How many people." />
+        </div>
+        <div className="col-6 col-xl-3">
+          <TextField form={form} name="chosen.dryingPots" label="Pots that can dry at once" inputMode="decimal" />
+        </div>
+      </div>
+      {saved && <Alert variant="success">Saved.</Alert>}
+      <SubmitRow
+        form={form}
+        trouble={trouble}
+        label={running ? "Go on with this" : "Begin"}
+        variant={running ? "outline-primary" : "primary"}
+      />
+    </form>
+  );
+}
+
+/** The form as it is typed. */
+interface Typed {
+  id: string;
+  placeId: string;
+  chosen: {
+    programme: "wintering";
+    toPlaceId: string;
+    moveOn: string;
+    coldestC: string;
+    weeks: string;
+    minutes: string;
+    helpers: string;
+    dryingPots: string;
+  };
+}

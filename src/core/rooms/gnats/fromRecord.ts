@@ -1,0 +1,131 @@
+import type { Act } from "../../acts/acts";
+import { addDays, daysBetween, type Day } from "../../climate/days";
+import type { CountedOn } from "../../facts/kinds/trapCount";
+import { cardHazard, cultures, cupHazard, predators } from "../../remedies/lasting";
+import { DRENCH_REACH, soilKillOf } from "../../remedies/soilRemedies";
+import type { AirTrap, GnatRoom, PotEffect, PotTreatment } from "./room";
+
+/** A pot of the room, with how much of the laying it draws. */
+export interface RoomPot {
+  readonly plantId: string;
+  readonly weight: number;
+}
+
+/** Something done to the room or to one of its plants. */
+export interface RoomAct {
+  readonly act: Act;
+  readonly day: Day;
+  /** The plants of the room that it was done to. */
+  readonly plantIds: readonly string[];
+}
+
+export interface RoomCount {
+  readonly what: CountedOn;
+  readonly plantId: string | null;
+  readonly days: number;
+  readonly count: number;
+  readonly day: Day;
+}
+
+/** Everything on record of a room's gnats; what was struck out is left out already. */
+export interface RoomRecord {
+  readonly pots: readonly RoomPot[];
+  readonly acts: readonly RoomAct[];
+  readonly counts: readonly RoomCount[];
+  /** Mean warmth from a day to another, both included. */
+  readonly warmth: (from: Day, to: Day) => readonly number[];
+}
+
+/** How much of what lives in a mix a drench meets: most sits in the top layer and at the neck, little at the roots (HOUSE). */
+const DRENCHED = 0.92 * DRENCH_REACH[0] + 0.08 * DRENCH_REACH[2];
+/** Tipped out and washed, so much of it goes with the old mix (HOUSE). */
+const WASHED = 0.9;
+/** A card serves ten pots; where fewer stand it does no more (HOUSE). */
+const POTS_A_CARD = 10;
+/** However many cards hang, no more than this of the flies are caught a day (HOUSE). */
+const MOST_A_DAY = 0.35;
+
+const perCard = cardHazard.fungusGnat!["adult"]!;
+const perCup = cupHazard.fungusGnat!["adult"]!;
+const SOIL_STAGES = ["egg", "larva", "pupa"] as const;
+
+/** What flies meet on `cards` cards or cups among so many pots, deaths a day. @example trapRate(2, 10, perCard) // 0.167 */
+function trapRate(cards: number, pots: number, each: number): number {
+  return Math.min(MOST_A_DAY, cards * each * Math.min(1, POTS_A_CARD / pots));
+}
+
+/** The day from which on a room is reckoned. */
+export function beginOf({ counts, acts }: Pick<RoomRecord, "counts" | "acts">, today: Day): Day {
+  const first = [...counts.map(({ day }) => day), ...acts.map(({ day }) => day), today].toSorted()[0]!;
+  // Half a year is more than five lives of a gnat.
+  const earliest = addDays(today, -182);
+  return first < earliest ? earliest : first;
+}
+
+/**
+ * A room as the model takes it, its day 0 at `begin`: the pots, what was done to which, what was counted. `coming` is what is planned.
+ * Source: rates as on single plants (HOUSE). @example roomOf({ pots, acts: [], counts: [], warmth }, [], begin, until).cards // []
+ */
+export function roomOf(record: RoomRecord, coming: readonly RoomAct[], begin: Day, until: Day): GnatRoom {
+  const at = (day: Day) => daysBetween(begin, day);
+  const placeOf = new Map(record.pots.map(({ plantId }, i) => [plantId, i]));
+  const potsOf = ({ plantIds }: RoomAct) => plantIds.flatMap((id) => placeOf.get(id) ?? []);
+  const acts = [...record.acts, ...coming]
+    .filter((one) => at(one.day) >= -60)
+    .toSorted((a, b) => (a.day < b.day ? -1 : 1));
+  const effects = acts.flatMap((one) => effectsOf(one.act, at(one.day), potsOf(one)));
+  const treatments = acts.flatMap((one) => treatmentsOf(one.act, at(one.day), potsOf(one)));
+  const hung = acts.filter(({ act }) => act.kind === "trap");
+  const traps = hung.map((one, i): AirTrap => {
+    const act = one.act as Extract<Act, { kind: "trap" }>;
+    const lure = act.lure ?? "card";
+    // Hung anew, or changed, the old ones come down.
+    const next = hung.slice(i + 1).find((other) => ((other.act as typeof act).lure ?? "card") === lure);
+    const until = at(one.day) + act.days;
+    return {
+      fromDay: at(one.day),
+      untilDay: next ? Math.min(until, at(next.day)) : until,
+      perDay: trapRate(act.cards, record.pots.length, lure === "card" ? perCard : perCup),
+      counted: lure === "card",
+    };
+  });
+  const counted = record.counts.filter(({ day }) => at(day) >= 0);
+  return {
+    weights: record.pots.map(({ weight }) => weight),
+    dailyMeanC: record.warmth(begin, until),
+    effects,
+    treatments,
+    traps,
+    cards: counted
+      .filter(({ what }) => what === "cards")
+      .map(({ day, days, count }) => ({ atDay: at(day), overDays: days, count })),
+    slices: counted.flatMap(({ what, plantId, day, count }) => {
+      const pot = what === "slice" && plantId !== null ? placeOf.get(plantId) : undefined;
+      return pot === undefined ? [] : [{ atDay: at(day), pot, larvae: count }];
+    }),
+  };
+}
+
+function effectsOf(act: Act, fromDay: number, pots: readonly number[]): PotEffect[] {
+  if (act.kind === "culture") {
+    const { layFactor, larvaHazard } = cultures[act.way];
+    if (layFactor === 1 && larvaHazard === 0) return [];
+    return [{ fromDay, untilDay: fromDay + act.days, pots, dailyHazard: [larvaHazard, larvaHazard, 0], layFactor }];
+  }
+  if (act.kind !== "release" || act.predator !== "nematodes") return [];
+  const { phases, dailyHazard } = predators.nematodes;
+  return phases.map(([from, until, share]) => ({
+    fromDay: fromDay + from,
+    untilDay: fromDay + until,
+    pots,
+    dailyHazard: [0, share * dailyHazard.fungusGnat.larva, 0],
+    layFactor: 1,
+  }));
+}
+
+function treatmentsOf(act: Act, atDay: number, pots: readonly number[]): PotTreatment[] {
+  if (act.kind === "mechanical" && act.way === "unpot") return [{ atDay, pots, kill: [WASHED, WASHED, WASHED] }];
+  if (act.kind !== "drench") return [];
+  const kill = SOIL_STAGES.map((stage) => DRENCHED * soilKillOf(act.remedy, "fungusGnat", stage).likely);
+  return [{ atDay, pots, kill: kill as unknown as PotTreatment["kill"] }];
+}

@@ -1,0 +1,23 @@
+import type { GrowthFormId } from "../../plants/growthForms";
+import { keptOf, type KeptId } from "../../plants/kept";
+
+/** What flies lay where it is wet, against a mix that dries between two waterings (HOUSE). */
+const wetness: Readonly<Record<KeptId, number>> = { dry: 0.1, usual: 1, wet: 4 };
+
+/**
+ * How much of a room's gnats a pot holds, in no unit: its surface times how wet it is. 0 for a plant without a pot. Throws RangeError
+ * unless the pot has a width. @example gnatWeight({ growthForm: "fern", kept: null, potCm: 12 }) // 576
+ */
+export function gnatWeight(plant: {
+  readonly growthForm: GrowthFormId;
+  readonly kept: KeptId | null;
+  readonly potCm: number;
+}): number {
+  if (!(plant.potCm > 0)) throw new RangeError(`a pot has a width, got ${plant.potCm}`);
+  return plant.growthForm === "airPlant" ? 0 : wetness[keptOf(plant)] * plant.potCm ** 2;
+}
+
+/** Whether few larvae in its mix hurt a plant: seedlings and soft herbs (common practice). */
+export function isTender({ growthForm }: { readonly growthForm: GrowthFormId }): boolean {
+  return growthForm === "softHerb";
+}

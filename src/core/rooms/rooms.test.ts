@@ -1,0 +1,265 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import type { Act } from "../acts/acts";
+import { addDays, day, type Day } from "../climate/days";
+import type { RoomEnding, RoomProgramme } from "../facts/facts";
+import type { ChosenProgramme } from "../facts/kinds/roomProgramme";
+import type { Bearer } from "../suitability/bearer";
+import { inBatches, workDaysBetween } from "./batches";
+import { whatFeeds, type PlaceRecord } from "./feeding";
+import { guestsDue } from "./guests";
+import { paceAt, pacesAt } from "./pace";
+import { inSeason, nextRound, savedBy, sparedFrom, worthOf, type RoundPlant } from "./prevention";
+import { leftAfter, onwardAt } from "./roundEffect";
+import { ofKind, runningProgrammes } from "./running";
+import {
+  moveBefore,
+  nextInside,
+  winterActs,
+  winterMinutes,
+  winterMix,
+  winterSteps,
+  type WinterPlant,
+} from "./wintering";
+
+const first = day("2026-09-01");
+const on = (n: number) => addDays(first, n);
+const bearer = (over: Partial<Bearer> = {}): Bearer => ({
+  ...{ form: "uprightShrub", potCm: 14, sensitivities: [], known: true, inBud: false, inFlower: false },
+  ...{ resting: false, reactions: [], ...over },
+});
+
+describe("programmes that run", () => {
+  let made = 0;
+  const fact = (n: number, over: object = {}) => ({
+    ...{
+      id: String(++made),
+      at: new Date(`${on(n)}T10:00:00Z`),
+      recordedAt: new Date(`${on(n)}T10:00:00Z`),
+      day: on(n),
+    },
+    ...{ recordedBy: "", voidReason: null, placeId: "room", programme: "gnats", ...over },
+  });
+  const chosen = (ways: ("cards" | "dryTop")[]): ChosenProgramme => ({ programme: "gnats", ways });
+  const begun = (n: number, over: object = {}) => fact(n, { chosen: chosen(["cards"]), ...over }) as RoomProgramme;
+  const ended = (n: number, over: object = {}) => fact(n, { outcome: "clear", note: "", ...over }) as RoomEnding;
+
+  it("go on as was chosen last from the day they began, until they end; each place has its own", () => {
+    const all = [begun(0), begun(5, { chosen: chosen(["cards", "dryTop"]) }), begun(3, { placeId: "other" })];
+    const running = ofKind(runningProgrammes(all, []), "gnats");
+    expect(running.map(({ placeId, begunOn, chosen: { ways } }) => [placeId, begunOn, ways.length])).toEqual([
+      ["room", on(0), 2],
+      ["other", on(3), 1],
+    ]);
+    expect(runningProgrammes(all, [ended(6)]).map(({ placeId }) => placeId)).toEqual(["other"]);
+    expect(runningProgrammes([...all, begun(9)], [ended(6)]).at(-1)!.begunOn).toBe(on(9));
+  });
+
+  it("what was struck out counts nothing, in whatever order it arrives", () => {
+    const all = [begun(0), begun(2, { voidReason: "not so" })];
+    expect(runningProgrammes(all.toReversed(), [ended(1, { voidReason: "not so" })])).toHaveLength(1);
+    expect(runningProgrammes([begun(4)], [ended(2)])).toHaveLength(1);
+  });
+});
+
+describe("batches", () => {
+  const plant = fc.record({
+    minutes: fc.integer({ min: 1, max: 90 }),
+    dries: fc.boolean(),
+    weight: fc.double({ min: 0, max: 1, noNaN: true }),
+  });
+
+  it("carry no evening beyond its hours and its drying places, and each plant once or not at all; with 300 plants too", () => {
+    const room = fc.record({
+      minutes: fc.integer({ min: 10, max: 240 }),
+      helpers: fc.integer({ min: 1, max: 4 }),
+      dryingPots: fc.integer({ min: 0, max: 20 }),
+    });
+    fc.assert(
+      fc.property(fc.array(plant, { maxLength: 300 }), room, fc.integer({ min: 0, max: 40 }), (all, evening, count) => {
+        const plants = all.map((one, i) => ({ ...one, plantId: `p${i}` }));
+        const days = Array.from({ length: count }, (_, i) => on(i));
+        const { batches, left } = inBatches(plants, days, evening);
+        for (const batch of batches) {
+          const there = plants.filter(({ plantId }) => batch.plantIds.includes(plantId));
+          expect(there.reduce((sum, { minutes }) => sum + minutes, 0)).toBe(batch.minutes);
+          expect(batch.minutes).toBeLessThanOrEqual(evening.minutes * evening.helpers);
+          expect(there.filter(({ dries }) => dries).length).toBeLessThanOrEqual(evening.dryingPots);
+        }
+        const placed = [...batches.flatMap(({ plantIds }) => plantIds), ...left];
+        expect(placed.toSorted()).toEqual(plants.map(({ plantId }) => plantId).toSorted());
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it("take the weightiest first", () => {
+    const plants = [0.1, 0.9, 0.5].map((weight, i) => ({ plantId: `p${i}`, minutes: 30, dries: true, weight }));
+    const { batches, left } = inBatches(plants, [on(0), on(1)], { minutes: 30, helpers: 1, dryingPots: 1 });
+    expect([batches.map(({ plantIds }) => plantIds), left]).toEqual([[["p1"], ["p2"]], ["p0"]]);
+  });
+
+  it("are on days on which somebody works", () => {
+    expect(workDaysBetween(on(0), on(13), [6, 7])).toEqual([on(4), on(5), on(11), on(12)]);
+    expect(workDaysBetween(on(5), on(4), [1, 2, 3, 4, 5, 6, 7])).toEqual([]);
+  });
+});
+
+// Source: common practice, as keepers bring plants in for winter.
+describe("the way in for winter", () => {
+  const winter = (over: Partial<Bearer> = {}, more: Partial<WinterPlant> = {}): WinterPlant => ({
+    ...{ plantId: "p", bearer: bearer(over), prone: [], sickly: false },
+    ...more,
+  });
+
+  it("is inspected, pruned, rinsed, soaked, sprayed, waited for, rinsed and its pot cleaned", () => {
+    expect(winterSteps(winter())).toEqual(["inspect", "prune", "rinse", "soak", "spray", "wait", "rinseOff", "pot"]);
+    expect(winterSteps(winter({}, { sickly: true }))).not.toContain("soak");
+    expect(winterSteps(winter({ sensitivities: ["winterDry"] }))).not.toContain("soak");
+    expect(winterSteps(winter({ potCm: 40 }))).toEqual(["inspect", "prune", "sponge", "pot"]);
+  });
+
+  it("is soap, or oil for kinds that mites like and that bear it; on the floor the weakest, with a sponge", () => {
+    expect(winterMix(winter())).toMatchObject({ mix: "soapMild", technique: "spray" });
+    expect(winterMix(winter({}, { prone: ["spiderMite"] }))!.mix).toMatch(/^oil/);
+    expect(winterMix(winter({ sensitivities: ["oilShy"] }, { prone: ["spiderMite"] }))!.mix).toMatch(/^soap/);
+    expect(winterMix(winter({ potCm: 40 }, { prone: ["spiderMite"] }))).toEqual({ mix: "soapMild", technique: "wipe" });
+    expect(winterMix(winter({ sensitivities: ["soapShy"] }))).toBeNull();
+    expect(winterActs(winter()).map(({ kind }) => kind)).toEqual(["mechanical", "contact"]);
+    expect(winterActs(winter({ sensitivities: ["soapShy"] })).map(({ kind }) => kind)).toEqual(["mechanical"]);
+    expect(winterMinutes({ bearer: bearer({ potCm: 40 }) })).toBeGreaterThan(winterMinutes({ bearer: bearer() }));
+  });
+
+  it("goes on inside: weekly for a month, then every second week, and then it is over", () => {
+    const sprayed: Day[] = [];
+    for (let next = nextInside(on(0), sprayed); next !== null; next = nextInside(on(0), sprayed)) sprayed.push(next);
+    expect(sprayed).toEqual([7, 14, 21, 28, 42, 56, 70, 84].map(on));
+    // One that was late moves those after it.
+    expect(nextInside(on(0), [on(10)])).toBe(on(17));
+    expect(nextInside(on(0), [on(-3)])).toBe(on(7));
+  });
+
+  it("is counted back from the first night that was too cold last year", () => {
+    const nights = [on(-340), on(-335), on(-330)].map((d, i) => ({ day: d, minC: 12 - 2 * i }));
+    expect(moveBefore(nights, 10, on(0))).toBe(on(-330 + 364));
+    expect(moveBefore(nights, 5, on(0))).toBeNull();
+  });
+});
+
+describe("rounds of prevention", () => {
+  const soap = { mix: "soapMild", technique: "spray" } as const;
+  const oil = { mix: "oil1", technique: "spray" } as const;
+  const plant = (over: Partial<RoundPlant> = {}): RoundPlant => ({
+    ...{ plantId: "p", bearer: bearer(), prone: [], inCase: false, carries: [{ pest: "mealybug", p: 0.1 }] },
+    ...{ neighbours: 4, meanC: 22, minutes: 5, volumeMl: 200, ...over },
+  });
+
+  it("spare open flowers, what does not bear it, predators at work, dry rest, and what is in a case", () => {
+    expect(sparedFrom(plant(), soap)).toBeNull();
+    expect(sparedFrom(plant({ inCase: true }), soap)).toBe("inCase");
+    expect(sparedFrom(plant({ bearer: bearer({ inFlower: true }) }), oil)).toBe("flowers");
+    expect(sparedFrom(plant({ bearer: bearer({ sensitivities: ["oilShy"] }) }), oil)).toBe("notBorne");
+    expect(sparedFrom(plant({ bearer: bearer({ resting: true, sensitivities: ["winterDry"] }) }), soap)).toBe(
+      "resting",
+    );
+    const helpers = { aliveUntil: on(20), freeFrom: null };
+    expect(sparedFrom(plant({ bearer: bearer({ today: on(3), helpers }) }), soap)).toBe("helpers");
+    expect(sparedFrom(plant({ bearer: bearer({ today: on(30), helpers }) }), soap)).toBeNull();
+  });
+
+  it("are worth the more the more a plant may carry and the more stand beside it, and nothing where it may carry nothing", () => {
+    expect(savedBy(plant(), soap)).toBeGreaterThan(0);
+    expect(savedBy(plant({ carries: [] }), soap)).toBe(0);
+    expect(savedBy(plant({ neighbours: 9 }), soap)).toBeGreaterThan(savedBy(plant(), soap));
+    const many = [plant(), plant({ carries: [{ pest: "thrips", p: 0.3 }] }), plant({ inCase: true })];
+    expect(worthOf(many, soap)).toMatchObject({ plants: 2, minutes: 10, volumeMl: 400, spared: { inCase: 1 } });
+    expect(worthOf(many, soap).saved).toBeLessThan(1);
+  });
+
+  it("one treatment leaves some of what it meets, and none more than there was", () => {
+    const left = (mix: "soapMild" | "oil1", pest: "mealybug" | "spiderMite") =>
+      leftAfter({ pest, form: "uprightShrub", ...{ mix, technique: "spray" }, meanC: 22 });
+    for (const mix of ["soapMild", "oil1"] as const)
+      for (const pest of ["mealybug", "spiderMite"] as const) {
+        expect(left(mix, pest)).toBeGreaterThan(0.05);
+        expect(left(mix, pest)).toBeLessThan(1);
+      }
+    expect(onwardAt("spiderMite", 26)).toBeGreaterThan(onwardAt("spiderMite", 18));
+    expect(onwardAt("mealybug", 22)).toBeLessThan(1);
+  });
+
+  it("fall due so long after the last, in their season alone, over the turn of the year too", () => {
+    const rounds = { everyDays: 90, fromMonth: 3, untilMonth: 10 };
+    expect(nextRound(rounds, on(0), null)).toBe(on(0));
+    expect(nextRound(rounds, on(0), day("2026-09-10"))).toBe("2027-03-01");
+    expect(nextRound(rounds, on(0), day("2025-01-01"))).toBe(on(0));
+    expect(nextRound({ ...rounds, fromMonth: 10, untilMonth: 3 }, day("2027-01-05"), day("2026-10-10"))).toBe(
+      "2027-01-08",
+    );
+    expect([inSeason(12, 10, 3), inSeason(6, 10, 3), inSeason(6, 3, 10)]).toEqual([true, false, true]);
+  });
+});
+
+// Source: common practice: two weeks without sprays before, sachets renewed after four to six weeks.
+describe("predators as prevention", () => {
+  const loose: Act = { kind: "release", predator: "predatoryMites", sachets: 6 };
+  const spray: Act = { kind: "contact", mix: "soapMild", technique: "spray", volumeMl: 100, spots: ["axil"] };
+  const due = (acts: { act: Act; day: Day }[], n: number) => guestsDue("predatoryMites", 35, on(0), acts, on(n));
+
+  it("are let loose at once, and renewed", () => {
+    expect(due([], 0)).toEqual({ on: on(0), again: false, freeFrom: null });
+    expect(due([{ act: loose, day: on(0) }], 10)).toEqual({ on: on(35), again: true, freeFrom: null });
+  });
+
+  it("wait two weeks after a spray, also where that was put on over those that are there", () => {
+    expect(due([{ act: spray, day: on(-4) }], 0)).toEqual({ on: on(10), again: false, freeFrom: on(10) });
+    expect(due([{ act: spray, day: on(-20) }], 0).freeFrom).toBeNull();
+    const over = [
+      { act: loose, day: on(0) },
+      { act: spray, day: on(30) },
+    ];
+    expect(due(over, 31)).toEqual({ on: on(44), again: true, freeFrom: on(44) });
+  });
+});
+
+describe("how fast pests go", () => {
+  // Source: common practice: mites 5–7 days from egg to grown in hot dry rooms, up to 19 in a home; they outrun all others in warmth.
+  it("is a matter of days for mites in the warm, and stands still in the cold", () => {
+    expect(paceAt("spiderMite", 33).toAdultDays).toBeLessThanOrEqual(7.1);
+    expect(paceAt("spiderMite", 28).doublingDays).toBeLessThan(paceAt("spiderMite", 22).doublingDays!);
+    expect(paceAt("mealybug", 9)).toEqual({ pest: "mealybug", doublingDays: null, toAdultDays: null });
+    expect(
+      pacesAt(30)
+        .slice(0, 2)
+        .map(({ pest }) => pest),
+    ).toContain("spiderMite");
+    expect(pacesAt(7).at(-1)!.doublingDays).toBeNull();
+  });
+});
+
+describe("what feeds the trouble at a place", () => {
+  const place: PlaceRecord = {
+    ...{ meanC: 20, deficitKpa: 0.8, plants: 10, roomFor: 12, keptWet: 0, cleanedDays: 10, litterDays: 10 },
+    ...{ richFeeds: 0, finds: {}, gnats: null },
+  };
+  const codes = (over: Partial<PlaceRecord>) => whatFeeds({ ...place, ...over }).map(({ code }) => code);
+
+  it("is nothing where nothing on record speaks of it", () => {
+    expect(codes({})).toEqual([]);
+    expect(codes({ plants: 0, cleanedDays: null })).toEqual([]);
+  });
+
+  // Source: common practice: dry warmth brings mites, wet mix gnats, crowding and litter everything, nitrogen what sucks sap.
+  it("is each told with what says so", () => {
+    expect(codes({ meanC: 27, deficitKpa: 1.6 })).toEqual(["dryWarm"]);
+    expect(codes({ meanC: 27, deficitKpa: 0.7 })).toEqual([]);
+    expect(codes({ deficitKpa: 0.2 })).toEqual(["damp"]);
+    expect(codes({ keptWet: 5 })).toEqual(["tooWet"]);
+    expect(codes({ gnats: 3 })).toEqual(["tooWet"]);
+    expect(codes({ plants: 15 })).toEqual(["crowded"]);
+    expect(codes({ cleanedDays: null })).toEqual(["dust"]);
+    expect(codes({ litterDays: null })).toEqual([]);
+    expect(codes({ litterDays: 200, finds: { mealybug: 2 } })).toEqual(["litter"]);
+    expect(codes({ richFeeds: 2 })).toEqual(["nitrogen"]);
+  });
+});

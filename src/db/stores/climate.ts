@@ -1,0 +1,34 @@
+import { z } from "zod";
+import type { Day } from "@/core/climate/days";
+import { climateSources } from "@/core/facts/kinds/climateDay";
+import type { Scope } from "../connection";
+import { idList, manyRows } from "../query";
+
+const kept = z.object({
+  id: z.string(),
+  placeId: z.string(),
+  day: z.string().transform((text) => text as Day),
+  source: z.enum(climateSources),
+  minC: z.number(),
+  maxC: z.number(),
+  meanC: z.number(),
+  humidity: z.number().nullable(),
+  deficitKpa: z.number().nullable(),
+  hours: z.number(),
+  samples: z.number(),
+});
+/** A day of a place, of all that was told of it what knows most of it. */
+export type KeptDay = z.output<typeof kept>;
+
+/** Days of places from one on, by place and day: of several made of one day the one of most hours, then the one made last. */
+export async function daysFrom(scope: Scope, from: Day, placeIds: readonly string[] | null = null): Promise<KeptDay[]> {
+  const sql = `select distinct on (d.place_id, d.day) d.* from (
+      select id, place_id, place_id as "placeId", (happened_at at time zone :tz)::date as day, source, min_c as "minC",
+        max_c as "maxC", mean_c as "meanC", humidity, deficit_kpa as "deficitKpa", hours, samples, recorded_at
+      from climate_days where collection_id = :c and voided_at is null
+        and happened_at >= (cast(:from as date))::timestamp at time zone :tz
+        and (cast(:every as boolean) or place_id = any (cast(:ids as uuid[])))
+    ) d order by d.place_id, d.day, d.hours desc, d.recorded_at desc, d.id`;
+  const asked = { from, tz: scope.timeZone, every: placeIds === null, ids: idList(placeIds ?? []) };
+  return manyRows(scope, kept, sql, asked);
+}

@@ -1,0 +1,17 @@
+import type { EndProgramme } from "@/core/facts/kinds/roomProgramme";
+import { runningProgrammes } from "@/core/rooms/running";
+import * as facts from "@/db/stores/facts";
+import type { Context } from "./context";
+import { perform, refuse, type Outcome } from "./outcome";
+
+/** Ends a programme of a room or of the collection. What was done and counted stays on record. */
+export function endProgramme(context: Context, deed: EndProgramme): Promise<Outcome<{ id: string }>> {
+  return perform(context, "record", deed.id, async (scope) => {
+    if (await facts.isRecorded(scope, "roomEnding", deed.id)) return { id: deed.id };
+    const running = runningProgrammes(await facts.all(scope, "roomProgramme"), await facts.all(scope, "roomEnding"));
+    const runs = running.some(({ programme, placeId }) => programme === deed.programme && placeId === deed.placeId);
+    if (!runs) refuse("programme", "programme_not_running");
+    await facts.add(scope, "roomEnding", [{ ...deed, at: context.now }]);
+    return { id: deed.id };
+  });
+}

@@ -1,0 +1,59 @@
+import { deficitKPa } from "@/core/climate/vapour";
+import type { DaySummary } from "@/core/climate/samples";
+import type { Cells } from "@/core/format/csvFacts";
+import { readingsFromRows, type ReadingProblem } from "@/core/format/csvReadings";
+import { dayOf, today, type Context } from "./context";
+import { perform, refuse, type Outcome } from "./outcome";
+import { knownPlace } from "./parts/checks";
+import { believedDays, putDays, type Doubted } from "./parts/climateDays";
+import { momentIn } from "./transfer/importFacts";
+
+/** What came of a table of readings. */
+export interface ReadingsImported {
+  /** Days that are new, and days that stood there already. */
+  readonly added: number;
+  readonly known: number;
+  readonly samples: number;
+  readonly doubted: Doubted;
+}
+
+/** Rows that could not be read: nothing was brought in. */
+export interface ReadingsRefused {
+  readonly refused: readonly ReadingProblem[];
+}
+
+/** No table of a place is longer: a reading every ten minutes for two years. */
+const MOST_READINGS = 110_000;
+const HOURS_OF_A_DAY = 24;
+const NOON_MS = 12 * 3_600_000;
+
+/**
+ * Brings readings of a place from a table into the record, day by day: all of them or, where a row cannot be read, none. Twice is once;
+ * of a day that comes again with more of its hours the fuller one counts.
+ */
+export function importReadings(
+  context: Context,
+  { placeId, rows }: { readonly placeId: string; readonly rows: readonly Cells[] },
+): Promise<Outcome<ReadingsImported | ReadingsRefused>> {
+  return perform(context, "record", placeId, async (scope) => {
+    await knownPlace(scope, placeId);
+    if (rows.length === 0) refuse("", "no_rows");
+    if (rows.length > MOST_READINGS) refuse("", "too_many_rows");
+    const read = readingsFromRows(rows, (cell) => {
+      const told = momentIn(cell, context);
+      return told === null ? null : new Date(told);
+    });
+    if (read.problems.length > 0) return { refused: read.problems };
+    const { days, doubted } = believedDays(context, read.samples);
+    const told = read.days.flatMap((day): DaySummary[] => {
+      // Noon of its day, or now on the day itself: a fact is never of the future.
+      const at = new Date(Math.min(Date.parse(`${day.day}T00:00:00Z`) + NOON_MS, context.now.getTime()));
+      if (day.day > today(context) || dayOf(context, at) !== day.day) return [];
+      const deficit = day.humidity === null ? null : deficitKPa(day.meanC, Math.min(100, Math.max(0, day.humidity)));
+      return [{ ...day, at, deficitKpa: deficit, hours: HOURS_OF_A_DAY, samples: 2 }];
+    });
+    const all = [...days, ...told];
+    const added = await putDays(scope, placeId, "file", "", all);
+    return { added, known: all.length - added, samples: read.samples.length + read.days.length, doubted };
+  });
+}

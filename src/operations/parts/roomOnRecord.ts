@@ -1,0 +1,109 @@
+import { temperaturesBy, warmthAt } from "@/core/case/warmth";
+import { dailyMeans } from "@/core/climate/dailyMeans";
+import type { Day } from "@/core/climate/days";
+import { USUAL_C } from "@/core/diagnosis/priors";
+import type { Place, Plant } from "@/core/facts/descriptions";
+import { standing, type ActDone } from "@/core/facts/facts";
+import { drenchVolume } from "@/core/acts/drench";
+import { gnatWeight } from "@/core/rooms/gnats/pots";
+import type { RoomRecord } from "@/core/rooms/gnats/fromRecord";
+import { cardsFor, type GnatPlaceSize } from "@/core/rooms/gnats/ways";
+import { runningProgrammes, type Running } from "@/core/rooms/running";
+import type { Scope } from "@/db/connection";
+import { together } from "@/db/query";
+import * as facts from "@/db/stores/facts";
+import * as places from "@/db/stores/places";
+import * as plantStates from "@/db/stores/plantStates";
+import * as plants from "@/db/stores/plants";
+import { measuredLately } from "./measured";
+
+/** The programmes that run now. */
+export async function programmesNow(scope: Scope): Promise<readonly Running[]> {
+  return runningProgrammes(await facts.all(scope, "roomProgramme"), await facts.all(scope, "roomEnding"));
+}
+
+/** The place itself and everything in it, and everything it is in. */
+export function around(
+  all: readonly Place[],
+  placeId: string,
+): { readonly within: Set<string>; readonly outside: string[] } {
+  const within = new Set([placeId]);
+  for (let grew = true; grew;) {
+    grew = false;
+    for (const place of all)
+      if (place.parentId !== null && within.has(place.parentId) && !within.has(place.id)) {
+        within.add(place.id);
+        grew = true;
+      }
+  }
+  const outside: string[] = [];
+  for (let at = all.find(({ id }) => id === placeId)?.parentId ?? null; at !== null;) {
+    outside.push(at);
+    const next: string | null = all.find(({ id }) => id === at)?.parentId ?? null;
+    at = next;
+  }
+  return { within, outside };
+}
+
+/** A room with its pots and what is on record of its gnats. */
+export interface RoomOnRecord {
+  readonly place: Place;
+  readonly plants: readonly Plant[];
+  readonly record: RoomRecord;
+  readonly acts: readonly ActDone[];
+  readonly size: GnatPlaceSize;
+  /** How warm it is now, and whether anybody has said so. */
+  readonly meanC: number;
+  readonly known: boolean;
+}
+
+/** Everything on record of a room's gnats; null where there is no such place. */
+export async function roomOnRecord(scope: Scope, placeId: string, today: Day): Promise<RoomOnRecord | null> {
+  const all = await places.all(scope);
+  const place = all.find(({ id }) => id === placeId);
+  if (!place) return null;
+  const { within, outside } = around(all, placeId);
+  const listed = (await plantStates.list(scope)).filter((row) => within.has(row.placeId));
+  const ids = listed.map(({ id }) => id);
+  const [described, onPlants, onPlaces, counts, readings, measured] = await together(
+    scope,
+    () => plants.many(scope, ids),
+    () => facts.of(scope, "act", "plantId", ids),
+    () => facts.of(scope, "act", "placeId", [...within, ...outside]),
+    () => facts.of(scope, "trapCount", "placeId", [...within]),
+    () => facts.all(scope, "reading"),
+    () => measuredLately(scope),
+  );
+  const temperaturesOf = temperaturesBy(all, readings, measured);
+  const temperatures = temperaturesOf(placeId);
+  const standsIn = new Map(listed.map((row) => [row.id, row.placeId]));
+  const meets = (act: ActDone): string[] => {
+    if (act.plantId !== null) return [act.plantId];
+    const there = around(all, act.placeId!).within;
+    return ids.filter((id) => there.has(standsIn.get(id)!));
+  };
+  const acts = standing([...onPlants, ...onPlaces]);
+  const potted = described.filter(({ growthForm }) => growthForm !== "airPlant");
+  const shelves = new Set(listed.map((row) => row.placeId)).size;
+  return {
+    place,
+    plants: potted,
+    acts,
+    record: {
+      pots: potted.map((plant) => ({ plantId: plant.id, weight: gnatWeight({ ...plant, kept: plant.kept ?? null }) })),
+      acts: acts.map((one) => ({ act: one.act, day: one.day, plantIds: meets(one) })),
+      counts: standing(counts).map(({ what, plantId, days, count, day }) => ({ what, plantId, days, count, day })),
+      warmth: (from, to) => (temperatures.length > 0 ? dailyMeans(temperatures, from, to) : [USUAL_C]),
+    },
+    size: {
+      pots: potted.length,
+      drenchMl: Math.max(
+        1,
+        Math.min(50_000, Math.round(potted.reduce((sum, { potCm }) => sum + drenchVolume(potCm), 0))),
+      ),
+      cards: cardsFor(potted.length, shelves),
+    },
+    meanC: warmthAt(temperaturesOf, placeId, today) ?? USUAL_C,
+    known: temperatures.length > 0,
+  };
+}

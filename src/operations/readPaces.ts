@@ -1,0 +1,65 @@
+import { temperaturesBy } from "@/core/case/warmth";
+import { dailyMeans } from "@/core/climate/dailyMeans";
+import { addDays, type Day } from "@/core/climate/days";
+import { pestIds, type PestId } from "@/core/pests/pests";
+import { paceAt } from "@/core/rooms/pace";
+import { together } from "@/db/query";
+import * as facts from "@/db/stores/facts";
+import * as places from "@/db/stores/places";
+import * as plantStates from "@/db/stores/plantStates";
+import { scopeOf, today, type Context } from "./context";
+import { measuredAt, measuredLately } from "./parts/measured";
+
+const LATELY_DAYS = 14;
+const mean = (values: readonly number[]) =>
+  values.length > 0 ? values.reduce((sum, value) => sum + value, 0) / values.length : null;
+
+export interface PacesView {
+  readonly day: Day;
+  readonly pests: readonly PestId[];
+  readonly places: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly meanC: number;
+    /** Mean deficit of the last two weeks, where it was measured. */
+    readonly deficitKpa: number | null;
+    /** Doubling in days, in the order of `pests`; null where a pest does not grow. */
+    readonly doubling: readonly (number | null)[];
+    /** How many plants stand there. */
+    readonly plants: number;
+  }[];
+}
+
+/** How fast each pest goes at each place: where the trouble will be. */
+export async function readPaces(context: Context): Promise<PacesView> {
+  const scope = scopeOf(context, "read");
+  const day = today(context);
+  const [all, readings, measured, counts] = await together(
+    scope,
+    () => places.all(scope),
+    () => facts.all(scope, "reading"),
+    () => measuredLately(scope),
+    () => plantStates.countByPlace(scope),
+  );
+  const temperaturesOf = temperaturesBy(all, readings, measured);
+  const from = addDays(day, -LATELY_DAYS + 1);
+  return {
+    day,
+    pests: pestIds,
+    places: all.flatMap(({ id, name, kind }) => {
+      const temperatures = temperaturesOf(id);
+      const plants = counts.find(({ placeId }) => placeId === id)?.plants ?? 0;
+      if (temperatures.length === 0 || kind === "bag") return [];
+      const meanC = mean(dailyMeans(temperatures, from, day))!;
+      const source = measuredAt(all, id, new Set(measured.map(({ placeId }) => placeId)));
+      const deficits = measured.filter((one) => one.placeId === source && one.day >= from).map((one) => one.deficitKpa);
+      return [
+        {
+          ...{ id, name, meanC, plants },
+          deficitKpa: mean(deficits.filter((value) => value !== null)),
+          doubling: pestIds.map((pest) => paceAt(pest, meanC).doublingDays),
+        },
+      ];
+    }),
+  };
+}

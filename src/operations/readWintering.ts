@@ -1,0 +1,201 @@
+import { addDays, type Day } from "@/core/climate/days";
+import type { Act } from "@/core/acts/acts";
+import { standing } from "@/core/facts/facts";
+import type { Chosen } from "@/core/facts/kinds/roomProgramme";
+import { proneTo } from "@/core/plants/care";
+import { inBatches, workDaysBetween, type Batch } from "@/core/rooms/batches";
+import { leftAfter } from "@/core/rooms/roundEffect";
+import { ofKind } from "@/core/rooms/running";
+import {
+  driesInPlace,
+  moveBefore,
+  nextInside,
+  winterActs,
+  winterBegin,
+  winterMinutes,
+  winterMix,
+  winterSteps,
+  type WinterPlant,
+  type WinterStepId,
+} from "@/core/rooms/wintering";
+import type { PlantCard } from "@/core/state/plantCard";
+import { actObjections } from "@/core/suitability/actObjections";
+import type { Objection } from "@/core/suitability/suitability";
+import * as carriage from "@/db/stores/carriage";
+import * as climate from "@/db/stores/climate";
+import * as places from "@/db/stores/places";
+import * as plantStates from "@/db/stores/plantStates";
+import { dayOf, scopeOf, today, type Context } from "./context";
+import { bearerOn } from "./parts/onPlant";
+import { cardOf } from "./parts/plantCard";
+import { recordsOf, type KeptRecord } from "./parts/plantRecords";
+import { around, programmesNow } from "./parts/roomOnRecord";
+
+/** A plant of a wintering, with what is done to it. */
+export interface WinterLine {
+  readonly plant: PlantCard;
+  readonly steps: readonly WinterStepId[];
+  readonly acts: readonly Act[];
+  readonly minutes: number;
+  readonly against: readonly Objection[];
+  /** The chance that it carries something, as far as it is reckoned. */
+  readonly p: number;
+}
+
+export interface WinteringView {
+  readonly day: Day;
+  /** Places out of doors, and places that they could come into. */
+  readonly outdoors: readonly { readonly id: string; readonly name: string; readonly plants: number }[];
+  readonly indoors: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly roomFor: number | null;
+    readonly plants: number;
+  }[];
+  /** The day of the year on which nights there were too cold last year, by the coldest night that is borne; empty where nothing was measured. */
+  readonly coldNights: readonly { readonly coldestC: number; readonly day: Day }[];
+  readonly programme: {
+    readonly placeId: string;
+    readonly begunOn: Day;
+    readonly beginsOn: Day;
+    readonly chosen: Chosen<"wintering">;
+    readonly toName: string;
+    readonly plants: number;
+    readonly done: number;
+    readonly tonight: readonly WinterLine[];
+    readonly batches: readonly Batch[];
+    /** Plants that fit on no evening before the move, and those whose evening has gone by. */
+    readonly left: readonly PlantCard[];
+    readonly behind: readonly PlantCard[];
+    /** Stowaways expected to come in if all that is left goes as planned, if nothing more is done, and as it was before anything was. */
+    readonly stowaways: { readonly planned: number; readonly now: number; readonly before: number };
+    /** Plants that have come in already and are to be sprayed next. */
+    readonly inside: readonly { readonly line: WinterLine; readonly on: Day }[];
+    /** Where there is room for fewer than come in. */
+    readonly roomMissing: number;
+  } | null;
+}
+
+const COLDEST = [5, 8, 10, 12, 15] as const;
+/** Washed and sprayed it carries what one spray leaves, less what the rinse takes and what is seen on the way (HOUSE). */
+const RINSED_AND_SEEN = 0.6;
+/** Warmth at which what a treatment leaves is reckoned, out of doors in autumn, °C (HOUSE). */
+const AUTUMN_C = 16;
+const BEFORE_DAYS = 400;
+
+/** The plants out of doors on their way in: what is done when, who is behind, and what that lets in. */
+export async function readWintering(context: Context): Promise<WinteringView> {
+  const scope = scopeOf(context, "read");
+  const day = today(context);
+  const all = await places.all(scope);
+  const listed = await plantStates.list(scope);
+  const outdoorRoots = all.filter(({ kind, parentId }) => kind === "outdoors" && parentId === null);
+  const within = (placeId: string) => around(all, placeId).within;
+  const count = (placeId: string) => listed.filter((row) => within(placeId).has(row.placeId)).length;
+  const outside = new Set(outdoorRoots.flatMap(({ id }) => [...within(id)]));
+  const running = ofKind(await programmesNow(scope), "wintering")[0] ?? null;
+  const nights = await climate.daysFrom(scope, addDays(day, -BEFORE_DAYS), [...outside]);
+  return {
+    day,
+    outdoors: outdoorRoots.map(({ id, name }) => ({ id, name, plants: count(id) })),
+    indoors: all
+      .filter(({ id, kind }) => !outside.has(id) && kind !== "bag" && kind !== "tray")
+      .map(({ id, name, roomFor }) => ({
+        id,
+        name,
+        roomFor,
+        plants: listed.filter((row) => row.placeId === id).length,
+      })),
+    coldNights: COLDEST.flatMap((coldestC) => {
+      const move = moveBefore(nights, coldestC, day);
+      return move ? [{ coldestC, day: move }] : [];
+    }),
+    programme: running && (await programmeOf()),
+  };
+
+  async function programmeOf(): Promise<WinteringView["programme"]> {
+    const { placeId, begunOn, chosen } = running!;
+    const from = within(placeId!);
+    const to = within(chosen.toPlaceId);
+    const rows = new Map(
+      listed.filter((row) => from.has(row.placeId) || to.has(row.placeId)).map((row) => [row.id, row]),
+    );
+    const { records } = await recordsOf(scope, [...rows.keys()]);
+    const risks = new Map((await carriage.risks(scope, [...rows.keys()])).map((one) => [one.plantId, one.risk ?? 0]));
+    const beginsOn = later(winterBegin(chosen.moveOn, chosen.weeks), begunOn);
+    const lineOf = (record: KeptRecord) => {
+      const bearer = bearerOn(context, record, day);
+      const plant: WinterPlant = {
+        ...{ plantId: record.plant.id, bearer, prone: proneTo(record.plant.genus) },
+        sickly: record.cases.some(({ open }) => open),
+      };
+      const acts = winterActs(plant);
+      const line: WinterLine = {
+        ...{ plant: cardOf(rows.get(record.plant.id)!, day), steps: winterSteps(plant), acts },
+        ...{ minutes: winterMinutes(plant), p: risks.get(record.plant.id) ?? 0 },
+        against: acts.flatMap((act) => actObjections(act, bearer)),
+      };
+      const mix = winterMix(plant);
+      const pest = plant.prone[0] ?? "mealybug";
+      const dose = mix && { pest, form: bearer.form, ...mix, meanC: AUTUMN_C };
+      return { line, plant, left: RINSED_AND_SEEN * (dose ? leftAfter(dose) : 1), record };
+    };
+    const treatedSince = (record: KeptRecord, since: Day) =>
+      standing(record.acts)
+        .filter((one) => one.plantId === record.plant.id && one.day >= since && isPreparing(one.act))
+        .map((one) => one.day);
+    const waiting = records.filter(({ plant }) => from.has(rows.get(plant.id)!.placeId)).map(lineOf);
+    const prepared = waiting.filter(({ record }) => treatedSince(record, beginsOn).length > 0);
+    const open = waiting.filter((one) => !prepared.includes(one));
+    const evening = { minutes: chosen.minutes, helpers: chosen.helpers, dryingPots: chosen.dryingPots };
+    const days = (begin: Day) => workDaysBetween(begin, addDays(chosen.moveOn, -1), context.collection.workDays);
+    const batchPlants = (some: typeof waiting) =>
+      some.map(({ line, plant }) => ({
+        ...{ plantId: plant.plantId, minutes: line.minutes, dries: !driesInPlace(plant) },
+        weight: line.p + (plant.prone.length > 0 ? 0.01 : 0),
+      }));
+    const plan = inBatches(batchPlants(open), days(later(day, beginsOn)), evening);
+    // As it would have been from the first evening on: who should have had their turn by now.
+    const first = inBatches(batchPlants(waiting), days(beginsOn), evening);
+    const due = new Set(first.batches.filter((batch) => batch.day < day).flatMap(({ plantIds }) => plantIds));
+    const cardsOf = (ids: readonly string[]) =>
+      ids.map((id) => waiting.find(({ plant }) => plant.plantId === id)!.line.plant);
+    const sum = (some: typeof waiting, each: (one: (typeof waiting)[number]) => number) =>
+      some.reduce((total, one) => total + each(one), 0);
+    const leftOut = new Set(plan.left);
+    const inside = records.flatMap((record) => {
+      const stays = record.stays;
+      const now = stays.at(-1);
+      const before = stays.at(-2);
+      if (!now || now.until !== null || !to.has(now.placeId) || !before || !from.has(before.placeId)) return [];
+      const came = dayOf(context, now.from);
+      if (came < begunOn) return [];
+      const on = nextInside(came, treatedSince(record, came));
+      return on ? [{ line: lineOf(record).line, on }] : [];
+    });
+    const target = all.find(({ id }) => id === chosen.toPlaceId);
+    const there = listed.filter((row) => to.has(row.placeId)).length;
+    return {
+      ...{ placeId: placeId!, begunOn, beginsOn, chosen, toName: target?.name ?? "" },
+      plants: waiting.length,
+      done: prepared.length,
+      tonight: (plan.batches.find((batch) => batch.day === day)?.plantIds ?? []).map(
+        (id) => waiting.find(({ plant }) => plant.plantId === id)!.line,
+      ),
+      batches: plan.batches,
+      left: cardsOf(plan.left),
+      behind: cardsOf(open.filter(({ plant }) => due.has(plant.plantId)).map(({ plant }) => plant.plantId)),
+      stowaways: {
+        before: sum(waiting, ({ line }) => line.p),
+        now: sum(prepared, ({ line, left }) => line.p * left) + sum(open, ({ line }) => line.p),
+        planned: sum(waiting, ({ line, left, plant }) => line.p * (leftOut.has(plant.plantId) ? 1 : left)),
+      },
+      inside: inside.toSorted((a, b) => (a.on < b.on ? -1 : 1)),
+      roomMissing:
+        target === undefined || target.roomFor === null ? 0 : Math.max(0, there + waiting.length - target.roomFor),
+    };
+  }
+}
+
+const isPreparing = (act: Act) => act.kind === "contact" || (act.kind === "mechanical" && act.way === "shower");
+const later = (a: Day, b: Day) => (a > b ? a : b);

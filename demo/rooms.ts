@@ -44,12 +44,13 @@ export async function loadAir(context: Context, idOf: IdOf): Promise<void> {
 }
 
 const room: PlaceKey = "bath";
-const ways: GnatWayId[] = ["dryTop", "larvicide", "cards"];
+const ways: GnatWayId[] = ["dryTop", "sandCap", "larvicide", "cards"];
 const size = { pots: 5, drenchMl: 1500, cards: 1 };
 /** What was done against the bathroom's gnats, and what was counted, so many days ago. */
 const done: readonly (readonly [ago: number, way: GnatWayId])[] = [
   [31, "cards"],
   [24, "dryTop"],
+  [24, "sandCap"],
   [23, "larvicide"],
   [16, "larvicide"],
   [9, "larvicide"],
@@ -57,9 +58,9 @@ const done: readonly (readonly [ago: number, way: GnatWayId])[] = [
 ];
 const counts: readonly (readonly [ago: number, count: number])[] = [
   [24, 16],
-  [17, 17],
-  [10, 9],
-  [3, 5],
+  [17, 15],
+  [10, 8],
+  [3, 3],
 ];
 const slice = { ago: 20, plant: "B01", larvae: 11 } as const;
 

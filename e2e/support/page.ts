@@ -53,6 +53,14 @@ export class Page {
     await (await field.findElement(By.xpath(`./option[normalize-space()=${quoted(option)}]`))).click();
   }
 
+  /** Presses what is told apart from others like it by an accessible name of its own. */
+  async pressNamed(name: string): Promise<void> {
+    const there = until.elementLocated(By.xpath(`//main//*[@aria-label=${quoted(name)}]`));
+    const target = await this.driver.wait(there, WAIT_MS, `nothing to press: “${name}”`);
+    await this.#hears(target);
+    await target.click();
+  }
+
   /** Presses a button, a link or a choice with this name. */
   async press(name: string): Promise<void> {
     const text = quoted(name);

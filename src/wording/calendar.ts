@@ -6,7 +6,7 @@ import type { PestId } from "@/core/pests/pests";
 import { plannedInWords } from "./acts";
 import { dayCount } from "./dates";
 import { pestName } from "./names";
-import { gnatWayNames } from "./rooms";
+import { shortWays } from "./rooms";
 import { ringsInWords } from "./timers";
 
 const plants = (n: number) => (n === 1 ? "one plant" : `${n} plants`);
@@ -16,7 +16,7 @@ export function roomDueInWords(asked: RoomAsked, placeName: string): string {
   const where = placeName ? `${placeName}: ` : "";
   switch (asked.what) {
     case "way":
-      return `${where}${gnatWayNames[asked.way].toLowerCase()}${asked.again ? ", again" : ""}`;
+      return `${where}${shortWays[asked.way]}${asked.again ? ", again" : ""}`;
     case "count":
       return `${where}count the flies on the cards`;
     case "slice":

@@ -41,6 +41,19 @@ export const gnatWayNames: Record<GnatWayId, string> = {
   nematodes: "Nematodes in the water",
 };
 
+/** The same within a sentence. */
+export const shortWays: Record<GnatWayId, string> = {
+  dryTop: "dry top",
+  waterFromBelow: "water from below",
+  larvicide: "Bti in the water",
+  sandCap: "sand on the mix",
+  cards: "yellow cards",
+  vinegar: "vinegar cups",
+  scaldedMix: "scalded mix",
+  peroxide: "weak peroxide",
+  nematodes: "nematodes",
+};
+
 /** What each way meets, in a word. */
 export const gnatWayMeets: Record<GnatWayId, string> = {
   dryTop: "eggs and young larvae",
@@ -80,7 +93,7 @@ const monthName = (month: number) => monthNames[month - 1] ?? "";
 export function chosenInWords(chosen: ChosenProgramme): readonly string[] {
   switch (chosen.programme) {
     case "gnats":
-      return chosen.ways.map((way) => gnatWayNames[way].toLowerCase());
+      return chosen.ways.map((way) => shortWays[way]);
     case "wintering":
       return [`in by ${dayInWords(chosen.moveOn)}`, `begun ${chosen.weeks} weeks before`];
     case "prevention":
@@ -164,8 +177,8 @@ export function feedsSentence(feeds: Feeds): string {
     n === 0 ? "" : n === 1 ? " Found here once within a year." : ` Found here ${n} times within a year.`;
   const gnats = (n: number | null) => (n === null ? "" : ` Cards caught ${n} in two weeks.`);
   switch (feeds.code) {
-    case "dryWarm":
-      return `Dry and warm: mites double in ${daysAbout(feeds.doublingDays)} days here${feeds.coolerDays === null ? "" : `; 3 °C less would make it ${daysAbout(feeds.coolerDays)}`}.${found(feeds.found)}`;
+    case "warm":
+      return `${feeds.dry ? "Dry and warm" : "Warm"}: mites double in ${daysAbout(feeds.doublingDays)} days here${feeds.coolerDays === null ? "" : `; 3 °C less would make it ${daysAbout(feeds.coolerDays)}`}.${found(feeds.found)}`;
     case "damp":
       return `Damp air (a deficit of ${feeds.deficitKpa.toFixed(1)} kPa): mixes dry slowly, gnats thrive. Air moved by a fan helps; drier air brings mites.${gnats(feeds.gnats)}`;
     case "tooWet":

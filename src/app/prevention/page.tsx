@@ -88,15 +88,15 @@ function Worth({ view }: { view: PreventionView }) {
           </thead>
           <tbody>
             {view.worth.flatMap(({ mix, all, prone }) =>
-              [["everyone", all] as const, ["the prone kinds", prone] as const].map(([who, worth]) => (
+              [["all", all] as const, ["prone", prone] as const].map(([who, worth]) => (
                 <tr key={`${mix} ${who}`}>
-                  <td>{mixNames[mix]}</td>
-                  <td>
-                    {who} ({worth.plants})
+                  <td>{who === "all" ? mixNames[mix] : ""}</td>
+                  <td className="text-nowrap">
+                    {who}, {worth.plants}
                   </td>
                   <td className="text-end">{saved(worth.saved)}</td>
-                  <td className="text-end">{hoursInWords(Math.round(worth.minutes))}</td>
-                  <td className="text-end">{millilitres(worth.volumeMl)}</td>
+                  <td className="text-end text-nowrap">{hoursInWords(Math.round(worth.minutes))}</td>
+                  <td className="text-end text-nowrap">{millilitres(worth.volumeMl)}</td>
                   <td className="text-end">{worth.withCare}</td>
                 </tr>
               )),

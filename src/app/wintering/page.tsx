@@ -39,6 +39,11 @@ export default async function WinteringPage() {
             : "Begin four to six weeks before the nights get too cold: what stows away comes in with the plants."}
         </p>
       )}
+      {records && outdoors.length === 0 && (
+        <Link className="btn btn-outline-primary" href="/benches/places/new">
+          Add a place out of doors
+        </Link>
+      )}
       {records && outdoors.length > 0 && (
         <Panel title={programme ? "The move" : "When, and where to"}>
           <BeginWintering
@@ -161,22 +166,23 @@ function Running({
   );
 }
 
+/** What this plant has of its own beside what is done to each. */
 function pressOf({ plant, steps, acts, against }: WinterLine): RoundPress {
   const put = acts.find((act) => act.kind === "contact");
-  const told = steps.map((step) => {
-    if ((step === "spray" || step === "sponge") && put?.kind === "contact")
-      return `${winterStepNames[step]}: ${mixNames[put.mix].toLowerCase()}, about ${millilitres(put.volumeMl)}`;
-    return winterStepNames[step];
-  });
-  return {
-    plantId: plant.id,
-    code: plant.code,
-    name: plant.name,
-    told,
-    careful: [...new Set(against.map(({ code }) => objectionSentences[code]))],
-    acts,
-  };
+  const told = [
+    ...(steps.includes("sponge")
+      ? ["in place, with a sponge"]
+      : steps.includes("soak")
+        ? []
+        : ["its pot is not soaked"]),
+    put?.kind === "contact"
+      ? `${mixNames[put.mix].toLowerCase()}, about ${millilitres(put.volumeMl)}`
+      : "it bears no mix: rinsed only",
+  ];
+  return { plantId: plant.id, code: plant.code, name: plant.name, told, careful: careOf(against), acts };
 }
+
+const careOf = (against: WinterLine["against"]) => [...new Set(against.map(({ code }) => objectionSentences[code]))];
 
 /** Once inside, what was put on before is put on again, without the rinse. */
 function againOf({ plant, acts, against }: WinterLine): RoundPress {
@@ -191,7 +197,7 @@ function againOf({ plant, acts, against }: WinterLine): RoundPress {
     code: plant.code,
     name: plant.name,
     told,
-    careful: [...new Set(against.map(({ code }) => objectionSentences[code]))],
+    careful: careOf(against),
     acts: put,
   };
 }

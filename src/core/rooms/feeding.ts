@@ -25,7 +25,9 @@ export interface PlaceRecord {
 /** Something that feeds the trouble at a place, with what on record says so. */
 export type Feeds =
   | {
-      readonly code: "dryWarm";
+      readonly code: "warm";
+      /** Whether the air was measured to be dry; null where nobody measured it. */
+      readonly dry: boolean | null;
       readonly doublingDays: number;
       readonly coolerDays: number | null;
       readonly found: number;
@@ -67,10 +69,10 @@ export function whatFeeds(place: PlaceRecord): readonly Feeds[] {
   if (place.plants === 0) return all;
   if (place.meanC !== null) {
     const { doublingDays } = paceAt("spiderMite", place.meanC);
-    const dry = place.deficitKpa === null || airOf(place.deficitKpa) === "dry";
-    if (dry && doublingDays !== null && doublingDays <= FAST_DAYS)
+    const dry = place.deficitKpa === null ? null : airOf(place.deficitKpa) === "dry";
+    if (dry !== false && doublingDays !== null && doublingDays <= FAST_DAYS)
       all.push({
-        ...{ code: "dryWarm", doublingDays, coolerDays: paceAt("spiderMite", place.meanC - COOLER_C).doublingDays },
+        ...{ code: "warm", dry, doublingDays, coolerDays: paceAt("spiderMite", place.meanC - COOLER_C).doublingDays },
         found: found(["spiderMite"]),
       });
   }

@@ -251,7 +251,7 @@ describe("what feeds the trouble at a place", () => {
 
   // Source: common practice: dry warmth brings mites, wet mix gnats, crowding and litter everything, nitrogen what sucks sap.
   it("is each told with what says so", () => {
-    expect(codes({ meanC: 27, deficitKpa: 1.6 })).toEqual(["dryWarm"]);
+    expect(codes({ meanC: 27, deficitKpa: 1.6 })).toEqual(["warm"]);
     expect(codes({ meanC: 27, deficitKpa: 0.7 })).toEqual([]);
     expect(codes({ deficitKpa: 0.2 })).toEqual(["damp"]);
     expect(codes({ keptWet: 5 })).toEqual(["tooWet"]);

@@ -257,7 +257,7 @@ describe("what feeds the trouble at a place", () => {
     await plantOn(context, shelf);
     const says = async () => (await readFeeding(context, shelf)).map(({ code }) => code);
     // 25 °C on this shelf: mites double fast, and nobody has measured how dry it is.
-    expect(await says()).toEqual(["dryWarm", "dust"]);
+    expect(await says()).toEqual(["warm", "dust"]);
     const filed = { plantId: null, placeId: shelf, caseId: null, stepId: null };
     const feed = { kind: "culture", way: "richFeed", days: 30 } as const;
     expectOk(

@@ -50,8 +50,10 @@ export default async function PacesPage() {
                   <th scope="row">
                     <Link href={`/benches/places/${id}/climate`}>{name}</Link>
                     <div className="small fw-normal">
-                      {plants === 1 ? "1 plant" : `${plants} plants`}
-                      {deficitKpa !== null && `, ${airNames[airOf(deficitKpa)]}`}
+                      {[
+                        ...(plants > 0 ? [plants === 1 ? "1 plant" : `${plants} plants`] : []),
+                        ...(deficitKpa === null ? [] : [airNames[airOf(deficitKpa)]]),
+                      ].join(", ")}
                     </div>
                   </th>
                   <td className="text-end">{meanC.toFixed(1)}</td>

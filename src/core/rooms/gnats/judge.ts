@@ -56,7 +56,7 @@ export interface GnatJudgement {
   }[];
 }
 
-const FORECAST_WEEKS = 8;
+const FORECAST_WEEKS = 5;
 const FALL_DAYS = 21;
 const FALLEN = 2 / 3;
 /** Flies that a first count stands for at least (HOUSE), as on plants. */
@@ -266,23 +266,24 @@ function forecast(
   return { weeks, then };
 }
 
-/** A distribution is walked through in so many steps at most. */
-const GRID = 400;
+/** Counts beyond this are not told apart any more. */
+const MOST_COUNTED = 20_000;
 
-/** The least count at which so much of a mixture of negative binomials lies at or below it; of large counts to a four-hundredth of their range. */
+/** The least count at which so much of a mixture of negative binomials of one shape lies at or below it. */
 function quantile(mixed: readonly { mean: number; shape: number; weight: number }[], share: number): number {
-  const furthest = mixed.reduce(
-    (most, { mean, shape }) => Math.max(most, mean + 8 * Math.sqrt(mean + mean ** 2 / shape)),
-    10,
-  );
-  const width = Math.ceil(furthest / GRID);
+  // Each probability from the one before it.
+  const terms = mixed.map(({ mean, shape, weight }) => ({
+    p: weight * (shape / (shape + mean)) ** shape,
+    ratio: mean / (shape + mean),
+    shape,
+  }));
   let below = 0;
-  for (let count = 0; count <= furthest; count += width) {
-    // Within a step the middle stands for all.
-    const middle = count + (width - 1) / 2;
-    for (const { mean, shape, weight } of mixed)
-      below += width * weight * exp(logNegativeBinomial(middle, shape, Math.max(mean, 1e-9)));
-    if (below >= share) return Math.round(middle);
+  for (let count = 0; count < MOST_COUNTED; count++) {
+    for (const term of terms) {
+      below += term.p;
+      term.p *= (term.ratio * (count + term.shape)) / (count + 1);
+    }
+    if (below >= share) return count;
   }
-  return Math.ceil(furthest);
+  return MOST_COUNTED;
 }

@@ -161,6 +161,9 @@ describe("what is said of a room", () => {
     expect(of({}, 10)).toBe("early");
     expect(of({ judged: { ...judged, pFalling: 0.9 } })).toBe("working");
     expect(of({ judged: { ...judged, pFalling: 0.5 } })).toBe("cannot_tell");
+    const fell = [counted(0, 30), counted(7, 22), counted(14, 9)];
+    expect(of({ judged: { ...judged, pFalling: 0.5 }, counts: fell })).toBe("working");
+    expect(of({ judged: { ...judged, pFalling: 0.2 }, counts: fell })).toBe("not_working");
     const told = gnatVerdict(
       {
         judged: { ...judged, pFalling: 0.1 },

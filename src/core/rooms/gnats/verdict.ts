@@ -20,6 +20,8 @@ const FEW_A_WEEK = 2;
 /** From this chance on that numbers fall it works; up to the other it does not (HOUSE). */
 const WORKS = 0.75;
 const FAILS = 0.35;
+/** Flies down to this share of the most that was counted are fewer (HOUSE). */
+const FELL = 0.5;
 /** What is done shows in the flies when those that were pupae are gone: not sooner (HOUSE). */
 const SHOWS_DAYS = 14;
 /** Pots that hold so much of the larvae together are named, no more than so many of them. */
@@ -68,8 +70,16 @@ export function gnatVerdict(standing: GnatStanding, today: Day): GnatVerdict {
   if (!tender && perCardWeek <= FEW_A_WEEK) return { code: "leave", perCardWeek };
   const since = daysBetween(begunOn, today);
   if (since < SHOWS_DAYS) return { code: "early", untilDays: SHOWS_DAYS - since };
-  if (judged.pFalling >= WORKS) return { code: "working" };
+  if (judged.pFalling >= WORKS || (judged.pFalling > FAILS && hasFallen(onCards))) return { code: "working" };
   return judged.pFalling <= FAILS ? { code: "not_working", pots: worstPots(judged.inPots) } : { code: "cannot_tell" };
+}
+
+/** Whether flies have come down to half of the most that was counted, and not up again at the last count. */
+function hasFallen(onCards: readonly RoomCount[]): boolean {
+  const weekly = onCards.map(({ count, days }) => count / days);
+  const [last, before] = [weekly.at(-1), weekly.at(-2)];
+  if (last === undefined || before === undefined) return false;
+  return last <= before && last <= FELL * Math.max(...weekly);
 }
 
 /** The few pots that hold most of what is in the mix, the fullest first. @example worstPots([1, 9, 2]) // [1, 2] */

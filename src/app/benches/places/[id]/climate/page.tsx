@@ -121,13 +121,19 @@ export default async function ClimatePage({ params }: { params: Promise<{ id: st
                 <ReadingForm placeId={place.id} now={momentNow(context)} />
               </Panel>
               <Panel title="A table of readings">
-                <ImportReadings placeId={place.id} />
+                <details>
+                  <summary>Paste it, or choose a file</summary>
+                  <ImportReadings placeId={place.id} />
+                </details>
               </Panel>
             </>
           )}
           {owns && (
             <Panel title="A device that tells it">
-              <SensorForm placeId={place.id} />
+              <details>
+                <summary>Ask one in your house</summary>
+                <SensorForm placeId={place.id} />
+              </details>
             </Panel>
           )}
         </div>

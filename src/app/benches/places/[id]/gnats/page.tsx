@@ -9,7 +9,7 @@ import { Panel } from "@/ui/Panel";
 import { percent } from "@/wording/chances";
 import { dayCount, dayInWords, fromToday } from "@/wording/dates";
 import { hoursInWords } from "@/wording/dates";
-import { gnatVerdictSentence, gnatWayMeets, gnatWayNames } from "@/wording/rooms";
+import { gnatVerdictSentence, gnatWayMeets, gnatWayNames, shortWays } from "@/wording/rooms";
 import { warmthInWords } from "@/wording/warmth";
 import { GnatChart, GnatTable } from "./_parts/GnatChart";
 import { CountForm } from "./_parts/CountForm";
@@ -114,10 +114,7 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
                   Then{" "}
                   {later
                     .slice(0, 4)
-                    .map(
-                      (due) =>
-                        `${due.what === "way" ? gnatWayNames[due.way].toLowerCase() : "count"} ${fromToday(due.on, day)}`,
-                    )
+                    .map((due) => `${due.what === "way" ? shortWays[due.way] : "count"} ${fromToday(due.on, day)}`)
                     .join("; ")}
                   .
                 </p>
@@ -143,7 +140,7 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
                   <tbody>
                     {packages.map(({ ways, pOver, minutes }) => (
                       <tr key={ways.join()}>
-                        <td>{ways.map((way) => gnatWayNames[way].toLowerCase()).join("; ")}</td>
+                        <td>{ways.map((way) => shortWays[way]).join(", ")}</td>
                         <td className="text-end">{percent(pOver)}</td>
                         <td className="text-end">{hoursInWords(Math.round(minutes))}</td>
                       </tr>

@@ -9,6 +9,7 @@ import { countTrapsAction } from "@/app/_parts/actions";
 import { daysBetween, type Day } from "@/core/climate/days";
 import { countedOn, countTraps, type CountedOn } from "@/core/facts/kinds/trapCount";
 import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { useCollection } from "@/ui/shell/Collection";
 import { countedNames } from "@/wording/rooms";
@@ -48,7 +49,6 @@ export function CountForm({
       setTold("Written down.");
       form.setValue("id", uuidv7());
       form.setValue("count", "");
-      form.setValue("at", withOffset(new Date(), timeZone));
       router.refresh();
     },
   });
@@ -99,6 +99,7 @@ export function CountForm({
           />
         </div>
       </div>
+      <MomentField form={form} name="at" label="When" />
       {told && <Alert variant="success">{told}</Alert>}
       <SubmitRow form={form} trouble={trouble} label="Write it down" />
     </form>

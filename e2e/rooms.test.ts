@@ -1,0 +1,196 @@
+import ICAL from "ical.js";
+import { v7 as uuidv7 } from "uuid";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { idOf } from "../demo/loadDemo";
+import { addDays } from "../src/core/climate/days";
+import { gnatWays, type GnatWayId } from "../src/core/rooms/gnats/ways";
+import { addPlace } from "../src/operations/addPlace";
+import { beginProgramme } from "../src/operations/beginProgramme";
+import { countTraps } from "../src/operations/countTraps";
+import { today, type Context } from "../src/operations/context";
+import { movePlant } from "../src/operations/movePlant";
+import { expectOk } from "../src/operations/outcome";
+import { recordAct } from "../src/operations/recordAct";
+import { openApplication, type Application } from "./support/application";
+import { laptop, phone } from "./support/browser";
+import type { Page } from "./support/page";
+
+const ago = (context: Context, days: number): Context => ({
+  ...context,
+  now: new Date(context.now.getTime() - days * 86_400_000),
+});
+const size = { pots: 7, drenchMl: 1500, cards: 1 };
+const act = (context: Context, way: GnatWayId, placeId: string) => {
+  const filed = { plantId: null, placeId, caseId: null, stepId: null };
+  return recordAct(context, {
+    id: uuidv7(),
+    ...filed,
+    act: gnatWays[way].act(size),
+    at: context.now,
+    note: "",
+    alreadyDone: false,
+  });
+};
+
+/** Rooms and seasons, as a keeper meets them on a laptop. */
+describe("rooms and seasons", () => {
+  let app: Application;
+  let page: Page;
+  beforeAll(async () => {
+    app = await openApplication(laptop);
+    page = app.page;
+  });
+  afterAll(() => app.close());
+
+  it("a room of gnats begins with a card, and its first count", async () => {
+    await page.open(`/benches/places/${idOf("place", "ledgeWest")}`);
+    await page.press("Gnats");
+    await page.arrives(/gnats$/);
+    await page.sees("No fly has been counted yet");
+    await page.press("Begin");
+    await page.sees("Due now");
+    await page.sees("Yellow cards");
+    await page.pressNamed("Do: Yellow cards");
+    await page.sees("Hang cards where no pet");
+    await page.press("Done");
+    await page.sees("count in 7 days");
+    await page.fill("Flies on all cards together", "12");
+    await page.press("Write it down");
+    await page.sees("Too early to tell");
+    await page.sees("On the cards, week by week");
+    await page.open("/today");
+    await page.sees("Lamp-room ledge, west: dry top");
+  });
+
+  it("is told whether it works, and called over after weeks of empty cards", async () => {
+    const context = await app.context();
+    const placeId = idOf("place", "ledgeEast");
+    const begun = ago(context, 98);
+    const chosen = { programme: "gnats" as const, ways: ["dryTop", "larvicide", "cards"] as GnatWayId[] };
+    expectOk(await beginProgramme(begun, { id: uuidv7(), placeId, chosen }));
+    for (const way of chosen.ways) expectOk(await act(begun, way, placeId));
+    for (const [week, flies] of [14, 9, 3, 1, 0, 0, 0, 0, 0, 0, 0, 0, 0].entries()) {
+      const then = ago(context, 91 - 7 * week);
+      const counted = { id: uuidv7(), placeId, plantId: null, what: "cards" as const, days: 7, count: flies };
+      expectOk(await countTraps(then, { ...counted, at: then.now }));
+      if (week < 6) expectOk(await act(then, "larvicide", placeId));
+      if (week % 4 === 3) expectOk(await act(then, "cards", placeId));
+    }
+    await page.open(`/benches/places/${placeId}/gnats`);
+    await page.sees("The chance that none is left is");
+    await page.fill("Flies on all cards together", "0");
+    await page.press("Write it down");
+    await page.sees("Written down.");
+    await page.sees("It is likely over");
+    await page.press("Call it over");
+    await page.sees("Begin against them");
+    await page.open(`/benches/places/${placeId}`);
+    await page.sees("Gnats in the room: over");
+  });
+
+  it("a wintering that is begun late says who does not fit, and goes on plant by plant", async () => {
+    const context = await app.context();
+    const terrace = uuidv7();
+    const place = { id: terrace, name: "Lee terrace", kind: "outdoors" as const, parentId: null, celsius: 13 };
+    expectOk(await addPlace(context, { ...place, readingId: uuidv7() }));
+    for (const code of ["L06", "L07", "L11", "L12", "L13"])
+      expectOk(
+        await movePlant(context, { id: uuidv7(), plantId: idOf("plant", code), placeId: terrace, at: context.now }),
+      );
+    await page.open("/today");
+    await page.press("In for winter");
+    await page.arrives(/^\/wintering$/);
+    await page.select("To", "Stairwell (0 plants)");
+    await page.fill("In by", addDays(today(context), 3));
+    await page.fill("Pots that can dry at once", "1");
+    await page.press("Begin");
+    await page.sees("0 of 5 are ready");
+    await page.sees("They fit on no evening before the move");
+    await page.fill("Pots that can dry at once", "6");
+    await page.fill("Minutes of an evening", "240");
+    await page.press("Go on with this");
+    await page.sees("0 of 5 done.");
+    await page.press("Ready");
+    await page.sees("1 of 5 done.");
+    await page.press("Undo");
+    await page.sees("0 of 5 done.");
+    await page.press("Ready");
+    await page.sees("1 of 5 done.");
+    await page.press("Ready");
+    await page.sees("2 of 5 done.");
+    await page.driver.wait(async () => {
+      await page.open("/wintering");
+      return (await page.text()).includes("2 of 5 are ready");
+    }, 20_000);
+    await page.open("/today");
+    await page.sees("Lee terrace: prepare 3 plants for winter");
+  });
+
+  it("a calendar elsewhere reads what is due from a private address, until it is ended", async () => {
+    await page.open("/calendar");
+    await page.sees("Look at ");
+    await page.fill("For which calendar", "Kitchen");
+    await page.press("Make an address");
+    await page.sees("Told once, so copy it now");
+    const [address] = /http:\S+\.ics/.exec(await page.text())!;
+    const answer = await fetch(address);
+    expect([answer.status, answer.headers.get("content-type")]).toEqual([200, "text/calendar; charset=utf-8"]);
+    const events = new ICAL.Component(ICAL.parse(await answer.text())).getAllSubcomponents("vevent");
+    const summaries = events.map((one) => new ICAL.Event(one).summary);
+    expect(summaries).toContain("Lee terrace: bring 5 plants in");
+    expect(summaries.some((one) => one.startsWith("L08: soap wash"))).toBe(true);
+    await page.pressNamed("End Kitchen");
+    await page.driver.wait(async () => (await fetch(address)).status === 404, 10_000, "it is still answered");
+  });
+
+  it("rounds say what they are worth before they are begun, and predators stand in their way", async () => {
+    await page.open("/prevention");
+    await page.sees("Plants saved");
+    await page.press("Soap wash, mild (5 mL per litre)");
+    await page.press("Everyone that bears it");
+    await page.select("From", "January");
+    await page.select("Until the end of", "December");
+    await page.press("Begin");
+    await page.sees("fit tonight");
+    await page.select("Where", "Lamp-room ledge, east");
+    await page.press("Begin");
+    await page.sees("would spray");
+  });
+});
+
+describe("a year of readings on a phone", () => {
+  let app: Application;
+  let page: Page;
+  beforeAll(async () => {
+    app = await openApplication(phone);
+    page = app.page;
+  });
+  afterAll(() => app.close());
+
+  it("is pasted, comes in once, and shows where the trouble will be", async () => {
+    const day = today(await app.context());
+    const rows = Array.from({ length: 365 }, (_, i) => {
+      const mean = 21 + 6 * Math.cos((2 * Math.PI * i) / 365);
+      return `${addDays(day, i - 365)};${(mean - 3).toFixed(1).replace(".", ",")};${(mean + 4).toFixed(1).replace(".", ",")};41`;
+    });
+    const paste = async (lines: readonly string[]) => {
+      await page.open(`/benches/places/${idOf("place", "rackTop")}/climate`);
+      await page.press("Paste it, or choose a file");
+      await page.fill("Pasted", ["date;min;max;humidity", ...lines].join("\n"));
+      await page.press("Bring it in");
+    };
+    await paste([...rows.slice(0, 5), "someday;1;2;40"]);
+    await page.sees("Nothing was brought in.");
+    await page.sees("Row 6, date: is no day or time");
+    await paste(rows);
+    await page.sees("365 days new, 0 known already.");
+    await paste(rows);
+    await page.sees("0 days new, 365 known already.");
+    await page.sees("mites double in");
+    await page.press("By month, as a table");
+    await page.sees("Highest");
+    await page.open("/benches/climate");
+    await page.sees("Lit rack, top");
+    await page.sees("dry air");
+  });
+});

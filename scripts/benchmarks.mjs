@@ -14,6 +14,7 @@ main(async () => {
   const tsx = ["--expose-gc", "--import", "tsx"];
   const engine = await run(process.execPath, [...tsx, "scripts/benchmarks/engine.ts"], { cwd: root, show: true });
   const truth = await run(process.execPath, [...tsx, "scripts/benchmarks/calibration.ts"], { cwd: root, show: true });
+  const rooms = await run(process.execPath, [...tsx, "scripts/benchmarks/rooms.ts"], { cwd: root, show: true });
   const carriage = await run(process.execPath, [...tsx, "scripts/benchmarks/carriage.ts"], {
     cwd: root,
     env,
@@ -23,5 +24,5 @@ main(async () => {
   await ensureBrowser();
   const walk = await run(process.execPath, [...tsx, "scripts/benchmarks/walk.ts"], { cwd: root, env, show: true });
   const drag = await run(process.execPath, [...tsx, "scripts/benchmarks/drag.ts"], { cwd: root, env, show: true });
-  await finish(engine.code || truth.code || carriage.code || pages.code || walk.code || drag.code);
+  await finish(engine.code || truth.code || rooms.code || carriage.code || pages.code || walk.code || drag.code);
 });

@@ -26,7 +26,6 @@ const views: readonly (readonly [
   ["today-phone", "/today", phone, "light"],
   ["benches", "/benches", laptop, "light"],
   ["plant", `/plants/${idOf("plant", "L03")}`, laptop, "light"],
-  ["look", `/plants/${idOf("plant", "R02")}/look`, laptop, "light"],
   ["case", `/cases/${idOf("case", "R01", "mealybug")}`, laptop, "light"],
   ["plan", `/cases/${idOf("case", "L04", "softScale")}/plan`, laptop, "light"],
   ["decide", `/cases/${idOf("case", "L04", "softScale")}/decide`, laptop, "light"],
@@ -35,12 +34,13 @@ const views: readonly (readonly [
   ["around", `/cases/${idOf("case", "L04", "softScale")}/around`, laptop, "light"],
   ["tonight-night", "/walk/tonight", laptop, "dark"],
   ["naming-phone", "/walk", phone, "light", naming],
-  ["find-phone", "/walk", phone, "dark", [...naming, "Mealybugs", "Light: 3–10", "Leaf axils, stem joints"]],
   ["pest", "/almanac/pests/mealybug", laptop, "light"],
   ["ledger", "/ledger", laptop, "light"],
   ["mixing", "/mixing", laptop, "light"],
   ["life-cycles", "/almanac/life-cycle", laptop, "light"],
-  ["place", `/benches/places/${idOf("place", "pantry")}`, laptop, "light"],
+  ["gnats", `/benches/places/${idOf("place", "bath")}/gnats`, laptop, "light"],
+  ["air", `/benches/places/${idOf("place", "lampRoom")}/climate`, laptop, "light"],
+  ["calendar-phone", "/calendar", phone, "dark"],
 ];
 mkdirSync(folder, { recursive: true });
 const browser = await openBrowser();

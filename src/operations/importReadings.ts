@@ -2,10 +2,11 @@ import { deficitKPa } from "@/core/climate/vapour";
 import type { DaySummary } from "@/core/climate/samples";
 import type { Cells } from "@/core/format/csvFacts";
 import { readingsFromRows, type ReadingProblem } from "@/core/format/csvReadings";
-import { dayOf, today, type Context } from "./context";
+import { today, type Context } from "./context";
 import { perform, refuse, type Outcome } from "./outcome";
 import { knownPlace } from "./parts/checks";
 import { believedDays, putDays, type Doubted } from "./parts/climateDays";
+import { instantOf } from "@/zones";
 import { momentIn } from "./transfer/importFacts";
 
 /** What came of a table of readings. */
@@ -25,7 +26,6 @@ export interface ReadingsRefused {
 /** No table of a place is longer: a reading every ten minutes for two years. */
 const MOST_READINGS = 110_000;
 const HOURS_OF_A_DAY = 24;
-const NOON_MS = 12 * 3_600_000;
 
 /**
  * Brings readings of a place from a table into the record, day by day: all of them or, where a row cannot be read, none. Twice is once;
@@ -46,9 +46,10 @@ export function importReadings(
     if (read.problems.length > 0) return { refused: read.problems };
     const { days, doubted } = believedDays(context, read.samples);
     const told = read.days.flatMap((day): DaySummary[] => {
-      // Noon of its day, or now on the day itself: a fact is never of the future.
-      const at = new Date(Math.min(Date.parse(`${day.day}T00:00:00Z`) + NOON_MS, context.now.getTime()));
-      if (day.day > today(context) || dayOf(context, at) !== day.day) return [];
+      // Noon of its day where the place is, or now on the day itself: a fact is never of the future.
+      const noon = instantOf(`${day.day}T12:00`, context.collection.timeZone);
+      const at = noon < context.now ? noon : context.now;
+      if (day.day > today(context)) return [];
       const deficit = day.humidity === null ? null : deficitKPa(day.meanC, Math.min(100, Math.max(0, day.humidity)));
       return [{ ...day, at, deficitKpa: deficit, hours: HOURS_OF_A_DAY, samples: 2 }];
     });

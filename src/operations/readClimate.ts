@@ -6,6 +6,7 @@ import { dailyMeans } from "@/core/climate/dailyMeans";
 import { idIn } from "@/core/fields";
 import { pestOf, type PestId } from "@/core/pests/pests";
 import { pacesAt, paceAt, type Pace } from "@/core/rooms/pace";
+import { moveBefore } from "@/core/rooms/wintering";
 import { together } from "@/db/query";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
@@ -38,10 +39,14 @@ export interface ClimateView {
   } | null;
   readonly paces: readonly (Pace & { readonly cooler: number | null; readonly degreeDays: number | null })[];
   readonly sensors: readonly sensors.Sensor[];
+  /** The first day to come whose night was colder than neem bears, a year ago; null where none was, or nothing was measured. */
+  readonly stiffFrom: Day | null;
   /** The place whose climate is shown, where this one has none of its own. */
   readonly from: string | null;
 }
 
+/** Neem stiffens on the leaf in nights colder than this, °C (common practice). */
+export const NEEM_STIFF_C = 10;
 const YEAR_DAYS = 365;
 const LATELY_DAYS = 14;
 const COOLER_C = 3;
@@ -112,6 +117,11 @@ export async function readClimate(context: Context, asked: string): Promise<Clim
             degreeDays: degreeDays(pace.pest),
           })),
     sensors: devices.filter(({ placeId }) => placeId === place.id),
+    stiffFrom: moveBefore(
+      measured.filter((one) => one.placeId === source),
+      NEEM_STIFF_C,
+      day,
+    ),
     from: source !== null && source !== place.id ? (all.find((one) => one.id === source)?.name ?? null) : null,
   };
 }

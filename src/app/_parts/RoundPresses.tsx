@@ -10,6 +10,11 @@ import { NotSentYet } from "./NotSentYet";
 import { useCollection } from "@/ui/shell/Collection";
 import { withOffset } from "@/zones";
 
+/** Whether an act is one that a round or a batch writes down: of no case and no plan. */
+function isOfRound({ caseId, stepId, act }: { caseId?: unknown; stepId?: unknown; act: { kind: string } }): boolean {
+  return !caseId && !stepId && (act.kind === "contact" || act.kind === "mechanical");
+}
+
 /** One plant of a round or of a batch, ready to be pressed. */
 export interface RoundPress {
   readonly plantId: string;
@@ -41,7 +46,7 @@ export function RoundPresses({ lines, label }: { lines: readonly RoundPress[]; l
   // What was pressed on an earlier opening of this page, and has not been sent yet, is done as well.
   const waiting = new Set(
     held.flatMap(({ deed }) =>
-      deed.kind === "act" && deed.input.plantId !== null && !takenBack.has(deed.input.id) ? [deed.input.plantId] : [],
+      deed.kind === "act" && isOfRound(deed.input) && !takenBack.has(deed.input.id) ? [deed.input.plantId ?? ""] : [],
     ),
   );
   const done = (plantId: string) => waiting.has(plantId) || pressed.some((one) => one.plantId === plantId);

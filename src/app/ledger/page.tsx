@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import Link from "next/link";
 import { tallyKeys } from "@/core/ledger/tally";
 import { readLedger } from "@/operations/readLedger";
 import { readSigns } from "@/operations/readSigns";
@@ -20,7 +21,12 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
   const { records, looks, overruled } = await readSigns(context);
   return (
     <>
-      <h1>Ledger</h1>
+      <div className="d-flex flex-wrap gap-2 align-items-center">
+        <h1 className="me-auto">Ledger</h1>
+        <Link className="btn btn-outline-primary mb-2" href="/calendar">
+          Calendar, and its addresses
+        </Link>
+      </div>
       <Tally {...await readLedger(context, by)} />
       <Panel title="What your own finds say about the signs">
         <p>

@@ -26,6 +26,7 @@ export async function up({ context }: { context: QueryInterface }) {
       collection_id uuid not null,
       id uuid not null,
       place_id uuid not null,
+      for_day date not null,
       source text not null check (source in ('sensor', 'file')),
       min_c double precision not null,
       max_c double precision not null,
@@ -38,7 +39,7 @@ export async function up({ context }: { context: QueryInterface }) {
       ${ofPlace},
       check (min_c <= mean_c + 1e-6 and mean_c <= max_c + 1e-6)
     );
-    create index climate_days_by_place on climate_days (collection_id, place_id, happened_at);
+    create index climate_days_by_place on climate_days (collection_id, place_id, for_day);
 
     create table trap_counts (
       collection_id uuid not null,

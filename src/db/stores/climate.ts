@@ -22,13 +22,10 @@ export type KeptDay = z.output<typeof kept>;
 
 /** Days of places from one on, by place and day: of several made of one day the one of most hours, then the one made last. */
 export async function daysFrom(scope: Scope, from: Day, placeIds: readonly string[] | null = null): Promise<KeptDay[]> {
-  const sql = `select distinct on (d.place_id, d.day) d.* from (
-      select id, place_id, place_id as "placeId", (happened_at at time zone :tz)::date as day, source, min_c as "minC",
-        max_c as "maxC", mean_c as "meanC", humidity, deficit_kpa as "deficitKpa", hours, samples, recorded_at
-      from climate_days where collection_id = :c and voided_at is null
-        and happened_at >= (cast(:from as date))::timestamp at time zone :tz
-        and (cast(:every as boolean) or place_id = any (cast(:ids as uuid[])))
-    ) d order by d.place_id, d.day, d.hours desc, d.recorded_at desc, d.id`;
-  const asked = { from, tz: scope.timeZone, every: placeIds === null, ids: idList(placeIds ?? []) };
-  return manyRows(scope, kept, sql, asked);
+  const sql = `select distinct on (place_id, for_day) id, place_id as "placeId", for_day as day, source, min_c as "minC",
+      max_c as "maxC", mean_c as "meanC", humidity, deficit_kpa as "deficitKpa", hours, samples
+    from climate_days where collection_id = :c and voided_at is null and for_day >= cast(:from as date)
+      and (cast(:every as boolean) or place_id = any (cast(:ids as uuid[])))
+    order by place_id, for_day, hours desc, recorded_at desc, id`;
+  return manyRows(scope, kept, sql, { from, every: placeIds === null, ids: idList(placeIds ?? []) });
 }

@@ -35,10 +35,10 @@ export async function putDays(
   from: string,
   days: readonly DaySummary[],
 ): Promise<number> {
-  const made = days.map(({ day: _day, ...summary }) => {
+  const made = days.map(({ day, ...summary }) => {
     const content = [summary.samples, summary.hours, summary.minC, summary.maxC, summary.meanC, summary.humidity];
-    const id = uuidv5(`${scope.collectionId} ${placeId} ${source} ${from} ${_day} ${content.join(" ")}`, NAMESPACE);
-    return { ...summary, id, placeId, source };
+    const id = uuidv5(`${scope.collectionId} ${placeId} ${source} ${from} ${day} ${content.join(" ")}`, NAMESPACE);
+    return { ...summary, id, placeId, forDay: day, source };
   });
   const fresh: typeof made = [];
   for (const one of made) if (!(await facts.isRecorded(scope, "climateDay", one.id))) fresh.push(one);

@@ -6,7 +6,7 @@ export const NO_LINE_PAGE = "/offline";
 export const STANDING_PART = "/benches/standing";
 
 const KEPT = [
-  /^\/(today|walk|mixing|almanac|benches|evening)$/,
+  /^\/(today|walk|mixing|almanac|benches|evening|calendar|wintering|prevention)$/,
   /^\/walk\/[0-9a-f-]{36}$/,
   /^\/sitting\/[^/]+$/,
   /^\/plants\/[0-9a-f-]{36}$/,

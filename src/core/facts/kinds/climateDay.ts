@@ -10,6 +10,8 @@ const celsius = z.number().min(-30).max(60);
 const climateDayDeed = z.object({
   id: z.string(),
   placeId: z.string(),
+  /** The day it sums up, where the place is; it stays that day whatever zone is set later. */
+  forDay: z.string(),
   source: z.enum(climateSources),
   minC: celsius,
   maxC: celsius,
@@ -27,6 +29,7 @@ export const climateDay = factKind({
   own: climateDayDeed.omit({ id: true }),
   columns: {
     placeId: "uuid",
+    forDay: "day",
     source: "text",
     minC: "number",
     maxC: "number",

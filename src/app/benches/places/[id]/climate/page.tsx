@@ -5,8 +5,9 @@ import { currentContext, markNow } from "@/app/_parts/context";
 import { Live } from "@/app/_parts/Live";
 import { momentNow } from "@/app/_parts/moments";
 import { may } from "@/core/access/roles";
+import { daysBetween } from "@/core/climate/days";
 import { airOf } from "@/core/climate/vapour";
-import { readClimate, type ClimateView } from "@/operations/readClimate";
+import { NEEM_STIFF_C, readClimate, type ClimateView } from "@/operations/readClimate";
 import { Panel } from "@/ui/Panel";
 import { dayInWords, momentInWords } from "@/wording/dates";
 import { pestNames } from "@/wording/names";
@@ -20,8 +21,8 @@ import { MonthTable, YearChart } from "./_parts/YearChart";
 
 export const metadata: Metadata = { title: "Air" };
 
-/** Nothing grows below this warmth that would count, and neem stiffens on the leaf, °C. */
-const NEEM_STIFF_C = 10;
+/** So far ahead a cold night of the year before is told of, days. */
+const AHEAD_DAYS = 21;
 
 /** The air of a place over a year, and what it does to pests. */
 export default async function ClimatePage({ params }: { params: Promise<{ id: string }> }) {
@@ -150,7 +151,7 @@ const sensorProblems: Readonly<Record<string, string>> = {
 };
 
 /** What the air of the last weeks means, in sentences. */
-function latelyInWords({ lately, paces, days }: ClimateView): string {
+function latelyInWords({ lately, paces, days, day, stiffFrom }: ClimateView): string {
   if (!lately) return "Write down how warm it is, bring in a table, or let a device tell it.";
   const mites = paces.find(({ pest }) => pest === "spiderMite");
   const air = lately.deficitKpa === null ? null : airOf(lately.deficitKpa);
@@ -170,6 +171,10 @@ function latelyInWords({ lately, paces, days }: ClimateView): string {
   if (cold)
     sentences.push(
       `It fell to ${cold.minC!.toFixed(0)} °C on ${dayInWords(cold.day)}: neem stiffens on the leaf below about ${NEEM_STIFF_C} °C, and sprays do not dry.`,
+    );
+  else if (stiffFrom && daysBetween(day, stiffFrom) <= AHEAD_DAYS)
+    sentences.push(
+      `Nights were under ${NEEM_STIFF_C} °C from ${dayInWords(stiffFrom)} on a year ago: then neem would stiffen on the leaf.`,
     );
   return sentences.join(" ");
 }

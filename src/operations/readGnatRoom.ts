@@ -1,4 +1,4 @@
-import { addDays, type Day } from "@/core/climate/days";
+import { addDays, daysBetween, type Day } from "@/core/climate/days";
 import type { Chosen } from "@/core/facts/kinds/roomProgramme";
 import { idIn } from "@/core/fields";
 import { gnatDues, plannedWays, type GnatDue } from "@/core/rooms/gnats/due";
@@ -27,6 +27,8 @@ export interface GnatPot {
   readonly name: string;
   /** Share of what lives in the room's mixes, 0–1; 0 while nothing was counted. */
   readonly share: number;
+  /** How much of the laying it draws, by how wide and how wet it is. */
+  readonly draws: number;
 }
 
 export interface GnatRoomView {
@@ -86,8 +88,10 @@ export async function readGnatRoom(context: Context, asked: string): Promise<Gna
       .map(({ id: plantId, code, name }, pot) => ({
         ...{ plantId, code, name },
         share: inMixes > 0 ? judged!.inPots[pot]! / inMixes : 0,
+        draws: record.pots[pot]!.weight,
       }))
-      .toSorted((a, b) => b.share - a.share || (a.code < b.code ? -1 : 1)),
+      // Until anything was counted those that draw most come first: the widest and the wettest.
+      .toSorted((a, b) => b.share - a.share || b.draws - a.draws || (a.code < b.code ? -1 : 1)),
     potOrder: plants.map((plant) => plant.id),
     packages:
       judged && verdict.code !== "over"
@@ -132,7 +136,7 @@ function judge(
   const plantIds = record.pots.map(({ plantId }) => plantId);
   const coming = planned.map(({ way, day: on }): RoomAct => ({ act: gnatWays[way].act(size), day: on, plantIds }));
   const room = roomOf(record, coming, begin, asOf);
-  return judgeGnats(room, Math.round((Date.parse(asOf) - Date.parse(begin)) / 86_400_000));
+  return judgeGnats(room, daysBetween(begin, asOf));
 }
 
 function inForceOn(acts: readonly RoomAct[], day: Day): readonly GnatWayId[] {

@@ -23,10 +23,8 @@ export async function readRooms(context: Context, withinDays = 0): Promise<reado
     );
   }
   if (ofKind(running, "wintering").length > 0) {
-    const { programme, outdoors } = await readWintering(context);
-    if (programme) {
-      const { placeId, batches, behind, chosen, inside, plants } = programme;
-      const placeName = outdoors.find(({ id }) => id === placeId)?.name ?? "";
+    for (const programme of (await readWintering(context)).programmes) {
+      const { placeId, placeName, batches, behind, chosen, inside, plants } = programme;
       const base = { programme: "wintering", placeId, placeName } as const;
       for (const batch of batches)
         dues.push({

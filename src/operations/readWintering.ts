@@ -5,7 +5,7 @@ import type { Chosen } from "@/core/facts/kinds/roomProgramme";
 import { proneTo } from "@/core/plants/care";
 import { inBatches, workDaysBetween, type Batch } from "@/core/rooms/batches";
 import { leftAfter } from "@/core/rooms/roundEffect";
-import { ofKind } from "@/core/rooms/running";
+import { ofKind, type Running } from "@/core/rooms/running";
 import {
   driesInPlace,
   moveBefore,
@@ -54,26 +54,31 @@ export interface WinteringView {
   }[];
   /** The day of the year on which nights there were too cold last year, by the coldest night that is borne; empty where nothing was measured. */
   readonly coldNights: readonly { readonly coldestC: number; readonly day: Day }[];
-  readonly programme: {
-    readonly placeId: string;
-    readonly begunOn: Day;
-    readonly beginsOn: Day;
-    readonly chosen: Chosen<"wintering">;
-    readonly toName: string;
-    readonly plants: number;
-    readonly done: number;
-    readonly tonight: readonly WinterLine[];
-    readonly batches: readonly Batch[];
-    /** Plants that fit on no evening before the move, and those whose evening has gone by. */
-    readonly left: readonly PlantCard[];
-    readonly behind: readonly PlantCard[];
-    /** Stowaways expected to come in if all that is left goes as planned, if nothing more is done, and as it was before anything was. */
-    readonly stowaways: { readonly planned: number; readonly now: number; readonly before: number };
-    /** Plants that have come in already and are to be sprayed next. */
-    readonly inside: readonly { readonly line: WinterLine; readonly on: Day }[];
-    /** Where there is room for fewer than come in. */
-    readonly roomMissing: number;
-  } | null;
+  /** What runs, each out of its own place. */
+  readonly programmes: readonly Wintering[];
+}
+
+/** One way in for winter that runs. */
+export interface Wintering {
+  readonly placeId: string;
+  readonly placeName: string;
+  readonly begunOn: Day;
+  readonly beginsOn: Day;
+  readonly chosen: Chosen<"wintering">;
+  readonly toName: string;
+  readonly plants: number;
+  readonly done: number;
+  readonly tonight: readonly WinterLine[];
+  readonly batches: readonly Batch[];
+  /** Plants that fit on no evening before the move, and those whose evening has gone by. */
+  readonly left: readonly PlantCard[];
+  readonly behind: readonly PlantCard[];
+  /** Stowaways expected to come in if all that is left goes as planned, if nothing more is done, and as it was before anything was. */
+  readonly stowaways: { readonly planned: number; readonly now: number; readonly before: number };
+  /** Plants that have come in already and are to be sprayed next. */
+  readonly inside: readonly { readonly line: WinterLine; readonly on: Day }[];
+  /** Where there is room for fewer than come in. */
+  readonly roomMissing: number;
 }
 
 const COLDEST = [5, 8, 10, 12, 15] as const;
@@ -93,10 +98,13 @@ export async function readWintering(context: Context): Promise<WinteringView> {
   const within = (placeId: string) => around(all, placeId).within;
   const count = (placeId: string) => listed.filter((row) => within(placeId).has(row.placeId)).length;
   const outside = new Set(outdoorRoots.flatMap(({ id }) => [...within(id)]));
-  const running = ofKind(await programmesNow(scope), "wintering")[0] ?? null;
+  const running = ofKind(await programmesNow(scope), "wintering");
   const nights = await climate.daysFrom(scope, addDays(day, -BEFORE_DAYS), [...outside]);
+  const programmes: Wintering[] = [];
+  for (const one of running) programmes.push(await programmeOf(one));
   return {
     day,
+    programmes,
     outdoors: outdoorRoots.map(({ id, name }) => ({ id, name, plants: count(id) })),
     indoors: all
       .filter(({ id, kind }) => !outside.has(id) && kind !== "bag" && kind !== "tray")
@@ -110,11 +118,9 @@ export async function readWintering(context: Context): Promise<WinteringView> {
       const move = moveBefore(nights, coldestC, day);
       return move ? [{ coldestC, day: move }] : [];
     }),
-    programme: running && (await programmeOf()),
   };
 
-  async function programmeOf(): Promise<WinteringView["programme"]> {
-    const { placeId, begunOn, chosen } = running!;
+  async function programmeOf({ placeId, begunOn, chosen }: Running<"wintering">): Promise<Wintering> {
     const from = within(placeId!);
     const to = within(chosen.toPlaceId);
     const rows = new Map(
@@ -140,12 +146,12 @@ export async function readWintering(context: Context): Promise<WinteringView> {
       const dose = mix && { pest, form: bearer.form, ...mix, meanC: AUTUMN_C };
       return { line, plant, left: RINSED_AND_SEEN * (dose ? leftAfter(dose) : 1), record };
     };
-    const treatedSince = (record: KeptRecord, since: Day) =>
+    const treatedSince = (record: KeptRecord, since: Day, counts: (act: Act) => boolean) =>
       standing(record.acts)
-        .filter((one) => one.plantId === record.plant.id && one.day >= since && isPreparing(one.act))
+        .filter((one) => one.plantId === record.plant.id && one.day >= since && counts(one.act))
         .map((one) => one.day);
     const waiting = records.filter(({ plant }) => from.has(rows.get(plant.id)!.placeId)).map(lineOf);
-    const prepared = waiting.filter(({ record }) => treatedSince(record, beginsOn).length > 0);
+    const prepared = waiting.filter(({ record }) => treatedSince(record, beginsOn, isPreparing).length > 0);
     const open = waiting.filter((one) => !prepared.includes(one));
     const evening = { minutes: chosen.minutes, helpers: chosen.helpers, dryingPots: chosen.dryingPots };
     const days = (begin: Day) => workDaysBetween(begin, addDays(chosen.moveOn, -1), context.collection.workDays);
@@ -170,13 +176,14 @@ export async function readWintering(context: Context): Promise<WinteringView> {
       if (!now || now.until !== null || !to.has(now.placeId) || !before || !from.has(before.placeId)) return [];
       const came = dayOf(context, now.from);
       if (came < begunOn) return [];
-      const on = nextInside(came, treatedSince(record, came));
+      const on = nextInside(came, treatedSince(record, came, isSprayed));
       return on ? [{ line: lineOf(record).line, on }] : [];
     });
     const target = all.find(({ id }) => id === chosen.toPlaceId);
     const there = listed.filter((row) => to.has(row.placeId)).length;
     return {
-      ...{ placeId: placeId!, begunOn, beginsOn, chosen, toName: target?.name ?? "" },
+      ...{ placeId: placeId!, placeName: all.find(({ id }) => id === placeId)?.name ?? "" },
+      ...{ begunOn, beginsOn, chosen, toName: target?.name ?? "" },
       plants: waiting.length,
       done: prepared.length,
       tonight: (plan.batches.find((batch) => batch.day === day)?.plantIds ?? []).map(
@@ -197,5 +204,7 @@ export async function readWintering(context: Context): Promise<WinteringView> {
   }
 }
 
-const isPreparing = (act: Act) => act.kind === "contact" || (act.kind === "mechanical" && act.way === "shower");
+const isSprayed = (act: Act) => act.kind === "contact";
+/** Rinsed alone where it bears no mix, it is as ready as it gets. */
+const isPreparing = (act: Act) => isSprayed(act) || (act.kind === "mechanical" && act.way === "shower");
 const later = (a: Day, b: Day) => (a > b ? a : b);

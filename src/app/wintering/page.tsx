@@ -7,7 +7,7 @@ import { RoundPresses, type RoundPress } from "@/app/_parts/RoundPresses";
 import { may } from "@/core/access/roles";
 import { cautionsOfAct } from "@/core/acts/acts";
 import { daysBetween, type Day } from "@/core/climate/days";
-import { readWintering, type WinterLine, type WinteringView } from "@/operations/readWintering";
+import { readWintering, type Wintering, type WinterLine } from "@/operations/readWintering";
 import { CautionList } from "@/ui/Cautions";
 import { Panel } from "@/ui/Panel";
 import { millilitres } from "@/wording/amounts";
@@ -24,15 +24,29 @@ export default async function WinteringPage() {
   const context = await currentContext();
   const mark = await markNow(context);
   const view = await readWintering(context);
-  const { programme, outdoors, day } = view;
+  const { programmes, outdoors, day } = view;
   const records = may(context.role, "record");
+  const idle = outdoors.filter(({ id }) => !programmes.some(({ placeId }) => placeId === id));
+  const choices = { indoors: view.indoors, coldNights: view.coldNights, day };
   return (
     <>
       <Live mark={mark} />
       <h1>Bringing in for winter</h1>
-      {programme ? (
-        <Running programme={programme} day={day} records={records} />
-      ) : (
+      {programmes.map((programme) => (
+        <section key={programme.placeId}>
+          <Running programme={programme} day={day} records={records} />
+          {records && (
+            <Panel title={`The move from ${programme.placeName}`}>
+              <BeginWintering
+                {...choices}
+                outdoors={outdoors.filter(({ id }) => id === programme.placeId)}
+                chosen={programme.chosen}
+              />
+            </Panel>
+          )}
+        </section>
+      ))}
+      {programmes.length === 0 && (
         <p className="fs-5">
           {outdoors.length === 0
             ? "No place out of doors is written down, so nothing has to come in."
@@ -44,15 +58,9 @@ export default async function WinteringPage() {
           Add a place out of doors
         </Link>
       )}
-      {records && outdoors.length > 0 && (
-        <Panel title={programme ? "The move" : "When, and where to"}>
-          <BeginWintering
-            outdoors={outdoors}
-            indoors={view.indoors}
-            coldNights={view.coldNights}
-            running={programme && { placeId: programme.placeId, chosen: programme.chosen }}
-            day={day}
-          />
+      {records && idle.length > 0 && (
+        <Panel title="When, and where to">
+          <BeginWintering {...choices} outdoors={idle} chosen={null} />
         </Panel>
       )}
     </>
@@ -61,24 +69,29 @@ export default async function WinteringPage() {
 
 const chance = (n: number) => (n < 0.05 ? "next to none" : n < 10 ? n.toFixed(1) : String(Math.round(n)));
 
-function Running({
-  programme,
-  day,
-  records,
-}: {
-  programme: NonNullable<WinteringView["programme"]>;
-  day: Day;
-  records: boolean;
-}) {
-  const { chosen, toName, plants, done, tonight, batches, left, behind, stowaways, inside, roomMissing, beginsOn } =
-    programme;
+function Running({ programme, day, records }: { programme: Wintering; day: Day; records: boolean }) {
+  const {
+    chosen,
+    toName,
+    placeName,
+    plants,
+    done,
+    tonight,
+    batches,
+    left,
+    behind,
+    stowaways,
+    inside,
+    roomMissing,
+    beginsOn,
+  } = programme;
   const comingDays = daysBetween(day, chosen.moveOn);
   const cautions = [...new Set(tonight.flatMap(({ acts }) => acts.flatMap(cautionsOfAct)))];
   const due = inside.filter(({ on }) => on <= day);
   return (
     <>
       <p className="fs-5" aria-live="polite">
-        In by {dayInWords(chosen.moveOn)} (
+        {placeName}: in by {dayInWords(chosen.moveOn)} (
         {comingDays >= 0 ? fromToday(chosen.moveOn, day) : `${dayCount(-comingDays)} ago`}), to {toName}.{" "}
         {plants === 0 ? "Nothing stands out there any more." : `${done} of ${plants} are ready.`}
         {beginsOn > day && ` It begins ${fromToday(beginsOn, day)}.`}

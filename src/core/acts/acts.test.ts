@@ -72,7 +72,12 @@ describe("every kind of act", () => {
   });
 
   it("only what works on a room is done to a place", () => {
-    expect(actKindIds.filter((kind) => subjectsOf(kind).includes("place"))).toEqual(["release", "trap", "culture"]);
+    expect(actKindIds.filter((kind) => subjectsOf(kind).includes("place"))).toEqual([
+      "drench",
+      "release",
+      "trap",
+      "culture",
+    ]);
   });
 
   it("asks for the width of a pot", () => {

@@ -10,7 +10,8 @@ export function stockFor(total: Millilitres, strength: number, stockStrength: nu
   if (!(strength > 0 && strength <= stockStrength && stockStrength <= 1)) {
     throw new RangeError(`cannot make ${strength} from ${stockStrength}`);
   }
-  return mL((total * strength) / stockStrength);
+  // A bottle of just that strength is poured as it is; by rounding no other comes out as more than all.
+  return strength === stockStrength ? total : mL(Math.min(total, (total * strength) / stockStrength));
 }
 
 /** What remains of `total` after `part` is taken from it. Throws RangeError when `part` is the larger. */

@@ -43,6 +43,13 @@ describe("dilution", () => {
     );
   });
 
+  it("pours a bottle of just the strength neat, whatever the volume: rounding never makes more of it than all", () => {
+    for (let total = 1; total <= 3000; total += 0.5)
+      expect(pour("alcoholFull", mL(total), 0.7)).toMatchObject({
+        amounts: [{ ingredient: "alcoholBottle", volumeMl: total }],
+      });
+  });
+
   it("one part of 70 % and one of water is half of it, and 1 : 3 a quarter, by volume", () => {
     expect(amount("alcoholHalf", 400, "water", 0.7)).toBeCloseTo(200, 9);
     expect(amount("alcoholQuarter", 400, "water", 0.7)).toBeCloseTo(300, 9);

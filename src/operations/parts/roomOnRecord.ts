@@ -92,7 +92,10 @@ export async function roomOnRecord(scope: Scope, placeId: string, today: Day): P
     record: {
       pots: potted.map((plant) => ({ plantId: plant.id, weight: gnatWeight({ ...plant, kept: plant.kept ?? null }) })),
       acts: acts.map((one) => ({ act: one.act, day: one.day, plantIds: meets(one) })),
-      counts: standing(counts).map(({ what, plantId, days, count, day }) => ({ what, plantId, days, count, day })),
+      // Cards are counted for a place; what is counted on a shelf of it is another count.
+      counts: standing(counts)
+        .filter(({ what, placeId: where }) => what === "slice" || where === placeId)
+        .map(({ what, plantId, days, count, day }) => ({ what, plantId, days, count, day })),
       warmth: (from, to) => (temperatures.length > 0 ? dailyMeans(temperatures, from, to) : [USUAL_C]),
     },
     size: {

@@ -159,13 +159,13 @@ describe("the way in for winter", () => {
     const moveOn = addDays(today(context), 3);
     // Begun late: three evenings, two drying places each.
     expectOk(await begin(daysAgo(context, 2), from, winter(moveOn)));
-    const { programme } = await readWintering(context);
+    const [programme] = (await readWintering(context)).programmes;
     expect(programme!.batches.map(({ plantIds }) => plantIds.length)).toEqual([2, 2, 2]);
     expect(programme!.tonight).toHaveLength(2);
     expect(programme!.behind).toHaveLength(4);
     expect(programme!.left).toEqual([]);
     expectOk(await begin(context, from, winter(moveOn, { dryingPots: 1 })));
-    const tighter = (await readWintering(context)).programme!;
+    const tighter = (await readWintering(context)).programmes[0]!;
     expect(tighter.left).toHaveLength(3);
     expect(tighter.begunOn).toBe(addDays(today(context), -2));
     expect(tighter.stowaways.before).toBeGreaterThanOrEqual(tighter.stowaways.planned);
@@ -175,17 +175,23 @@ describe("the way in for winter", () => {
     const from = await terrace();
     const plantId = await plantOn(context, from, { genus: "Ficus", growthForm: "uprightShrub" });
     expectOk(await begin(daysAgo(context, 10), from, winter(addDays(today(context), 5))));
-    const [line] = (await readWintering(daysAgo(context, 10))).programme!.tonight;
+    const [line] = (await readWintering(daysAgo(context, 10))).programmes[0]!.tonight;
     for (const one of line!.acts) {
       const filed = { plantId, placeId: null, caseId: null, stepId: null };
       const at = daysAgo(context, 10).now;
       expectOk(await recordAct(context, { id: uuidv7(), ...filed, act: one, at, note: "", alreadyDone: false }));
     }
-    expect((await readWintering(context)).programme).toMatchObject({ plants: 1, done: 1, batches: [] });
+    expect((await readWintering(context)).programmes[0]).toMatchObject({ plants: 1, done: 1, batches: [] });
     expectOk(await movePlant(context, { id: uuidv7(), plantId, placeId: shelf, at: daysAgo(context, 8).now }));
-    const { programme } = await readWintering(context);
+    const [programme] = (await readWintering(context)).programmes;
     expect(programme).toMatchObject({ plants: 0, inside: [{ on: addDays(today(context), -1) }] });
     expect((await readRooms(context)).map(({ what }) => what.what)).toEqual(["winterSpray"]);
+  });
+
+  it("runs for each place out of doors by itself", async () => {
+    const soon = addDays(today(context), 20);
+    for (const place of [await terrace(), await terrace()]) expectOk(await begin(context, place, winter(soon)));
+    expect((await readWintering(context)).programmes).toHaveLength(2);
   });
 
   it("goes to another place than it comes from, to one that is there, and not into the past", async () => {

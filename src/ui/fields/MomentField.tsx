@@ -1,6 +1,6 @@
 "use client";
 
-import { useState } from "react";
+import { useId, useState } from "react";
 import Form from "react-bootstrap/Form";
 import type { FieldValues, Path, PathValue, UseFormReturn } from "react-hook-form";
 import { dayAndYear } from "@/wording/dates";
@@ -26,6 +26,7 @@ export function MomentField<T extends FieldValues>({
   label: string;
   hint?: string;
 }) {
+  const id = useId();
   const { timeZone } = useCollection();
   const [typed, setTyped] = useState(() => {
     const at = new Date(form.getValues(name) as string);
@@ -62,8 +63,8 @@ export function MomentField<T extends FieldValues>({
             <Form.Check
               key={at.getTime()}
               type="radio"
-              id={`field-${name}-${i}`}
-              name={`which-${name}`}
+              id={`${id}-${i}`}
+              name={`which-${id}`}
               checked={which === i}
               onChange={() => put(typed, i)}
               label={i === 0 ? "The first, before the clocks went back" : "The second, after the clocks went back"}

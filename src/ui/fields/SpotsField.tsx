@@ -1,5 +1,6 @@
 "use client";
 
+import { useId } from "react";
 import { Controller, get, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
 import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
 import type { SpotId } from "@/core/plants/spots";
@@ -19,9 +20,10 @@ export function SpotsField<T extends FieldValues>({
   label: string;
   growthForm: GrowthFormId;
 }) {
+  const id = useId();
   const message = (get(form.formState.errors, name) as { message?: string } | undefined)?.message;
   return (
-    <fieldset className="mb-3" aria-describedby={`field-${name}-problem`} id={`field-${name}`} tabIndex={-1}>
+    <fieldset className="mb-3" aria-describedby={`${id}-problem`} id={id} tabIndex={-1}>
       <legend className="fs-6 fw-semibold mb-1">{label}</legend>
       <Controller
         control={form.control}
@@ -38,7 +40,7 @@ export function SpotsField<T extends FieldValues>({
           );
         }}
       />
-      <FieldProblem name={name} message={message} />
+      <FieldProblem id={id} message={message} />
     </fieldset>
   );
 }

@@ -1,6 +1,6 @@
 "use client";
 
-import type { ReactNode } from "react";
+import { useId, type ReactNode } from "react";
 import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
@@ -21,9 +21,9 @@ function messageOf<T extends FieldValues>(form: UseFormReturn<T>, name: string):
 }
 
 /** What is wrong with a field and what would be right; its control points here. */
-export function FieldProblem({ name, message }: { name: string; message: string | undefined }) {
+export function FieldProblem({ id, message }: { id: string; message: string | undefined }) {
   return (
-    <div id={`field-${name}-problem`} className="text-danger-emphasis fw-semibold" role={message ? "alert" : undefined}>
+    <div id={`${id}-problem`} className="text-danger-emphasis fw-semibold" role={message ? "alert" : undefined}>
       {message}
     </div>
   );
@@ -40,7 +40,8 @@ export function Field<T extends FieldValues>({
   children: (wiring: { id: string; isInvalid: boolean; "aria-describedby": string }) => ReactNode;
 }) {
   const message = messageOf(form, name);
-  const id = `field-${name}`;
+  // Two forms of one page may ask for the same: each field is known by an id of its own.
+  const id = useId();
   return (
     <div className="mb-3">
       <Form.Label htmlFor={id} className="mb-1 fw-semibold">
@@ -52,7 +53,7 @@ export function Field<T extends FieldValues>({
           {hint}
         </Form.Text>
       )}
-      <FieldProblem name={name} message={message} />
+      <FieldProblem id={id} message={message} />
     </div>
   );
 }
@@ -111,9 +112,10 @@ export function SelectField<T extends FieldValues>({ options, ...field }: FieldP
 }
 
 export function SwitchField<T extends FieldValues>({ form, name, label, hint }: FieldProps<T>) {
+  const id = useId();
   return (
     <div className="mb-3">
-      <Form.Check id={`field-${name}`} label={label} {...form.register(name)} />
+      <Form.Check id={id} label={label} {...form.register(name)} />
       {hint && <Form.Text>{hint}</Form.Text>}
     </div>
   );
@@ -128,18 +130,19 @@ export function ChecksField<T extends FieldValues>({
   options,
 }: FieldProps<T> & { options: Options }) {
   const message = messageOf(form, name);
+  const id = useId();
   return (
-    <fieldset className="mb-3" aria-describedby={`field-${name}-problem`}>
+    <fieldset className="mb-3" aria-describedby={`${id}-problem`}>
       <legend className="fs-6 fw-semibold mb-0">{label}</legend>
       {hint && <Form.Text>{hint}</Form.Text>}
       <div className="row row-cols-1 row-cols-sm-2 row-cols-xl-3 gx-3">
         {options.map(([value, text]) => (
           <div className="col" key={value}>
-            <Form.Check id={`field-${name}-${value}`} value={value} label={text} {...form.register(name)} />
+            <Form.Check id={`${id}-${value}`} value={value} label={text} {...form.register(name)} />
           </div>
         ))}
       </div>
-      <FieldProblem name={name} message={message} />
+      <FieldProblem id={id} message={message} />
     </fieldset>
   );
 }
@@ -154,6 +157,7 @@ export function ChoiceField<T extends FieldValues>({
   onChoose,
 }: FieldProps<T> & { options: Options; onChoose?: (value: string) => void }) {
   const message = messageOf(form, name);
+  const id = useId();
   return (
     <fieldset className="mb-3">
       <legend className="fs-6 fw-semibold mb-1">{label}</legend>
@@ -163,7 +167,7 @@ export function ChoiceField<T extends FieldValues>({
             <input
               type="radio"
               className="btn-check"
-              id={`field-${name}-${value}`}
+              id={`${id}-${value}`}
               value={value}
               autoComplete="off"
               {...form.register(
@@ -171,7 +175,7 @@ export function ChoiceField<T extends FieldValues>({
                 onChoose && { onChange: (event: { target: { value: string } }) => onChoose(event.target.value) },
               )}
             />
-            <label className="btn btn-outline-primary" htmlFor={`field-${name}-${value}`}>
+            <label className="btn btn-outline-primary" htmlFor={`${id}-${value}`}>
               {text}
             </label>
           </div>

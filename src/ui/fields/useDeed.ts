@@ -22,6 +22,13 @@ const RENEWED =
   "The application has been renewed since this page was opened. Reload the page: what you typed is put back, and can be sent.";
 const LOST = "It could not be sent. What you typed is still here: check the connection and press again.";
 
+/** The names of all fields of a form, those within others among them. */
+function namesIn(values: object): string[] {
+  return Object.entries(values).flatMap(([name, value]) =>
+    value !== null && typeof value === "object" && !Array.isArray(value) ? [name, ...namesIn(value as object)] : [name],
+  );
+}
+
 /**
  * A form that does one deed in the collection its page is about. It checks with the same schema as the server, keeps everything
  * typed when saving fails, puts each problem at its field and the focus with it. Sending again is safe: the deed's ids were
@@ -40,7 +47,7 @@ export function useDeed<T extends FieldValues>(options: {
   const form = useForm<T>({ resolver: zodResolver(schema as never) as never, defaultValues });
 
   // Which of a page's forms it is shows in its fields.
-  const draftKey = `draft ${Object.keys(defaultValues).join(" ")}`;
+  const draftKey = `draft ${namesIn(defaultValues).join(" ")}`;
   useEffect(() => {
     const key = `${draftKey} ${location.pathname}`;
     const draft = sessionStorage.getItem(key);

@@ -98,8 +98,12 @@ describe("a record as lines", () => {
     ]);
   });
 
-  it("has words for every kind of fact, and all but photos and cleanings have a page to stand on", () => {
+  it("has words for every kind of fact, and all but photos, cleanings and days of a climate have a page to stand on", () => {
     expect(Object.keys(tell).toSorted()).toEqual([...factKindIds].toSorted());
-    expect(factKindIds.filter((kind) => factKinds[kind].shownOn.length === 0)).toEqual(["photo", "cleaning"]);
+    expect(factKindIds.filter((kind) => factKinds[kind].shownOn.length === 0)).toEqual([
+      "photo",
+      "cleaning",
+      "climateDay",
+    ]);
   });
 });

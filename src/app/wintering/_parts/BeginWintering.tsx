@@ -27,24 +27,24 @@ export function BeginWintering({
   outdoors,
   indoors,
   coldNights,
-  running,
+  chosen,
   day,
 }: {
   outdoors: readonly PlaceChoice[];
   indoors: readonly (PlaceChoice & { readonly roomFor: number | null })[];
   coldNights: readonly { readonly coldestC: number; readonly day: Day }[];
-  running: { readonly placeId: string; readonly chosen: Chosen<"wintering"> } | null;
+  /** What was chosen before; null where it is to begin. */
+  chosen: Chosen<"wintering"> | null;
   day: Day;
 }) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
-  const chosen = running?.chosen;
   const { form, submit, trouble } = useDeed({
     schema: beginProgramme as z.ZodType<unknown, Typed>,
     action: beginProgrammeAction,
     defaults: () => ({
       id: uuidv7(),
-      placeId: running?.placeId ?? outdoors[0]!.id,
+      placeId: outdoors[0]!.id,
       chosen: {
         programme: "wintering" as const,
         toPlaceId: chosen?.toPlaceId ?? indoors[0]?.id ?? "",
@@ -129,8 +129,8 @@ export function BeginWintering({
       <SubmitRow
         form={form}
         trouble={trouble}
-        label={running ? "Go on with this" : "Begin"}
-        variant={running ? "outline-primary" : "primary"}
+        label={chosen ? "Go on with this" : "Begin"}
+        variant={chosen ? "outline-primary" : "primary"}
       />
     </form>
   );

@@ -3,7 +3,7 @@ import { addDays, daysBetween, type Day } from "../../climate/days";
 import type { CountedOn } from "../../facts/kinds/trapCount";
 import { cardHazard, cultures, cupHazard, predators } from "../../remedies/lasting";
 import { DRENCH_REACH, soilKillOf } from "../../remedies/soilRemedies";
-import type { AirTrap, GnatRoom, PotEffect, PotTreatment } from "./room";
+import type { AirTrap, CardCount, GnatRoom, PotEffect, PotTreatment } from "./room";
 
 /** A pot of the room, with how much of the laying it draws. */
 export interface RoomPot {
@@ -45,6 +45,8 @@ const POTS_A_CARD = 10;
 /** However many cards hang, no more than this of the flies are caught a day (HOUSE). */
 const MOST_A_DAY = 0.35;
 
+const KEPT_DAYS = 366;
+
 const perCard = cardHazard.fungusGnat!["adult"]!;
 const perCup = cupHazard.fungusGnat!["adult"]!;
 const SOIL_STAGES = ["egg", "larva", "pupa"] as const;
@@ -70,8 +72,9 @@ export function roomOf(record: RoomRecord, coming: readonly RoomAct[], begin: Da
   const at = (day: Day) => daysBetween(begin, day);
   const placeOf = new Map(record.pots.map(({ plantId }, i) => [plantId, i]));
   const potsOf = ({ plantIds }: RoomAct) => plantIds.flatMap((id) => placeOf.get(id) ?? []);
+  // Whatever is kept up is so for a year at most.
   const acts = [...record.acts, ...coming]
-    .filter((one) => at(one.day) >= -60)
+    .filter((one) => at(one.day) >= -KEPT_DAYS)
     .toSorted((a, b) => (a.day < b.day ? -1 : 1));
   const effects = acts.flatMap((one) => effectsOf(one.act, at(one.day), potsOf(one)));
   const treatments = acts.flatMap((one) => treatmentsOf(one.act, at(one.day), potsOf(one)));
@@ -90,20 +93,44 @@ export function roomOf(record: RoomRecord, coming: readonly RoomAct[], begin: Da
     };
   });
   const counted = record.counts.filter(({ day }) => at(day) >= 0);
+  const cards = cardsOf(counted, at);
   return {
     weights: record.pots.map(({ weight }) => weight),
     dailyMeanC: record.warmth(begin, until),
     effects,
     treatments,
-    traps,
-    cards: counted
-      .filter(({ what }) => what === "cards")
-      .map(({ day, days, count }) => ({ atDay: at(day), overDays: days, count })),
+    traps: [...traps, ...unwritten(cards, traps, record.pots.length)],
+    cards,
     slices: counted.flatMap(({ what, plantId, day, count }) => {
       const pot = what === "slice" && plantId !== null ? placeOf.get(plantId) : undefined;
       return pot === undefined ? [] : [{ atDay: at(day), pot, larvae: count }];
     }),
   };
+}
+
+/** Counts on cards by day: of one day they are of several cards, and are taken together. */
+function cardsOf(counted: readonly RoomCount[], at: (day: Day) => number): readonly CardCount[] {
+  const byDay = new Map<number, CardCount>();
+  for (const { what, day, days, count } of counted) {
+    if (what !== "cards") continue;
+    const atDay = at(day);
+    const there = byDay.get(atDay);
+    byDay.set(atDay, {
+      atDay,
+      overDays: Math.max(days, there?.overDays ?? 0),
+      count: count + (there?.count ?? 0),
+    });
+  }
+  return [...byDay.values()].toSorted((a, b) => a.atDay - b.atDay);
+}
+
+/** Cards that nobody wrote down as hung, and on which flies were counted all the same: one, as long as it was counted over. */
+function unwritten(cards: readonly CardCount[], traps: readonly AirTrap[], pots: number): readonly AirTrap[] {
+  return cards.flatMap(({ atDay, overDays }) => {
+    const fromDay = atDay - overDays;
+    const hung = traps.some((trap) => trap.counted && trap.fromDay < atDay && trap.untilDay > fromDay);
+    return hung ? [] : [{ fromDay, untilDay: atDay, perDay: trapRate(1, pots, perCard), counted: true }];
+  });
 }
 
 function effectsOf(act: Act, fromDay: number, pots: readonly number[]): PotEffect[] {

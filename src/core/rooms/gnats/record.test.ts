@@ -115,6 +115,25 @@ describe("a room from its record", () => {
     expect(room.treatments[0]!.kill[0]).toBe(0);
   });
 
+  it("takes counts of one day together, and a count without a card written down for that of one", () => {
+    const counts = [counted(7, 3), counted(7, 2), counted(14, 4)];
+    const room = roomOf(record({ counts, acts: [did("cards", 8)] }), [], on(0), on(20));
+    expect(room.cards).toEqual([
+      { atDay: 7, overDays: 7, count: 5 },
+      { atDay: 14, overDays: 7, count: 4 },
+    ]);
+    expect(room.traps.map(({ fromDay, untilDay }) => [fromDay, untilDay])).toEqual([
+      [8, 36],
+      [0, 7],
+    ]);
+    // Fewer from week to week, on cards that nobody wrote down: they come down, and not up with every count.
+    const bare = (flies: number[]) => {
+      const weekly = flies.map((n, i) => counted(7 * i, n));
+      return judgeGnats(roomOf(record({ counts: weekly }), [], on(0), on(35)), 28)!.flying;
+    };
+    expect(bare([40, 20, 10, 5, 2])).toBeLessThan(bare([40]));
+  });
+
   it("leaves out slices of plants that no longer stand there", () => {
     const slice = (plantId: string) => ({ what: "slice", plantId, days: 4, count: 3, day: on(1) }) as const;
     const room = roomOf(record({ counts: [slice("a"), slice("gone")] }), [], on(0), on(5));

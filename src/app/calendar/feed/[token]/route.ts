@@ -1,3 +1,4 @@
+import { isSecure } from "@/app/_parts/peer";
 import { icsOf } from "@/app/_parts/ics";
 import { now } from "@/clock";
 import { addDays } from "@/core/climate/days";
@@ -16,7 +17,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ toke
   if (!context) return new Response("There is no such calendar.\n", { status: 404 });
   const day = today(context);
   const entries = await readCalendar(context, day, addDays(day, AHEAD_DAYS));
-  const { origin } = new URL(request.url);
+  // Under which name and how it was asked for; the name was checked at the door.
+  const origin = `${isSecure(request.headers) ? "https" : "http"}://${request.headers.get("host")}`;
   const { name, id } = context.collection;
   const text = icsOf(entries, { name, collectionId: id, now: context.now, link: (path) => `${origin}${path}` });
   return new Response(text, {

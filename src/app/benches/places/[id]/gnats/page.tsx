@@ -63,7 +63,7 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
               placeId={place.id}
               pots={pots}
               hung={view.inForce.includes("cards")}
-              lastOn={counts.at(-1)?.day ?? null}
+              lastOn={counts.findLast(({ what }) => what === "cards")?.day ?? null}
               day={day}
             />
           </Panel>

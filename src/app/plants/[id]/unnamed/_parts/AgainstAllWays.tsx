@@ -133,7 +133,7 @@ function Adopt({
   const { errors } = form.formState;
   return (
     <form onSubmit={submit} className="mb-3" noValidate>
-      <FieldProblem name="dates" message={errors.dates?.message ?? errors.dates?.root?.message} />
+      <FieldProblem id="dates" message={errors.dates?.message ?? errors.dates?.root?.message} />
       <SubmitRow
         form={form}
         trouble={trouble}

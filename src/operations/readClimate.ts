@@ -4,6 +4,7 @@ import { sineDegreeDays } from "@/core/climate/singleSine";
 import { temperaturesBy } from "@/core/case/warmth";
 import { dailyMeans } from "@/core/climate/dailyMeans";
 import { idIn } from "@/core/fields";
+import { meanOf } from "@/core/numerics/mean";
 import { pestOf, type PestId } from "@/core/pests/pests";
 import { pacesAt, paceAt, type Pace } from "@/core/rooms/pace";
 import { moveBefore } from "@/core/rooms/wintering";
@@ -52,9 +53,6 @@ const LATELY_DAYS = 14;
 const COOLER_C = 3;
 const MONTH_DAYS = 30;
 
-const mean = (values: readonly number[]) =>
-  values.length > 0 ? values.reduce((sum, value) => sum + value, 0) / values.length : null;
-
 /** What is known of the air of a place, and how fast pests go in it. Null for no such place. */
 export async function readClimate(context: Context, asked: string): Promise<ClimateView | null> {
   const id = idIn(asked);
@@ -90,7 +88,7 @@ export async function readClimate(context: Context, asked: string): Promise<Clim
     };
   });
   const last = days.slice(-LATELY_DAYS);
-  const latelyC = mean(last.map(({ meanC }) => meanC));
+  const latelyC = meanOf(last.map(({ meanC }) => meanC));
   const known = <T>(values: readonly (T | null)[]) => values.filter((value) => value !== null);
   const degreeDays = (pest: PestId): number | null => {
     const month = days.slice(-MONTH_DAYS).filter(({ minC }) => minC !== null);
@@ -105,8 +103,8 @@ export async function readClimate(context: Context, asked: string): Promise<Clim
         ? null
         : {
             meanC: latelyC,
-            deficitKpa: mean(known(last.map((one) => one.deficitKpa))),
-            humidity: mean(known(last.map((one) => one.humidity))),
+            deficitKpa: meanOf(known(last.map((one) => one.deficitKpa))),
+            humidity: meanOf(known(last.map((one) => one.humidity))),
           },
     paces:
       latelyC === null

@@ -3,6 +3,7 @@ import { addDays, daysBetween } from "@/core/climate/days";
 import { temperaturesBy } from "@/core/case/warmth";
 import { standing } from "@/core/facts/facts";
 import { idIn } from "@/core/fields";
+import { meanOf } from "@/core/numerics/mean";
 import type { PestId } from "@/core/pests/pests";
 import { keptOf } from "@/core/plants/kept";
 import { whatFeeds, type Feeds } from "@/core/rooms/feeding";
@@ -18,8 +19,6 @@ import { around } from "./parts/roomOnRecord";
 const LATELY_DAYS = 14;
 const FEED_DAYS = 60;
 const YEAR_DAYS = 365;
-const mean = (values: readonly number[]) =>
-  values.length > 0 ? values.reduce((sum, value) => sum + value, 0) / values.length : null;
 
 /** What feeds pests at a place, by what is on record of it; empty where nothing speaks of it, or there is no such place. */
 export async function readFeeding(context: Context, asked: string): Promise<readonly Feeds[]> {
@@ -60,8 +59,8 @@ export async function readFeeding(context: Context, asked: string): Promise<read
   const source = measuredAt(all, place.id, new Set(measured.map(({ placeId }) => placeId)));
   const deficits = measured.filter((one) => one.placeId === source && one.day >= from).map((one) => one.deficitKpa);
   return whatFeeds({
-    meanC: temperatures.length > 0 ? mean(dailyMeans(temperatures, from, day)) : null,
-    deficitKpa: mean(deficits.filter((value) => value !== null)),
+    meanC: temperatures.length > 0 ? meanOf(dailyMeans(temperatures, from, day)) : null,
+    deficitKpa: meanOf(deficits.filter((value) => value !== null)),
     plants: described.length,
     roomFor: place.roomFor,
     keptWet: described.filter((plant) => keptOf({ ...plant, kept: plant.kept ?? null }) === "wet").length,

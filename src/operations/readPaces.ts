@@ -1,6 +1,7 @@
 import { temperaturesBy } from "@/core/case/warmth";
 import { dailyMeans } from "@/core/climate/dailyMeans";
 import { addDays, type Day } from "@/core/climate/days";
+import { meanOf } from "@/core/numerics/mean";
 import { pestIds, type PestId } from "@/core/pests/pests";
 import { paceAt } from "@/core/rooms/pace";
 import { together } from "@/db/query";
@@ -11,8 +12,6 @@ import { scopeOf, today, type Context } from "./context";
 import { measuredAt, measuredLately } from "./parts/measured";
 
 const LATELY_DAYS = 14;
-const mean = (values: readonly number[]) =>
-  values.length > 0 ? values.reduce((sum, value) => sum + value, 0) / values.length : null;
 
 export interface PacesView {
   readonly day: Day;
@@ -50,13 +49,13 @@ export async function readPaces(context: Context): Promise<PacesView> {
       const temperatures = temperaturesOf(id);
       const plants = counts.find(({ placeId }) => placeId === id)?.plants ?? 0;
       if (temperatures.length === 0 || kind === "bag") return [];
-      const meanC = mean(dailyMeans(temperatures, from, day))!;
+      const meanC = meanOf(dailyMeans(temperatures, from, day))!;
       const source = measuredAt(all, id, new Set(measured.map(({ placeId }) => placeId)));
       const deficits = measured.filter((one) => one.placeId === source && one.day >= from).map((one) => one.deficitKpa);
       return [
         {
           ...{ id, name, meanC, plants },
-          deficitKpa: mean(deficits.filter((value) => value !== null)),
+          deficitKpa: meanOf(deficits.filter((value) => value !== null)),
           doubling: pestIds.map((pest) => paceAt(pest, meanC).doublingDays),
         },
       ];

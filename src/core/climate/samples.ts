@@ -1,3 +1,4 @@
+import { meanOf } from "../numerics/mean";
 import type { Day } from "./days";
 import { deficitKPa } from "./vapour";
 
@@ -92,7 +93,6 @@ export interface DaySummary {
 }
 
 const HOUR_MS = 3_600_000;
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /**
  * Days from samples that are believed, ascending. Means are those of hourly means, so that a burst of samples weighs no more than the
@@ -115,9 +115,9 @@ export function daysFrom(samples: readonly Sample[], dayOf: (at: Date) => Day): 
     const hourly = (value: (sample: Sample) => number | null): number | null => {
       const means = [...hours.values()].flatMap((group) => {
         const known = group.map(value).filter((one) => one !== null);
-        return known.length > 0 ? [mean(known)] : [];
+        return meanOf(known) ?? [];
       });
-      return means.length > 0 ? mean(means) : null;
+      return meanOf(means);
     };
     const celsius = there.map((sample) => sample.celsius);
     return {

@@ -2,19 +2,14 @@
 
 import { useRouter } from "next/navigation";
 import { useState, type FormEvent } from "react";
-import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
+import { notSent, TableOutcome, textOf } from "@/app/_parts/TableOutcome";
 import type { DeedResult } from "@/ui/fields/deedResult";
 import { useCollection } from "@/ui/shell/Collection";
 
 const tables = { looks: "Looks", finds: "Finds", acts: "Acts" } as const;
 type Table = keyof typeof tables;
-
-const CONNECTION = {
-  path: "",
-  message: "It could not be sent. Bringing it in again does it once: check the connection.",
-};
 
 /** Tables from a spreadsheet: what was looked at, found and done elsewhere, or before. */
 export function TablesForm() {
@@ -26,13 +21,10 @@ export function TablesForm() {
   const send = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const { elements } = event.currentTarget;
-    const textOf = async (table: Table) => {
-      const file = (elements.namedItem(`csv-${table}`) as HTMLInputElement).files?.[0];
-      return file ? new TextDecoder("utf-8", { fatal: true }).decode(await file.arrayBuffer()) : "";
-    };
+    const of = (table: Table) => textOf((elements.namedItem(`csv-${table}`) as HTMLInputElement).files?.[0]);
     setGoing(true);
     try {
-      const texts = { looks: await textOf("looks"), finds: await textOf("finds"), acts: await textOf("acts") };
+      const texts = { looks: await of("looks"), finds: await of("finds"), acts: await of("acts") };
       const answer = await fetch("/settings/data/csv", {
         method: "POST",
         body: JSON.stringify(texts),
@@ -42,11 +34,7 @@ export function TablesForm() {
       setResult(came);
       if (came.ok) router.refresh();
     } catch (error) {
-      const noText = { path: "", message: "A file is no text. Save the table as CSV (UTF-8) and choose it again." };
-      setResult({
-        ok: false,
-        problems: [error instanceof TypeError && /decod|encod/i.test(error.message) ? noText : CONNECTION],
-      });
+      setResult(notSent(error));
     } finally {
       setGoing(false);
     }
@@ -63,22 +51,11 @@ export function TablesForm() {
       <Button type="submit" disabled={going}>
         {going ? "Bringing them in …" : "Bring the tables in"}
       </Button>
-      {result?.ok && (
-        <Alert variant="success" className="mt-2 mb-0" role="status">
-          {String(result.value["added"])} new, {String(result.value["known"])} known already
-          {result.value["struckOut"] ? `, ${String(result.value["struckOut"])} struck out and left out` : ""}.
-        </Alert>
-      )}
-      {result && !result.ok && (
-        <Alert variant="danger" className="mt-2 mb-0">
-          <strong>Nothing was brought in.</strong>
-          <ul className="mb-0 ps-3">
-            {result.problems.map(({ message }, i) => (
-              <li key={i}>{message}</li>
-            ))}
-          </ul>
-        </Alert>
-      )}
+      <TableOutcome result={result}>
+        {({ added, known, struckOut }) =>
+          `${String(added)} new, ${String(known)} known already${struckOut ? `, ${String(struckOut)} struck out and left out` : ""}.`
+        }
+      </TableOutcome>
     </Form>
   );
 }

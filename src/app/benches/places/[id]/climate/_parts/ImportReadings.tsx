@@ -2,16 +2,13 @@
 
 import { useRouter } from "next/navigation";
 import { useState, type FormEvent } from "react";
-import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
+import { notSent, TableOutcome, textOf } from "@/app/_parts/TableOutcome";
 import type { DeedResult } from "@/ui/fields/deedResult";
 import { useCollection } from "@/ui/shell/Collection";
 import { doubtNames } from "@/wording/rooms";
 import type { Doubt } from "@/core/climate/samples";
-
-const LOST = { path: "", message: "It could not be sent. Bringing it in again does it once: check the connection." };
-const NO_TEXT = { path: "", message: "The file is no text. Save the table as CSV (UTF-8) and choose it again." };
 
 /** A table of readings, pasted or chosen as a file. */
 export function ImportReadings({ placeId }: { placeId: string }) {
@@ -27,7 +24,7 @@ export function ImportReadings({ placeId }: { placeId: string }) {
     setGoing(true);
     setResult(null);
     try {
-      const text = file ? new TextDecoder("utf-8", { fatal: true }).decode(await file.arrayBuffer()) : pasted;
+      const text = file ? await textOf(file) : pasted;
       const answer = await fetch(`/benches/places/${placeId}/climate/readings`, {
         method: "POST",
         body: text,
@@ -37,8 +34,7 @@ export function ImportReadings({ placeId }: { placeId: string }) {
       setResult(came);
       if (came.ok) router.refresh();
     } catch (error) {
-      const noText = error instanceof TypeError && /decod|encod/i.test(error.message);
-      setResult({ ok: false, problems: [noText ? NO_TEXT : LOST] });
+      setResult(notSent(error));
     } finally {
       setGoing(false);
     }
@@ -65,22 +61,11 @@ export function ImportReadings({ placeId }: { placeId: string }) {
       <Button type="submit" disabled={going}>
         {going ? "Bringing it in …" : "Bring it in"}
       </Button>
-      {result?.ok && (
-        <Alert variant="success" className="mt-2 mb-0" role="status">
-          {String(result.value["added"])} days new, {String(result.value["known"])} known already.
-          {doubted(result.value["doubted"] as Partial<Record<Doubt, number>>)}
-        </Alert>
-      )}
-      {result && !result.ok && (
-        <Alert variant="danger" className="mt-2 mb-0">
-          <strong>Nothing was brought in.</strong>
-          <ul className="mb-0 ps-3">
-            {result.problems.map(({ message }, i) => (
-              <li key={i}>{message}</li>
-            ))}
-          </ul>
-        </Alert>
-      )}
+      <TableOutcome result={result}>
+        {({ added, known, doubted: doubts }) =>
+          `${String(added)} days new, ${String(known)} known already.${doubted(doubts as Partial<Record<Doubt, number>>)}`
+        }
+      </TableOutcome>
     </Form>
   );
 }

@@ -3,6 +3,7 @@
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Day } from "@/core/climate/days";
 import { groupBy } from "@/core/groupBy";
+import { meanOf } from "@/core/numerics/mean";
 import type { ShownDay } from "@/operations/readClimate";
 import { shortDay } from "@/wording/dates";
 import { monthNames } from "@/wording/rooms";
@@ -79,8 +80,6 @@ export function YearChart({ days }: { days: readonly ShownDay[] }) {
   );
 }
 
-const mean = (values: readonly number[]) =>
-  values.length > 0 ? values.reduce((sum, value) => sum + value, 0) / values.length : null;
 const shown = (value: number | null, digits = 1) => (value === null ? "" : value.toFixed(digits));
 
 export function MonthTable({ days }: { days: readonly ShownDay[] }) {
@@ -109,11 +108,11 @@ export function MonthTable({ days }: { days: readonly ShownDay[] }) {
                 <th scope="row">
                   {monthNames[Number(month.slice(5, 7)) - 1]} {month.slice(0, 4)}
                 </th>
-                <td>{shown(mean(there.map(({ meanC }) => meanC)))}</td>
+                <td>{shown(meanOf(there.map(({ meanC }) => meanC)))}</td>
                 <td>{lows.length > 0 ? shown(Math.min(...lows)) : ""}</td>
                 <td>{highs.length > 0 ? shown(Math.max(...highs)) : ""}</td>
-                <td>{shown(mean(known(there.map(({ humidity }) => humidity))), 0)}</td>
-                <td>{shown(mean(known(there.map(({ deficitKpa }) => deficitKpa))), 2)}</td>
+                <td>{shown(meanOf(known(there.map(({ humidity }) => humidity))), 0)}</td>
+                <td>{shown(meanOf(known(there.map(({ deficitKpa }) => deficitKpa))), 2)}</td>
                 <td>{there.filter(({ filled }) => filled).length || ""}</td>
               </tr>
             );

@@ -13,7 +13,7 @@ import type { PlaceKey } from "./collection";
 type IdOf = (...parts: readonly (string | number)[]) => string;
 
 /** Where the simulated devices answer. */
-const AIR_PORT = process.env["AIR_PORT"] ?? "3189";
+const airPort = () => process.env["AIR_PORT"] ?? "3189";
 const YEAR_DAYS = 365;
 /** A week of the spring in which the device lay in a drawer: a gap. */
 const GAP = { from: 240, until: 233 };
@@ -37,7 +37,7 @@ export async function loadAir(context: Context, idOf: IdOf): Promise<void> {
       };
     });
   expectOk(await importReadings(context, { placeId, rows }));
-  const address = `http://127.0.0.1:${AIR_PORT}/air/lamp-room`;
+  const address = `http://127.0.0.1:${airPort()}/air/lamp-room`;
   expectOk(
     await keepSensor(context, { id: idOf("sensor", "lampRoom"), name: "Air of the lamp room", placeId, address }),
   );

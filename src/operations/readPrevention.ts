@@ -147,7 +147,7 @@ export async function readPrevention(context: Context): Promise<PreventionView> 
           ({ act, plantId }) =>
             plantId === one.plant.plantId && act.kind === "contact" && mixes[act.mix].remedy === remedy,
         );
-        return { one, on: nextRound(chosen.chosen, chosen.begunOn, last?.day ?? null) };
+        return { one, on: nextRound(chosen.chosen, chosen.begunOn, last?.day ?? null, day) };
       });
     const due = dated.filter(({ on }) => on <= day);
     const weightOf = ({ plant }: (typeof asked)[number]) => plant.carries.reduce((sum, { p }) => sum + p, 0);

@@ -26,11 +26,11 @@ export async function readRooms(context: Context, withinDays = 0): Promise<reado
     for (const programme of (await readWintering(context)).programmes) {
       const { placeId, placeName, batches, behind, chosen, inside, plants } = programme;
       const base = { programme: "wintering", placeId, placeName } as const;
-      for (const batch of batches)
+      for (const [i, batch] of batches.entries())
         dues.push({
           ...base,
           on: batch.day,
-          what: { what: "winterBatch", plants: batch.plantIds.length, behind: behind.length },
+          what: { what: "winterBatch", plants: batch.plantIds.length, behind: i === 0 ? behind.length : 0 },
         });
       if (plants > 0) dues.push({ ...base, on: chosen.moveOn, what: { what: "winterMove", plants } });
       for (const on of [...new Set(inside.map((one) => one.on))])

@@ -19,11 +19,26 @@ export interface ReadReadings {
   readonly problems: readonly ReadingProblem[];
 }
 
+/** A day is not colder or warmer than this, °C; single readings that are, are told and not believed. */
+const COLDEST_C = -30;
+const WARMEST_C = 60;
+
 /** The names a column may have, in small letters without spaces, signs and units. */
 const columns = {
   when: ["time", "at", "date", "day", "datetime", "timestamp", "when", "moment"],
-  celsius: ["celsius", "temperature", "temp", "c", "tempc", "temperaturec", "airtemperature"],
-  fahrenheit: ["fahrenheit", "f", "tempf", "temperaturef"],
+  celsius: [
+    "celsius",
+    "temperature",
+    "temp",
+    "c",
+    "tempc",
+    "temperaturec",
+    "airtemperature",
+    "fahrenheit",
+    "f",
+    "tempf",
+    "temperaturef",
+  ],
   humidity: ["humidity", "rh", "relativehumidity", "hum"],
   min: ["min", "minc", "low", "lowest", "tmin", "mintemperature", "minimum"],
   max: ["max", "maxc", "high", "highest", "tmax", "maxtemperature", "maximum"],
@@ -37,16 +52,22 @@ const plainName = (heading: string) =>
     .replace(/°|\(.*\)|\[.*\]|%/g, "")
     .replace(/[^a-z]/g, "");
 
-/** Which column of a table is which; a heading in °F is one in Fahrenheit, whatever it is called. */
+/** Whether a heading says that its numbers are in Fahrenheit, whatever else it is called. */
+const isFahrenheit = (heading: string) =>
+  /°\s*f|\(f\)|fahrenheit|^\s*f\s*$|(temp|temperature)_?f$/i.test(heading.trim());
+
+/** Air of a room or a garden is not beyond these: whatever is, is a mistake of the table. */
+const isAir = (column: Column, value: number) =>
+  column === "humidity" ? value >= 0 && value <= 100 : Number.isFinite(value) && value >= -90 && value <= 100;
+
+/** Which column of a table is which. */
 function meaningOf(headings: readonly string[]): Partial<Record<Column, string>> {
   const found: Partial<Record<Column, string>> = {};
   for (const heading of headings) {
     const name = plainName(heading);
-    const inF = /°\s*f|\(f\)|fahrenheit/i.test(heading);
     const column = (Object.keys(columns) as Column[]).find((one) => (columns[one] as readonly string[]).includes(name));
     if (!column) continue;
-    const meant = inF && column === "celsius" ? "fahrenheit" : column;
-    found[meant] ??= heading;
+    found[column] ??= heading;
   }
   return found;
 }
@@ -76,7 +97,9 @@ export function readingsFromRows(rows: readonly Cells[], momentOf: (cell: string
     const read = (column: Column): number | null => {
       const heading = names[column];
       const value = heading === undefined ? null : numberIn(cells[heading]);
-      if (value === null || Number.isFinite(value)) return value;
+      if (value === null) return null;
+      const inCelsius = column !== "humidity" && isFahrenheit(heading!) ? ((value - 32) * 5) / 9 : value;
+      if (isAir(column, inCelsius)) return inCelsius;
       wrong(heading!, "not_a_number");
       return NaN;
     };
@@ -85,10 +108,14 @@ export function readingsFromRows(rows: readonly Cells[], momentOf: (cell: string
       wrong(names.when ?? "time", "required");
       continue;
     }
-    const fahrenheit = read("fahrenheit");
-    const celsius = read("celsius") ?? (fahrenheit === null ? null : ((fahrenheit - 32) * 5) / 9);
+    const celsius = read("celsius");
     const [minC, maxC, meanC, humidity] = [read("min"), read("max"), read("mean"), read("humidity")];
     if ([celsius, minC, maxC, meanC, humidity].some((value) => value !== null && Number.isNaN(value))) continue;
+    const outside = [minC, maxC, meanC].some((value) => value !== null && (value < COLDEST_C || value > WARMEST_C));
+    if (isDay(when) && outside) {
+      wrong(names.mean ?? names.min ?? "min", "not_a_number");
+      continue;
+    }
     if (isDay(when) && ((minC !== null && maxC !== null) || meanC !== null)) {
       const mean = meanC ?? (minC! + maxC!) / 2;
       const [low, high] = [minC ?? mean, maxC ?? mean];
@@ -98,7 +125,7 @@ export function readingsFromRows(rows: readonly Cells[], momentOf: (cell: string
     }
     const at = momentOf(when);
     if (at === null) wrong(names.when!, "not_a_moment");
-    else if (celsius === null) wrong(names.celsius ?? names.fahrenheit ?? "celsius", "required");
+    else if (celsius === null) wrong(names.celsius ?? "celsius", "required");
     else samples.push({ at, celsius, humidity });
   }
   return { samples, days, problems };

@@ -96,6 +96,8 @@ export function worthOf(plants: readonly RoundPlant[], round: RoundMix): RoundWo
   return { plants: count, saved, minutes, volumeMl, withCare, spared };
 }
 
+const monthOf = (day: Day) => Number(day.slice(5, 7));
+
 /** Whether a month lies in a season from one to another, over the turn of the year too. @example inSeason(1, 10, 3) // true */
 export function inSeason(month: number, from: number, until: number): boolean {
   return from <= until ? month >= from && month <= until : month >= from || month <= until;
@@ -103,7 +105,7 @@ export function inSeason(month: number, from: number, until: number): boolean {
 
 /**
  * When a plant's turn in a programme of rounds comes next: so long after the last of that remedy, or on the day the programme began; in
- * the first month of the season where that day lies outside it. `last` the day of the last treatment with the same remedy, or null.
+ * the first month of the season where that day, or today for what is overdue, lies outside it. `last` the day of the last treatment with the same remedy, or null.
  */
 export function nextRound(
   {
@@ -113,9 +115,12 @@ export function nextRound(
   }: { readonly everyDays: number; readonly fromMonth: number; readonly untilMonth: number },
   begunOn: Day,
   last: Day | null,
+  today: Day,
 ): Day {
-  const next = last === null || addDays(last, everyDays) < begunOn ? begunOn : addDays(last, everyDays);
-  if (inSeason(Number(next.slice(5, 7)), fromMonth, untilMonth)) return next;
-  const year = Number(next.slice(0, 4)) + (Number(next.slice(5, 7)) < fromMonth ? 0 : 1);
+  const wanted = last === null || addDays(last, everyDays) < begunOn ? begunOn : addDays(last, everyDays);
+  // What was not done in its season waits for the next one.
+  const next = wanted < today && !inSeason(monthOf(today), fromMonth, untilMonth) ? today : wanted;
+  if (inSeason(monthOf(next), fromMonth, untilMonth)) return next;
+  const year = Number(next.slice(0, 4)) + (monthOf(next) < fromMonth ? 0 : 1);
   return `${year}-${String(fromMonth).padStart(2, "0")}-01` as Day;
 }

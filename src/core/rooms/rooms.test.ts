@@ -190,10 +190,15 @@ describe("rounds of prevention", () => {
 
   it("fall due so long after the last, in their season alone, over the turn of the year too", () => {
     const rounds = { everyDays: 90, fromMonth: 3, untilMonth: 10 };
-    expect(nextRound(rounds, on(0), null)).toBe(on(0));
-    expect(nextRound(rounds, on(0), day("2026-09-10"))).toBe("2027-03-01");
-    expect(nextRound(rounds, on(0), day("2025-01-01"))).toBe(on(0));
-    expect(nextRound({ ...rounds, fromMonth: 10, untilMonth: 3 }, day("2027-01-05"), day("2026-10-10"))).toBe(
+    const next = (last: string | null, today = on(0), over: object = {}) =>
+      nextRound({ ...rounds, ...over }, on(0), last === null ? null : day(last), today);
+    expect(next(null)).toBe(on(0));
+    expect(next("2026-09-10")).toBe("2027-03-01");
+    expect(next("2025-01-01")).toBe(on(0));
+    // Due in September and not done, it waits for the spring once the season is over.
+    expect([next(null, day("2026-10-20")), next(null, day("2026-12-01"))]).toEqual([on(0), "2027-03-01"]);
+    const winter = { fromMonth: 10, untilMonth: 3 };
+    expect(nextRound({ ...rounds, ...winter }, day("2027-01-05"), day("2026-10-10"), day("2027-01-05"))).toBe(
       "2027-01-08",
     );
     expect([inSeason(12, 10, 3), inSeason(6, 10, 3), inSeason(6, 3, 10)]).toEqual([true, false, true]);

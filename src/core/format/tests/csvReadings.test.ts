@@ -27,6 +27,18 @@ describe("readings from the rows of a table", () => {
     ]);
   });
 
+  it("of days in Fahrenheit are converted too, and what no air has is refused", () => {
+    expect(read([{ date: "2026-03-01", "Low (°F)": "50", "High (°F)": "68" }]).days).toEqual([
+      { day: "2026-03-01", minC: 10, maxC: 20, meanC: 15, humidity: null },
+    ]);
+    expect(read([{ date: "2026-03-01", min: "50", max: "68" }]).problems).toHaveLength(1);
+    expect(read([{ date: "2026-03-01", mean: "20", humidity: "480" }]).problems).toMatchObject([
+      { column: "humidity" },
+    ]);
+    // A single reading that cannot be is told, and screened with the rest.
+    expect(read([{ at: "2026-03-01T08:00:00Z", temp: "85" }]).samples).toHaveLength(1);
+  });
+
   it("of days take their extremes, or their mean", () => {
     expect(read([{ date: "2026-03-01", Min: "14", Max: "22" }]).days).toEqual([
       { day: "2026-03-01", minC: 14, maxC: 22, meanC: 18, humidity: null },

@@ -1,10 +1,15 @@
-import { addDays } from "@/core/climate/days";
+import { addDays, type Day } from "@/core/climate/days";
+import { mixes, mixesOf } from "@/core/mixing/mixes";
+import { proneTo } from "@/core/plants/care";
 import type { RoomDue } from "@/core/calendar/entries";
 import { gnatDues } from "@/core/rooms/gnats/due";
-import { ofKind } from "@/core/rooms/running";
-import { scopeOf, today, type Context } from "./context";
+import { guestsDue } from "@/core/rooms/guests";
+import { nextRound } from "@/core/rooms/prevention";
+import { ofKind, type Running } from "@/core/rooms/running";
+import type { Scope } from "@/db/connection";
+import * as facts from "@/db/stores/facts";
+import { dayOf, scopeOf, today, type Context } from "./context";
 import { programmesNow, roomOnRecord } from "./parts/roomOnRecord";
-import { readPrevention } from "./readPrevention";
 import { readWintering } from "./readWintering";
 
 /** What rooms and the collection ask for within so many days from today, what is overdue among it; the soonest first. */
@@ -37,15 +42,39 @@ export async function readRooms(context: Context, withinDays = 0): Promise<reado
         dues.push({ ...base, on, what: { what: "winterSpray", plants: inside.filter((one) => one.on === on).length } });
     }
   }
-  if (ofKind(running, "prevention").length + ofKind(running, "guests").length > 0) {
-    const { running: round, guests } = await readPrevention(context);
-    const none = { placeId: null, placeName: "" } as const;
-    if (round && round.due > 0)
-      dues.push({ programme: "prevention", ...none, on: day, what: { what: "round", plants: round.tonight.length } });
-    else if (round?.next)
-      dues.push({ programme: "prevention", ...none, on: round.next, what: { what: "round", plants: 0 } });
-    for (const { placeId, placeName, due } of guests)
-      dues.push({ programme: "guests", placeId, placeName, on: due.on, what: { what: "sachets", again: due.again } });
+  for (const one of ofKind(running, "prevention")) {
+    const { due, next } = await roundsNow(context, scope, one);
+    const base = { programme: "prevention", placeId: null, placeName: "" } as const;
+    if (due > 0) dues.push({ ...base, on: day, what: { what: "round", plants: due } });
+    else if (next) dues.push({ ...base, on: next, what: { what: "round", plants: 0 } });
+  }
+  for (const one of ofKind(running, "guests")) {
+    const room = await roomOnRecord(scope, one.placeId!, day);
+    if (!room) continue;
+    const { predator, everyDays } = one.chosen;
+    const due = guestsDue(predator, everyDays, one.begunOn, room.record.acts, day);
+    const base = { programme: "guests", placeId: one.placeId, placeName: room.place.name } as const;
+    dues.push({ ...base, on: due.on, what: { what: "sachets", again: due.again } });
   }
   return dues.filter(({ on }) => on <= until).toSorted((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+}
+
+/**
+ * How many plants have their turn in a round now, and when the next one has; those that would be spared on the day among them. Of
+ * thousands of plants only the last treatment is read.
+ */
+async function roundsNow(
+  context: Context,
+  scope: Scope,
+  { chosen, begunOn }: Running<"prevention">,
+): Promise<{ readonly due: number; readonly next: Day | null }> {
+  const day = today(context);
+  const last = await facts.lastContacts(scope, mixesOf(mixes[chosen.mix].remedy));
+  const dates = last
+    .filter(({ genus }) => chosen.who === "all" || proneTo(genus).length > 0)
+    .map(({ at }) => nextRound(chosen, begunOn, at && dayOf(context, at), day));
+  return {
+    due: dates.filter((on) => on <= day).length,
+    next: dates.filter((on) => on > day).toSorted()[0] ?? null,
+  };
 }

@@ -94,6 +94,17 @@ export async function plantsAgainstUnnamed(scope: Scope, from: Date): Promise<st
   return (await rows(scope, z.object({ id: z.string() }), sql, { from })).map(({ id }) => id);
 }
 
+const contacted = z.object({ plantId: z.string(), genus: z.string(), at: z.date().nullable() });
+
+/** When each plant in use was last treated with one of these mixes, with its genus; null for never. */
+export function lastContacts(scope: Scope, mixes: readonly string[]): Promise<z.output<typeof contacted>[]> {
+  const sql = `select p.id as "plantId", p.genus, max(a.happened_at) as at
+    from plants p left join acts a on a.collection_id = p.collection_id and a.plant_id = p.id and a.voided_at is null
+      and a.act ->> 'kind' = 'contact' and a.act ->> 'mix' in (select jsonb_array_elements_text(cast(:mixes as jsonb)))
+    where p.collection_id = :c and p.archived_at is null group by p.id, p.genus`;
+  return rows(scope, contacted, sql, { mixes: JSON.stringify(mixes) });
+}
+
 /** Every fact of a kind since a moment, oldest first, those struck out among them. */
 export function from<K extends FactKindId>(scope: Scope, kind: K, moment: Date): Promise<Fact<K>[]> {
   return read(scope, kind, "f.happened_at >= :from", { from: moment });

@@ -233,6 +233,8 @@ describe("prevention", () => {
     expectOk(
       await recordAct(context, { id: uuidv7(), ...filed, act: spray, at: context.now, note: "", alreadyDone: false }),
     );
+    // Today tells it without reading every record: three plants, one of them treated.
+    expect((await readRooms(context)).map(({ what }) => what)).toEqual([{ what: "round", plants: 2 }]);
     const then = (await readPrevention(context)).running!;
     expect([then.due, then.next]).toEqual([1, addDays(today(context), 30)]);
     expect(codes(await begin(context, shelf, rounds))).toEqual(["placeId unknown"]);
@@ -251,6 +253,7 @@ describe("prevention", () => {
     expectOk(
       await recordAct(context, { id: uuidv7(), ...filed, act: loose, at: context.now, note: "", alreadyDone: false }),
     );
+    expect((await readRooms(context, 40)).map(({ what }) => what.what)).toEqual(["round", "sachets"]);
     const after = await readPrevention(context);
     expect(after.guests[0]!.due).toMatchObject({ on: addDays(today(context), 35), again: true });
     expect(after.running!.spared).toMatchObject([{ plant: { id: plantId }, why: "helpers" }]);

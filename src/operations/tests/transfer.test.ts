@@ -17,6 +17,10 @@ import { judgeStale } from "../judgeStale";
 import { expectOk } from "../outcome";
 import { readBenches } from "../readBenches";
 import { readCase } from "../readCase";
+import { readClimate } from "../readClimate";
+import { readGnatRoom } from "../readGnatRoom";
+import { readPlaces } from "../readPlaces";
+import { readRooms } from "../readRooms";
 import { readCases } from "../readCases";
 import { readPlant } from "../readPlant";
 import { readToday } from "../readToday";
@@ -58,6 +62,14 @@ async function pages(context: Context): Promise<unknown> {
     benches,
     plants: await Promise.all(plants.map((id) => readPlant(context, id))),
     cases: await Promise.all(cases.map((id) => readCase(context, id))),
+    rooms: await readRooms(context, 60),
+    // Devices belong to a house, and are no part of the file; the days they told are.
+    air: await Promise.all(
+      (await readPlaces(context)).map(async ({ id }) => [
+        await readGnatRoom(context, id),
+        { ...(await readClimate(context, id)), sensors: [] },
+      ]),
+    ),
   };
   // Versions count how often something was derived, which the way it came decides.
   return JSON.parse(

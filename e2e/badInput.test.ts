@@ -299,7 +299,7 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
       };`);
     await page.press("Add the place");
     await page.sees("The application has been renewed since this page was opened.");
-    await page.driver.navigate().refresh();
+    await page.reload();
     await page.driver.wait(async () => (await page.valueOf("Name")) === "Landing", 10_000, "what was typed is gone");
     expect(await page.valueOf("About how warm, °C")).toBe("20");
     expect(await written(app.databaseUrl)).toEqual(before);

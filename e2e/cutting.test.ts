@@ -39,7 +39,7 @@ describe("a cutting", () => {
     await page.open(cutting);
     await page.driver.wait(
       async () => {
-        await page.driver.navigate().refresh();
+        await page.reload();
         return (await page.text()).includes("the plant it was cut from");
       },
       30_000,

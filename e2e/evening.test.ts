@@ -85,7 +85,7 @@ describe("an evening", () => {
     await page.driver.wait(async () => {
       if (await page.driver.executeScript<boolean>("return navigator.serviceWorker.controller !== null")) return true;
       await new Promise((resolve) => setTimeout(resolve, 2000));
-      await page.driver.navigate().refresh();
+      await page.reload();
       return false;
     }, 60_000);
   });

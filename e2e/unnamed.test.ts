@@ -17,7 +17,7 @@ describe("a case without a name", () => {
   const reloadedUntil = (text: string) =>
     page.driver.wait(
       async () => {
-        await page.driver.navigate().refresh();
+        await page.reload();
         return (await page.text()).includes(text);
       },
       20_000,

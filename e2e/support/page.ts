@@ -14,6 +14,16 @@ export class Page {
     await this.driver.get(this.base + path);
   }
 
+  /** Loads the page anew. One that is just going somewhere by itself comes anew as well. */
+  async reload(): Promise<void> {
+    await this.driver
+      .navigate()
+      .refresh()
+      .catch((cause: unknown) => {
+        if (!/navigation|not attached/i.test(String(cause))) throw cause;
+      });
+  }
+
   /** Takes the browser's connection away, or gives it back. */
   async offline(offline: boolean): Promise<void> {
     const still = { latency: 0, download_throughput: -1, upload_throughput: -1 };

@@ -24,6 +24,12 @@ server.on("error", (error: NodeJS.ErrnoException) => {
   process.exitCode = 1;
 });
 server.listen(port, "127.0.0.1");
-for (const signal of ["SIGTERM", "SIGINT", "SIGHUP"] as const) process.once(signal, () => server.close());
+
+/** Ends at once: nothing is kept here, and a channel to whoever started it must not hold it back. */
+const end = () => {
+  server.closeAllConnections();
+  server.close(() => process.exit(0));
+};
+for (const signal of ["SIGTERM", "SIGINT", "SIGHUP"] as const) process.once(signal, end);
 // Whoever started it may be killed: then nobody needs it any more.
-process.on("disconnect", () => server.close(() => process.exit(0)));
+process.on("disconnect", end);

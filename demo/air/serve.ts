@@ -21,7 +21,7 @@ server.on("error", (error: NodeJS.ErrnoException) => {
       ? `The simulated devices are not there: port ${port} is taken. AIR_PORT names another.`
       : error.message,
   );
-  process.exitCode = 1;
+  process.exit(1);
 });
 server.listen(port, "127.0.0.1");
 

@@ -14,8 +14,10 @@ import {
   inSeason,
   isProne,
   nextRound,
+  roundMixes,
   sparedFrom,
   worthOf,
+  type RoundMixId,
   type RoundPlant,
   type RoundWorth,
   type Spared,
@@ -32,10 +34,6 @@ import { bearerOn } from "./parts/onPlant";
 import { cardOf } from "./parts/plantCard";
 import { recordsOf, type KeptRecord } from "./parts/plantRecords";
 import { around, programmesNow } from "./parts/roomOnRecord";
-
-/** What a round may be made with. */
-export const roundMixes = ["oil1", "oil2", "neemWeak", "neemUsual", "soapMild"] as const satisfies readonly MixId[];
-export type RoundMixId = (typeof roundMixes)[number];
 
 /** A plant of a round, with what is put on. */
 export interface RoundLine {

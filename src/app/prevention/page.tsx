@@ -114,8 +114,8 @@ function Worth({ view }: { view: PreventionView }) {
       </div>
       <p className="small mt-2 mb-0">
         Plants saved: expected cases that it ends before they begin, with those that would have caught it from them in
-        four weeks. Own estimates, a factor of three either way. Plants in flower, in a case, resting dry, with
-        predators at work or that do not bear it are left out.
+        four weeks. Own estimates, and rough ones. Plants in flower, in a case, resting dry, with predators at work or
+        that do not bear it are left out.
       </p>
     </Panel>
   );

@@ -86,8 +86,9 @@ function Running({ programme, day, records }: { programme: Wintering; day: Day; 
     beginsOn,
   } = programme;
   const comingDays = daysBetween(day, chosen.moveOn);
-  const cautions = [...new Set(tonight.flatMap(({ acts }) => acts.flatMap(cautionsOfAct)))];
+  const cautions = cautionsOf(tonight);
   const due = inside.filter(({ on }) => on <= day);
+  const again = due.map(({ line }) => againOf(line));
   return (
     <>
       <p className="fs-5" aria-live="polite">
@@ -132,7 +133,8 @@ function Running({ programme, day, records }: { programme: Wintering; day: Day; 
           )}
           {due.length > 0 && (
             <Panel title={`Came in, and to be sprayed again: ${due.length}`} tone="proposed">
-              {records && <RoundPresses lines={due.map(({ line }) => againOf(line))} label="Sprayed" />}
+              <CautionList against={[]} cautions={cautionsOf(again)} />
+              {records && <RoundPresses lines={again} label="Sprayed" />}
             </Panel>
           )}
           {plants === 0 && due.length === 0 && inside.length > 0 && (
@@ -178,6 +180,11 @@ function Running({ programme, day, records }: { programme: Wintering; day: Day; 
     </>
   );
 }
+
+/** What must be read before any of them. */
+const cautionsOf = (lines: readonly Pick<WinterLine, "acts">[]) => [
+  ...new Set(lines.flatMap(({ acts }) => acts.flatMap(cautionsOfAct))),
+];
 
 /** What this plant has of its own beside what is done to each. */
 function pressOf({ plant, steps, acts, against }: WinterLine): RoundPress {

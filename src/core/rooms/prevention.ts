@@ -24,6 +24,10 @@ export interface RoundPlant {
   readonly volumeMl: number;
 }
 
+/** What rounds are usually made with (common practice). */
+export const roundMixes = ["oil1", "oil2", "neemWeak", "neemUsual", "soapMild"] as const satisfies readonly MixId[];
+export type RoundMixId = (typeof roundMixes)[number];
+
 /** What a round puts on. */
 export interface RoundMix {
   readonly mix: MixId;

@@ -8,14 +8,14 @@ import { z } from "zod";
 import { beginProgrammeAction } from "@/app/_parts/actions";
 import type { Hemisphere } from "@/core/diagnosis/priors";
 import { beginProgramme, type Chosen } from "@/core/facts/kinds/roomProgramme";
+import { roundMixes, type RoundMixId } from "@/core/rooms/prevention";
 import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { mixNames } from "@/wording/names";
 import { monthNames } from "@/wording/rooms";
 
-const mixes = ["oil1", "oil2", "neemWeak", "neemUsual", "soapMild"] as const;
 /** How often, by what the schools say: oil every season, neem every two to three weeks (common practice). */
-const usualDays: Readonly<Record<(typeof mixes)[number], number>> = {
+const usualDays: Readonly<Record<RoundMixId, number>> = {
   oil1: 90,
   oil2: 90,
   neemWeak: 18,
@@ -61,8 +61,8 @@ export function BeginRounds({ running, hemisphere }: { running: Chosen<"preventi
         form={form}
         name="chosen.mix"
         label="With"
-        options={mixes.map((mix) => [mix, mixNames[mix]])}
-        onChoose={(mix) => form.setValue("chosen.everyDays", String(usualDays[mix as (typeof mixes)[number]]))}
+        options={roundMixes.map((mix) => [mix, mixNames[mix]])}
+        onChoose={(mix) => form.setValue("chosen.everyDays", String(usualDays[mix as RoundMixId]))}
       />
       <ChoiceField
         form={form}

@@ -12,7 +12,7 @@ import { Theme } from "@/ui/shell/Theme";
 import { may } from "@/core/access/roles";
 import { readTimers } from "@/operations/readTimers";
 import { TimersHere } from "./_parts/timers/Timers";
-import { contextIfAny } from "./_parts/context";
+import { askerNow, contextIfAny } from "./_parts/context";
 import { KeptFrom } from "./_parts/KeptFrom";
 import { KeepPages } from "./_parts/KeepPages";
 import { SendLater } from "./_parts/SendLater";
@@ -27,7 +27,8 @@ async function shown() {
   if (!context) return null;
   const { id, name, timeZone, isDemo, poisonCentre } = context.collection;
   const timers = may(context.role, "see") ? await readTimers(context).catch(() => []) : [];
-  return { id, name, timeZone, isDemo, poisonCentre, role: context.role, timers };
+  const who = (await askerNow())?.accountId ?? "";
+  return { id, name, timeZone, isDemo, poisonCentre, who, role: context.role, timers };
 }
 
 export default async function Layout({ children }: { children: ReactNode }) {

@@ -1,4 +1,4 @@
-import type { WorkId } from "@/core/acts/works";
+import type { WorkId } from "@/core/acts/workIds";
 import type { Day } from "@/core/climate/days";
 import { groupBy } from "@/core/groupBy";
 import type { MixId } from "@/core/mixing/mixes";

@@ -1,5 +1,5 @@
 import { addDays, type Day } from "@/core/climate/days";
-import type { Act } from "@/core/acts/acts";
+import { pouredIn, workIn, type Act } from "@/core/acts/acts";
 import { standing } from "@/core/facts/facts";
 import type { Chosen } from "@/core/facts/kinds/roomProgramme";
 import { proneTo } from "@/core/plants/care";
@@ -204,7 +204,11 @@ export async function readWintering(context: Context): Promise<WinteringView> {
   }
 }
 
-const isSprayed = (act: Act) => act.kind === "contact";
+/** Whether a mix was put on the plant. */
+const isSprayed = (act: Act) => {
+  const poured = pouredIn(act);
+  return poured !== null && "mix" in poured.what;
+};
 /** Rinsed alone where it bears no mix, it is as ready as it gets. */
-const isPreparing = (act: Act) => isSprayed(act) || (act.kind === "mechanical" && act.way === "shower");
+const isPreparing = (act: Act) => isSprayed(act) || workIn(act) === "shower";
 const later = (a: Day, b: Day) => (a > b ? a : b);

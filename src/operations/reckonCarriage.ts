@@ -1,5 +1,6 @@
 import type { Carriage } from "@/core/carriage/carriage";
 import { Courses } from "@/core/carriage/courses";
+import { inspectionsOn } from "@/core/case/inspections";
 import type { PlacesInRecord } from "@/core/case/record";
 import { MODEL_VERSION } from "@/core/case/model";
 import { addDays, dayNumber } from "@/core/climate/days";
@@ -180,19 +181,20 @@ function standsApart({ stands, cases }: AskedPlant, { apartAt }: PlacesInRecord)
 /** When a plant that stands apart may join the others: its next looks are a week apart. */
 function wayBackOf(
   context: Context,
-  { plant, looks, stands }: AskedPlant,
+  { plant, stands, ...facts }: AskedPlant,
   asked: readonly Asked[],
   until: number,
   { apartAt }: PlacesInRecord,
   reckonAll: ReckonAll,
 ): Promise<WayBack[]> {
-  const last = standing(looks).at(-1)?.day;
+  const looks = standing(inspectionsOn(facts));
+  const last = looks.at(-1)?.day;
   const day = today(context);
   const next = last === undefined ? day : addDays(last, WATCHED_EVERY_DAYS);
   const limit = context.collection.riskPercent / 100;
   // A new plant joins after two clean looks at the soonest, whatever the chance.
   const since = stands[stands.findLastIndex(({ placeId }) => !apartAt(placeId)) + 1]!.from;
-  const clean = standing(looks).filter(({ at, finds }) => finds.length === 0 && at >= since);
+  const clean = looks.filter(({ at, finds }) => finds.length === 0 && at >= since);
   const least = Math.max(1, CLEAN_LOOKS_NEEDED - countedCleanLooks(clean.map((look) => look.day)));
   const first = next < day ? day : next;
   return waysBack(asked, plant.growthForm, waysFor(context, plant), first, until, limit, least, reckonAll);

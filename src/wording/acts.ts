@@ -2,7 +2,7 @@ import { assertNever } from "@/core/assertNever";
 import type { Act, ActKindId } from "@/core/acts/acts";
 import type { WetnessId } from "@/core/acts/drench";
 import type { MechanicalWay } from "@/core/acts/mechanical";
-import type { WorkId } from "@/core/acts/works";
+import type { WorkId } from "@/core/acts/workIds";
 import type { PlannedDose } from "@/core/facts/kinds/programme";
 import type { CultureId, PredatorId, SystemicId } from "@/core/remedies/lasting";
 import { isMix, mixes, type MixId } from "@/core/mixing/mixes";
@@ -106,6 +106,7 @@ export function tellAct(act: Act): readonly [what: string, ...details: string[]]
         `Treated: ${mixNames[act.mix]}`,
         `${techniqueNames[act.technique]}, ${millilitres(act.volumeMl)}`,
         act.tool ? `searched with: ${toolNames[act.tool].toLowerCase()}` : "",
+        act.seen === "none" ? "none seen: a clean look" : "",
         typeof act.strength === "number"
           ? `of its own strength: ${strengthAsSaid(mixes[act.mix].remedy, act.strength)}`
           : "",
@@ -126,6 +127,7 @@ export function tellAct(act: Act): readonly [what: string, ...details: string[]]
         mechanicalNames[act.way],
         share,
         act.tool ? toolNames[act.tool] : "",
+        act.seen === "none" ? "none seen: a clean look" : "",
         roots,
         act.mix === "bare" ? "the mix left bare" : "",
         where,

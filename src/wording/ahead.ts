@@ -1,4 +1,4 @@
-import type { AheadId } from "@/core/case/ahead";
+import type { AheadId } from "@/core/acts/kind";
 
 export const aheadNames: Record<AheadId, string> = {
   water: "first water after its roots were washed",

@@ -1,4 +1,4 @@
-import type { WorkId } from "@/core/acts/works";
+import type { WorkId } from "@/core/acts/workIds";
 import type { CourseId } from "@/core/planning/doses";
 import type { RemedyId } from "@/core/remedies/remedies";
 import { workNames } from "./acts";

@@ -1,4 +1,4 @@
-import type { TimerId, TimerProposal } from "@/core/acts/timers";
+import type { TimerId, TimerProposal } from "@/core/acts/timerIds";
 import type { Day } from "@/core/climate/days";
 import { fromToday, hoursInWords } from "./dates";
 

@@ -10,6 +10,7 @@ const whys: Record<Trouble, string> = {
   line: "No connection",
   server: "The server has trouble of its own just now",
   stranger: "Something else answers in the place of Wary Petal: sign in to the network",
+  another: "Somebody else has come in in this browser. Yours wait until you come in again",
 };
 const kinds: Record<Held["deed"]["kind"], string> = {
   look: "Look",

@@ -2,6 +2,7 @@
 
 import { usePathname, useRouter } from "next/navigation";
 import { useEffect } from "react";
+import { may } from "@/core/access/roles";
 import { useCollectionIfAny } from "@/ui/shell/Collection";
 import { NotSentYet } from "./NotSentYet";
 import { outbox } from "./outbox";
@@ -18,7 +19,7 @@ export function SendLater() {
   const arrived = held.some((one) => one.state === "waiting") ? 0 : sent.length;
   const router = useRouter();
   useEffect(() => {
-    if (shown) outbox.at(shown);
+    if (shown) outbox.at(shown, { who: shown.who, records: may(shown.role, "record") });
   }, [shown]);
   useEffect(() => {
     // The page was read before what went out meanwhile had arrived. A walk counts that in by itself.

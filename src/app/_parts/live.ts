@@ -2,6 +2,8 @@
 export const PAGE_HEADER = "x-page";
 /** By which a deed says in which shape it was kept. */
 export const SHAPE_HEADER = "x-shape";
+/** By which a deed says whose press it was: the id of an account, or nothing where nobody had one. */
+export const WHO_HEADER = "x-who";
 /** Where word of what others do comes from; and where it is asked for where no word comes through. */
 export const CHANGES = "/changes";
 export const LATEST = "/changes/latest";

@@ -3,7 +3,7 @@ import { IDBFactory } from "fake-indexeddb";
 import { openDB } from "idb";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { SentLater } from "@/core/facts/sentLater";
-import type { Label } from "./outbox";
+import type { Label, Person } from "./outbox";
 
 const id = (n: number) => `019b0000-0000-7000-8000-${String(n).padStart(12, "0")}`;
 const plant = id(2);
@@ -29,9 +29,11 @@ describe("what is kept until it is sent", () => {
     vi.clearAllTimers();
     vi.resetModules();
     ({ outbox } = await import("./outbox"));
+    outbox.at({ id: label.collectionId }, person);
     outbox.subscribe(() => {});
     await settle();
   };
+  let person: Person = { who: "", records: true };
   /** Lets the store and the answers have their turns, which take no time here. */
   const settle = async () => {
     for (let turn = 0; turn < 40; turn++) {
@@ -46,6 +48,7 @@ describe("what is kept until it is sent", () => {
     }
   };
   beforeEach(async () => {
+    person = { who: "", records: true };
     globalThis.indexedDB = new IDBFactory();
     vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout", "Date"] });
     answers.mockReset();
@@ -194,6 +197,118 @@ describe("what is kept until it is sent", () => {
     expect(sentIds()).toEqual([id(1), id(1)]);
   });
 
+  it("what was on its way and got no answer may have arrived: what takes it back goes behind it", async () => {
+    answers.mockRejectedValue(new TypeError("the answer is lost"));
+    outbox.add(look(1), label);
+    await settle();
+    outbox.add(takeBack(1), label);
+    await settle();
+    // The page is closed before any answer comes.
+    answers.mockReset();
+    answers.mockImplementation(async () => done());
+    await open();
+    expect(sentIds()).toEqual([id(1), id(1)]);
+    expect(JSON.parse(answers.mock.calls.at(-1)![1].body as string)).toMatchObject({ kind: "void" });
+    expect(outbox.current().held).toEqual([]);
+  });
+
+  it("what the server had trouble with after all may be there: dropped, it is struck out behind", async () => {
+    answers.mockImplementation(async (_url, init) =>
+      (init.body as string).includes('"kind":"void"') ? done() : troubled(),
+    );
+    outbox.add(look(1), label);
+    outbox.add(takeBack(7), label);
+    await pass(30_000);
+    const stuck = outbox.current().held.find(({ state }) => state === "stuck")!;
+    outbox.drop(stuck.id);
+    answers.mockImplementation(async () => done());
+    await pass(62_000);
+    expect(sentIds().slice(-2)).toEqual([id(1), id(1)]);
+    expect(outbox.current().held).toEqual([]);
+  });
+
+  it("what was refused and taken back is gone with what takes it back", async () => {
+    let answer = (_response: Response) => {};
+    answers.mockImplementationOnce(() => new Promise((resolve) => (answer = resolve)));
+    outbox.add(look(1), label);
+    await settle();
+    outbox.add(takeBack(1), label);
+    answer(refused("This lies in the future."));
+    await settle();
+    expect(answers).toHaveBeenCalledTimes(1);
+    expect(outbox.current().held).toEqual([]);
+  });
+
+  it("what another tab has taken back before it was sent does not go out from this one", async () => {
+    answers.mockRejectedValue(new TypeError("no line"));
+    // Nothing goes out at first: nobody has said who is at the page.
+    vi.resetModules();
+    const { outbox: first } = await import("./outbox");
+    first.subscribe(() => {});
+    await settle();
+    first.add(look(1), label);
+    await settle();
+    vi.resetModules();
+    const { outbox: second } = await import("./outbox");
+    second.subscribe(() => {});
+    await settle();
+    first.add(takeBack(1), label);
+    await settle();
+    answers.mockImplementation(async () => done());
+    second.at({ id: label.collectionId }, person);
+    await settle();
+    expect(answers).not.toHaveBeenCalled();
+    expect(second.current().held).toEqual([]);
+  });
+
+  it("goes out for whoever pressed it only; what another has pressed here is neither shown nor sent", async () => {
+    const [ana, bo] = [id(801), id(802)];
+    answers.mockRejectedValue(new TypeError("no line"));
+    person = { who: ana, records: true };
+    await open();
+    outbox.add(look(1), label);
+    await settle();
+    person = { who: bo, records: false };
+    answers.mockReset();
+    answers.mockImplementation(async () => done());
+    await open();
+    await pass(40_000);
+    expect(answers).not.toHaveBeenCalled();
+    expect(outbox.current().held).toEqual([]);
+    outbox.add(look(2), label);
+    await settle();
+    expect(sentIds()).toEqual([id(2)]);
+    expect(answers.mock.calls[0]![1].headers).toMatchObject({ "x-who": bo });
+    person = { who: ana, records: true };
+    await open();
+    expect(sentIds()).toEqual([id(2), id(1)]);
+    expect(answers.mock.calls[1]![1].headers).toMatchObject({ "x-who": ana });
+  });
+
+  it("where somebody else has come in meanwhile the server says so, and it waits", async () => {
+    answers.mockImplementationOnce(async () => json({ ok: false, another: true, problems: [] }, 422));
+    answers.mockImplementation(async () => done());
+    outbox.add(look(1), label);
+    await settle();
+    expect(outbox.current()).toMatchObject({ trouble: "another", held: [{ state: "waiting" }] });
+    await pass(1500);
+    expect(outbox.current().held).toEqual([]);
+  });
+
+  it("what was pressed while nobody had an account is not sent by somebody who only tends", async () => {
+    answers.mockRejectedValue(new TypeError("no line"));
+    outbox.add(look(1), label);
+    await settle();
+    answers.mockReset();
+    answers.mockImplementation(async () => done());
+    person = { who: id(803), records: false };
+    await open();
+    expect(answers).not.toHaveBeenCalled();
+    person = { who: id(804), records: true };
+    await open();
+    expect(sentIds()).toEqual([id(1)]);
+  });
+
   it("taken back already is taken back; what cannot be taken back is told", async () => {
     answers.mockImplementationOnce(async () => refused("This has been struck out already.", { done: true }));
     answers.mockImplementation(async () => refused("This is no longer there. Go back and choose again."));
@@ -247,7 +362,7 @@ describe("what is kept until it is sent", () => {
     answers.mockImplementation(async () => done());
     vi.resetModules();
     ({ outbox } = await import("./outbox"));
-    outbox.at({ id: id(901) });
+    outbox.at({ id: id(901) }, { who: "", records: true });
     outbox.subscribe(() => {});
     await settle();
     const [[, first]] = answers.mock.calls as [[string, RequestInit]];

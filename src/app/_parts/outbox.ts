@@ -2,9 +2,11 @@
 
 import { openDB, type DBSchema, type IDBPDatabase } from "idb";
 import { v7 as uuidv7 } from "uuid";
+import { assertNever } from "@/core/assertNever";
+import type { FactKindId } from "@/core/facts/facts";
 import { SHAPE, type SentLater } from "@/core/facts/sentLater";
 import type { DeedResult } from "@/ui/fields/deedResult";
-import { PAGE_HEADER, SHAPE_HEADER, thisPage } from "./live";
+import { PAGE_HEADER, SHAPE_HEADER, thisPage, WHO_HEADER } from "./live";
 
 /**
  * What was pressed on a walk, kept in this browser until the server has it. It is sent one after the other in the order in
@@ -26,6 +28,10 @@ export interface Label {
 export interface Entry extends Label {
   /** Ids are in the order in which entries were made. */
   readonly id: string;
+  /** Whose press it was, as {@link Person}; what was kept before anybody was asked who they are bears none. */
+  readonly who?: string;
+  /** Whether it has ever been on its way: then the server may have it, whatever was answered, and it is not forgotten. */
+  readonly attempted?: boolean;
   /** The shape of its deed; what was kept before shapes had numbers bears none. */
   readonly shape?: number;
   readonly deed: Kept;
@@ -43,10 +49,20 @@ export interface Held extends Entry {
   readonly message: string;
 }
 
-/** Why nothing goes out: no line, a server with trouble, somebody else answering (the sign-in page of a network), no store here. */
-export type Trouble = "line" | "server" | "stranger";
+/**
+ * Why nothing goes out: no line, a server with trouble, somebody else answering (the sign-in page of a network), or another person
+ * has come in in this browser since the page was opened.
+ */
+export type Trouble = "line" | "server" | "stranger" | "another";
+
+/** Who is at a page: their account, empty while nobody has one; and whether they may record in the collection that is shown. */
+export interface Person {
+  readonly who: string;
+  readonly records: boolean;
+}
 
 export interface OutboxState {
+  /** What waits of whoever is at this page; what others have pressed in this browser waits for them, and is not shown. */
   readonly held: readonly Held[];
   /** What this page has sent so far: what it was given at first does not hold it yet. */
   readonly sent: readonly Entry[];
@@ -74,17 +90,33 @@ const nothing: OutboxState = { held: [], sent: [], trouble: null, unkept: false,
 let state = nothing;
 const listeners = new Set<() => void>();
 const tries = new Map<string, number>();
-/** Pictures that the browser would not keep. */
+/** Entries, and pictures, that the browser would not keep. */
+const loose = new Set<string>();
 const loosePhotos = new Map<string, Blob>();
 let database: Promise<IDBPDatabase<Stored>> | null = null;
 let sending = false;
 let patienceMs = SOONEST_MS;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let here: { readonly id: string } | null = null;
+/** Null until the page has said who is at it: nothing is sent before. */
+let person: Person | null = null;
+/** Everything that waits in this browser, whoever pressed it. */
+let all: readonly Held[] = [];
 
-function change(next: Partial<OutboxState>): void {
+/** What was pressed while nobody had an account is sent by those who record anyhow, and not by whoever only tends. */
+function isMine({ who = "" }: Held): boolean {
+  return person !== null && (who === person.who || (who === "" && person.records));
+}
+
+function change(next: Partial<Omit<OutboxState, "held">>): void {
   state = { ...state, ...next };
   for (const listener of listeners) listener();
+}
+
+function holdAll(entries: readonly Held[], next: Partial<Omit<OutboxState, "held">> = {}): void {
+  all = entries;
+  state = { ...state, held: all.filter(isMine) };
+  change(next);
 }
 
 /** What an earlier version of this page has left: entries without the collection, photos within them. */
@@ -128,13 +160,15 @@ async function stored<T>(work: (db: IDBPDatabase<Stored>) => Promise<T>): Promis
   }
 }
 
-function put(entry: Held): Promise<unknown> {
-  return stored((db) => db.put("entries", entry));
+async function put(entry: Held): Promise<void> {
+  const kept = await stored((db) => db.put("entries", entry));
+  if (kept === null) loose.add(entry.id);
 }
 
 async function forget(id: string): Promise<void> {
-  change({ held: state.held.filter((one) => one.id !== id) });
+  holdAll(all.filter((one) => one.id !== id));
   tries.delete(id);
+  loose.delete(id);
   loosePhotos.delete(id);
   await stored(async (db) => {
     const both = db.transaction(["entries", "photos"], "readwrite");
@@ -142,8 +176,40 @@ async function forget(id: string): Promise<void> {
   });
 }
 
+/**
+ * Writes down that an entry goes on its way, before it does: whatever becomes of this page, nobody takes it for one that was never
+ * sent. False where another tab has forgotten it meanwhile.
+ */
+async function setOut(entry: Held): Promise<boolean> {
+  holdAll(all.map((one) => (one.id === entry.id ? { ...one, attempted: true } : one)));
+  const there = await stored(async (db) => {
+    const writing = db.transaction("entries", "readwrite");
+    const known = await writing.store.get(entry.id);
+    if (known) await writing.store.put({ ...known, attempted: true });
+    await writing.done;
+    return known !== undefined;
+  });
+  if (there !== false || loose.has(entry.id)) return true;
+  holdAll(all.filter((one) => one.id !== entry.id));
+  return false;
+}
+
+/** Forgets an entry that has never been on its way; false where another tab has sent it out meanwhile: then it stays. */
+async function forgetUnsent(entry: Held): Promise<boolean> {
+  const free = await stored(async (db) => {
+    const both = db.transaction(["entries", "photos"], "readwrite");
+    const known = await both.objectStore("entries").get(entry.id);
+    const unsent = !known?.attempted;
+    if (unsent)
+      await Promise.all([both.objectStore("entries").delete(entry.id), both.objectStore("photos").delete(entry.id)]);
+    await both.done;
+    return unsent;
+  });
+  return free !== false;
+}
+
 async function hold(entry: Held): Promise<void> {
-  change({ held: state.held.map((one) => (one.id === entry.id ? entry : one)) });
+  holdAll(all.map((one) => (one.id === entry.id ? entry : one)));
   await put(entry);
 }
 
@@ -154,21 +220,29 @@ export const outbox = {
     return () => listeners.delete(listener);
   },
   current: () => state,
-  /** Tells which collection is shown, for what an earlier version kept without one. */
-  at(collection: { readonly id: string }): void {
+  /** Tells who is at the page, and which collection is shown, for what an earlier version kept without one. */
+  at(collection: { readonly id: string }, at: Person): void {
     here = collection;
+    if (person?.who === at.who && person.records === at.records) return;
+    person = at;
+    holdAll(all);
+    void send();
   },
   /** Keeps a deed and sends it as soon as may be. */
   add(deed: SentLater, label: Label): void {
-    if (deed.kind === "void" && takeBackUnsent(deed.input.factId)) return;
-    const entry: Held = { id: uuidv7(), shape: SHAPE, deed, ...label, state: "waiting", message: "" };
-    change({ held: [...state.held, entry] });
-    void put(entry).then(send);
+    const entry: Held = { ...made(label), shape: SHAPE, deed };
+    const keep = () => {
+      holdAll([...all, entry]);
+      void put(entry).then(send);
+    };
+    const unsent = deed.kind === "void" ? takeBackUnsent(deed.input.factId) : null;
+    if (!unsent) return keep();
+    void unsent.then((gone) => gone || keep());
   },
   /** Keeps a photo and sends it as soon as may be. */
   addPhoto(input: { id: string; lookId: string }, photo: Blob, label: Label): void {
-    const entry: Held = { id: uuidv7(), deed: { kind: "photo", input }, ...label, state: "waiting", message: "" };
-    change({ held: [...state.held, entry] });
+    const entry: Held = { ...made(label), deed: { kind: "photo", input } };
+    holdAll([...all, entry]);
     void stored((db) => db.put("photos", { id: entry.id, photo })).then(async (kept) => {
       if (kept === null) loosePhotos.set(entry.id, photo);
       await put(entry);
@@ -182,21 +256,60 @@ export const outbox = {
     tries.delete(id);
     void hold({ ...entry, state: "waiting", message: "" }).then(send);
   },
-  /** Drops what is kept: the keeper has seen it and does not want it any more, or has mended it elsewhere. */
+  /**
+   * Drops what is kept: the keeper has seen it and does not want it any more, or has mended it elsewhere. What the server refused is
+   * not there; what it had trouble with may be, and is struck out behind it.
+   */
   drop(id: string): void {
-    void forget(id);
+    const entry = state.held.find((one) => one.id === id);
+    const fact = entry?.state === "stuck" && entry.attempted ? factOf(entry.deed) : null;
+    if (!entry || !fact) return void forget(id);
+    outbox.add({ kind: "void", input: { ...fact, reason: "Dropped before it was known to be saved." } }, entry);
   },
 };
 
+function made({ collectionId, about, byClock }: Label): Omit<Held, "deed"> {
+  const who = person?.who ?? "";
+  return { id: uuidv7(), who, collectionId, about, byClock, state: "waiting", message: "" };
+}
+
+/** The fact that a deed writes down, as it is struck out; null for one that writes none. */
+function factOf(deed: Kept): { readonly kind: FactKindId; readonly factId: string } | null {
+  switch (deed.kind) {
+    case "look":
+    case "skip":
+    case "act":
+    case "photo":
+      return { kind: deed.kind, factId: deed.input.id };
+    case "apart":
+      return { kind: "placement", factId: deed.input.id };
+    case "cleaned":
+      return { kind: "cleaning", factId: deed.input.id };
+    case "void":
+    case "end":
+    case "timer":
+    case "timerEnd":
+      return null;
+    default:
+      return assertNever(deed);
+  }
+}
+
 export const nothingYet = () => nothing;
 
-/** What has not been sent, and is not on its way just now, is taken back by forgetting it, with what rests on it. */
-function takeBackUnsent(factId: string): boolean {
-  const entry = state.held.find(({ id, deed }) => "id" in deed.input && deed.input.id === factId && id !== onItsWay);
-  if (!entry) return false;
-  for (const one of state.held) if (restsOn(one.deed) === factId) void forget(one.id);
-  void forget(entry.id);
-  return true;
+/**
+ * What has never been on its way is taken back by forgetting it, with what rests on it. What has been may have arrived although no
+ * answer came: that stays, and what takes it back goes behind it; what rests on it and has not been on its way is not wanted any more.
+ */
+function takeBackUnsent(factId: string): Promise<boolean> | null {
+  const entry = all.find(({ deed }) => "id" in deed.input && deed.input.id === factId);
+  if (!entry) return null;
+  const forgets = ({ attempted, state: is }: Held) => !attempted || is === "refused";
+  for (const one of all) if (restsOn(one.deed) === factId && forgets(one)) void forget(one.id);
+  if (!forgets(entry)) return null;
+  if (entry.state === "refused") return forget(entry.id).then(() => true);
+  holdAll(all.filter((one) => one.id !== entry.id));
+  return forgetUnsent(entry);
 }
 
 /** The fact that must have been sent before this deed can be. */
@@ -210,15 +323,12 @@ async function start(): Promise<void> {
   if (state.ready) return;
   addEventListener("online", () => void send());
   const left = (await stored((db) => db.getAll("entries"))) ?? [];
-  const known = new Set(state.held.map((entry) => entry.id));
-  const held = [...left.filter((entry) => !known.has(entry.id)), ...state.held].toSorted((a, b) =>
-    a.id < b.id ? -1 : 1,
-  );
-  change({ held, ready: true });
+  const known = new Set(all.map((entry) => entry.id));
+  const held = [...left.filter((entry) => !known.has(entry.id)), ...all].toSorted((a, b) => (a.id < b.id ? -1 : 1));
+  holdAll(held, { ready: true });
   await send();
 }
 
-let onItsWay: string | null = null;
 /** Whether anything has got through since the last entry was found to be stuck. */
 let passed = true;
 
@@ -229,14 +339,15 @@ function next(): Held | undefined {
 }
 
 async function send(): Promise<void> {
-  if (sending) return;
+  if (sending || person === null || !state.ready) return;
   sending = true;
   clearTimeout(timer);
   try {
-    for (let entry = next(); entry; entry = next()) {
-      onItsWay = entry.id;
+    for (let waiting = next(); waiting; waiting = next()) {
+      const entry = { ...waiting, attempted: true };
+      if (!waiting.attempted && !(await setOut(waiting))) continue;
+      // It may have been taken back meanwhile: then what does that stands behind it.
       const answer = await sendOne(entry);
-      onItsWay = null;
       if (answer.is === "nobody") {
         change({ trouble: answer.trouble });
         return later(patienceMs);
@@ -245,7 +356,7 @@ async function send(): Promise<void> {
         const { state: _s, message: _m, ...sent } = entry;
         change({ sent: [...state.sent, sent] });
         await forget(entry.id);
-      } else if (answer.is === "refused") await hold({ ...entry, state: "refused", message: answer.message });
+      } else if (answer.is === "refused") await refuse(entry, answer.message);
       else {
         // Where the next one has trouble too, the trouble is the server's and not the entry's: everything waits.
         const so = (tries.get(entry.id) ?? 0) + Number(passed);
@@ -264,9 +375,17 @@ async function send(): Promise<void> {
     }
     if (state.held.some((one) => one.state === "stuck")) timer = setTimeout(tryStuck, STUCK_AGAIN_MS);
   } finally {
-    onItsWay = null;
     sending = false;
   }
+}
+
+/** What was refused is shown, and stays until the keeper has mended or dropped it; what was taken back meanwhile is not. */
+async function refuse(entry: Held, message: string): Promise<void> {
+  const fact = "id" in entry.deed.input ? entry.deed.input.id : null;
+  const back = fact === null ? [] : all.filter(({ deed }) => deed.kind === "void" && deed.input.factId === fact);
+  if (back.length === 0) return hold({ ...entry, state: "refused", message });
+  for (const one of all) if (restsOn(one.deed) === fact) await forget(one.id);
+  await forget(entry.id);
 }
 
 function later(ms: number): void {
@@ -279,7 +398,7 @@ function tryStuck(): void {
   for (const one of state.held) {
     if (one.state !== "stuck") continue;
     tries.set(one.id, TRIES - 1);
-    change({ held: state.held.map((held) => (held.id === one.id ? { ...one, state: "waiting" } : held)) });
+    holdAll(all.map((held) => (held.id === one.id ? { ...one, state: "waiting" } : held)));
   }
   void send();
 }
@@ -315,9 +434,10 @@ async function sendOne(entry: Held): Promise<Answer> {
     return { is: "nobody", trouble: response.status >= 500 ? "server" : "stranger" };
   }
   if (result.ok) return { is: "done" };
+  if (result.another) return { is: "nobody", trouble: "another" };
   const message = result.problems.map((problem) => problem.message).join(" ");
   if (result.retry) return { is: "trouble", message };
-  // What is to be taken back and is struck out already is taken back.
+  // What is to be taken back and is struck out already, or was refused before and never there, is taken back.
   if (entry.deed.kind === "void" && result.done) return { is: "done" };
   return { is: "refused", message };
 }
@@ -326,11 +446,11 @@ function isResult(body: unknown): body is DeedResult {
   return typeof body === "object" && body !== null && "ok" in body && typeof body.ok === "boolean";
 }
 
-async function request({ id, shape = 1, deed, collectionId, byClock }: Held): Promise<Response> {
+async function request({ id, who = "", shape = 1, deed, collectionId, byClock }: Held): Promise<Response> {
   const collection = collectionId || (here?.id ?? "");
   // Read here and compared there: a clock that is wrong by so much was wrong by as much when it was pressed.
   const clock = byClock ? new Date().toISOString() : "";
-  const headers = { "x-collection": collection, "x-clock": clock, [PAGE_HEADER]: thisPage };
+  const headers = { "x-collection": collection, "x-clock": clock, [PAGE_HEADER]: thisPage, [WHO_HEADER]: who };
   if (deed.kind === "photo") {
     const photo = loosePhotos.get(id) ?? (await stored((db) => db.get("photos", id)))?.photo;
     if (!photo) throw new Error("the browser has lost the picture");

@@ -4,11 +4,17 @@ import { contact } from "./contact";
 import { culture } from "./culture";
 import { drench } from "./drench";
 import { dust } from "./dust";
-import type { ActEvent, ActKind, ActSubject, Costs, Target } from "./kind";
+import type { ProductId } from "../household/products";
+import type { Search } from "../inspection/see";
+import type { PestId } from "../pests/pests";
+import type { ActEvent, ActKind, ActSubject, AheadId, Costs, Target, Touches } from "./kind";
 import { mechanical } from "./mechanical";
+import type { Poured } from "./poured";
 import { release } from "./release";
 import { systemic } from "./systemic";
+import type { TimerProposal } from "./timerIds";
 import { trap } from "./trap";
+import type { WorkId } from "./workIds";
 
 /** Everything that hands can do, kind by kind. */
 export const actKinds = { contact, drench, mechanical, systemic, release, trap, dust, culture } as const;
@@ -56,4 +62,53 @@ export function costsOfAct(done: Act, potCm: number): Costs {
 /** What acts of a kind may be done to. @example subjectsOf("trap") // ["plant", "place"] */
 export function subjectsOf(kind: ActKindId): readonly ActSubject[] {
   return kindOf(kind).doneTo;
+}
+
+/**
+ * Whether an act is a treatment against a pest, so that what was seen before it says nothing of what it left.
+ * @example treats({ kind: "trap", cards: 1, days: 14 }, "mealybug") // false
+ */
+export function treats(done: Act, pest: PestId): boolean {
+  return kindOf(done.kind).treats(done, pest);
+}
+
+/** The look that an act was, where the eye guided the hand and found nothing; null for anything else. */
+export function cleanLookIn(done: Act): Search | null {
+  return kindOf(done.kind).cleanLook(done);
+}
+
+/** An act as it is where the eye that guided the hand saw nothing; null where no eye guides it. */
+export function withNoneSeen(done: Act): Act | null {
+  const none = { ...done, seen: "none" } as Act;
+  return cleanLookIn(none) ? none : null;
+}
+
+/** What an act makes wet, and whom else it meets. @example touchesOf({ kind: "dust", dryDays: 7 }).helpers // true */
+export function touchesOf(done: Act): Touches {
+  return kindOf(done.kind).touches(done);
+}
+
+/** What an act puts on or lets loose, by the name a home knows it by; null for hands, water, cards and ways of growing. */
+export function productOf(done: Act): ProductId | null {
+  return kindOf(done.kind).product(done);
+}
+
+/** What an act takes out of bottles, as a mix; null where no amount of any bottle is known. */
+export function pouredIn(done: Act): Poured | null {
+  return kindOf(done.kind).poured(done);
+}
+
+/** Which planned work an act carries out; null for any other act. @example workIn({ kind: "dust", dryDays: 7 }) // null */
+export function workIn(done: Act): WorkId | null {
+  return kindOf(done.kind).work(done);
+}
+
+/** What is waited for with the clock after an act; empty where nothing is. @example timersAfter({ kind: "dust", dryDays: 7 }) // [] */
+export function timersAfter(done: Act): readonly TimerProposal[] {
+  return kindOf(done.kind).timers(done);
+}
+
+/** What follows days after an act. @example aheadAfter({ kind: "dust", dryDays: 7 }) // [{ what: "freeForHelpers", days: 14 }] */
+export function aheadAfter(done: Act): readonly { readonly what: AheadId; readonly days: number }[] {
+  return kindOf(done.kind).ahead(done);
 }

@@ -1,15 +1,17 @@
 import { z } from "zod";
 import { decimal, orNothing } from "../fields";
+import type { Search } from "../inspection/see";
 import { toolIds, type ToolId } from "../inspection/tools";
 import { mixes, mixIds } from "../mixing/mixes";
 import { potencyAt, potencyOf } from "../mixing/potency";
-import { phaseOf, type LifeStage, type Pest, type PestId } from "../pests/pests";
+import { pestOf, phaseOf, type LifeStage, type Pest, type PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import { shareOn } from "../plants/spotWeights";
 import { spotIds, type SpotId } from "../plants/spots";
 import type { LastingEvent, TreatmentEvent } from "../population/events";
 import type { PerSite } from "../population/sites";
 import {
+  doesTo,
   killWith,
   remedyOf,
   techniqueIds,
@@ -18,9 +20,11 @@ import {
   type RemedyId,
   type TechniqueId,
 } from "../remedies/remedies";
+import { SPRAY_FREE_DAYS } from "../suitability/helpers";
 import { minutesFor } from "./effort";
-import { actKind } from "./kind";
-import { touched } from "./touch";
+import { actKind, touchesNothing } from "./kind";
+import { fan, type TimerProposal } from "./timerIds";
+import { seenIds, touched } from "./touch";
 
 /** What was put on, how and where. */
 export interface Application {
@@ -82,17 +86,21 @@ export function applicationEvents(
   return [dabbed, { kind: "lasting", atDays, untilDays: atDays + days, effect }];
 }
 
-const shape = z.object({
-  kind: z.literal("contact"),
-  mix: z.enum(mixIds),
-  technique: z.enum(techniqueIds),
-  volumeMl: decimal(0.1, 20_000),
-  spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
-  /** What the other hand searched with, for a dab; null where it is not known or nothing was searched. */
-  tool: orNothing(z.enum(toolIds)).optional(),
-  /** How strong the finished mix was where it was not made by the recipe, as mixing/potency measures it; null where it was. */
-  strength: orNothing(decimal(0.0001, 1000)).optional(),
-});
+const shape = z
+  .object({
+    kind: z.literal("contact"),
+    mix: z.enum(mixIds),
+    technique: z.enum(techniqueIds),
+    volumeMl: decimal(0.1, 20_000),
+    spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
+    /** What the other hand searched with, for a dab; null where it is not known or nothing was searched. */
+    tool: orNothing(z.enum(toolIds)).optional(),
+    /** How strong the finished mix was where it was not made by the recipe, as mixing/potency measures it; null where it was. */
+    strength: orNothing(decimal(0.0001, 1000)).optional(),
+    /** Whether any live animal was seen where each is dabbed by itself; null where nobody said, or the whole spot was wetted. */
+    seen: orNothing(z.enum(seenIds)).optional(),
+  })
+  .refine((act) => !act.seen || (act.technique === "dab" && act.tool), { path: ["seen"], params: { code: "unknown" } });
 
 type Contact = z.output<typeof shape>;
 
@@ -115,7 +123,56 @@ export const contact = actKind({
   shape,
   doneTo: ["plant"],
   events: (act, { pest, weights, form }, atDays) =>
-    applicationEvents(pest, { ...applicationOf(act), on: { form, weights, spots: act.spots } }, atDays),
+    cleanLookIn(act)
+      ? []
+      : applicationEvents(pest, { ...applicationOf(act), on: { form, weights, spots: act.spots } }, atDays),
+  treats: (act, pest) => {
+    const { remedy } = mixes[act.mix];
+    const meets = pestOf(pest).stages.some(({ where }) => remedyOf(remedy).actsIn.includes(where));
+    return meets && doesTo(remedy, pest) > 0 && cleanLookIn(act) === null;
+  },
+  cleanLook: cleanLookIn,
+  touches: ({ technique, spots }) => ({
+    ...touchesNothing,
+    leaves: wets(technique),
+    roots: spots.includes("roots"),
+    helpers: true,
+    air: wets(technique) && technique !== "dunk",
+    washed: technique === "dunk",
+  }),
+  product: ({ mix }) => mixes[mix].remedy,
+  poured: ({ mix, technique, volumeMl, strength }) => ({
+    what: { mix },
+    volumeMl,
+    strength: strength ?? null,
+    bath: technique === "dunk",
+  }),
+  work: () => null,
   cautions: ({ mix }) => remedyOf(mixes[mix].remedy).cautions,
   costs: ({ technique, volumeMl }, potCm) => ({ minutes: minutesFor(technique, potCm), volumeMl }),
+  timers: timersOf,
+  ahead: () => [{ what: "freeForHelpers", days: SPRAY_FREE_DAYS }],
 });
+
+/** Whether a technique wets more than the animals it is put on. */
+function wets(technique: TechniqueId): boolean {
+  return technique !== "dab" && technique !== "wipe";
+}
+
+/** Whoever dabs animal by animal and sees none has looked, and found nothing. */
+function cleanLookIn({ technique, tool, spots, seen }: Contact): Search | null {
+  return technique === "dab" && seen === "none" && tool ? { tool, spots } : null;
+}
+
+const DARK_MINUTES = 24 * 60;
+// Rinse off soap and oil after an hour, or leave them: both schools (common practice, no source).
+const rinse: TimerProposal = { what: "rinse", minutes: 60, optional: true };
+
+/** 24 hours out of all light after alcohol that was sprayed; a fan after what wets the plant; a rinse in one school. */
+function timersOf({ mix, technique }: Contact): readonly TimerProposal[] {
+  const { remedy } = mixes[mix];
+  if (remedy === "alcohol") return [{ what: "dark", minutes: DARK_MINUTES, optional: !wets(technique) }];
+  if (!wets(technique)) return [];
+  const rinsed = remedy === "soap" || remedy === "oil";
+  return [...(remedyOf(remedy).cautions.includes("dryCrown") ? [fan] : []), ...(rinsed ? [rinse] : [])];
+}

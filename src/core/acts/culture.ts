@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { whole } from "../fields";
 import { cultureIds, cultures } from "../remedies/lasting";
-import { actKind } from "./kind";
+import { actKind, touchesNothing } from "./kind";
 
 const MINUTES = 5;
 
@@ -16,6 +16,15 @@ export const culture = actKind({
     const dailyHazard = pest.stages.map(({ id }) => (id === "egg" || id === "larva" ? larvaHazard : 0));
     return [{ kind: "lasting", atDays, untilDays: atDays + days, effect: { dailyHazard, layFactor } }];
   },
+  // Gnats are judged by their room; on a plant it is a way of growing, and what was seen before it stands.
+  treats: () => false,
+  cleanLook: () => null,
+  touches: () => touchesNothing,
+  product: () => null,
+  poured: () => null,
+  work: () => null,
   cautions: () => ["thirst"],
   costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
+  timers: () => [],
+  ahead: () => [],
 });

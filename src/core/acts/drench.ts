@@ -2,10 +2,14 @@ import { z } from "zod";
 import { decimal, orNothing } from "../fields";
 import { mixVolumeMl } from "../roots/pots";
 import { DRENCH_REACH, soilKillOf, soilRemedies, soilRemedyIds, type SoilRemedy } from "../remedies/soilRemedies";
-import { actKind } from "./kind";
+import { pestOf } from "../pests/pests";
+import { actKind, touchesNothing } from "./kind";
 
 /** Minutes to water one pot through with a mix (HOUSE). */
 const MINUTES = 5;
+
+/** A pot stands 15 to 25 minutes in what it soaks (common practice, no source). */
+const SOAK_MINUTES = 20;
 
 /** How wet the mix of a pot is before anything is poured on it. */
 export const wetnessIds = ["dry", "moist", "sodden"] as const;
@@ -31,8 +35,17 @@ export const drench = actKind({
       reach: { soil: DRENCH_REACH },
     },
   ],
+  treats: ({ remedy }, pest) =>
+    pestOf(pest).stages.some(({ id, where }) => where === "soil" && soilKillOf(remedy, pest, id).likely > 0),
+  cleanLook: () => null,
+  touches: () => ({ ...touchesNothing, mix: true, roots: true }),
+  product: ({ remedy }) => remedy,
+  poured: ({ remedy, volumeMl }) => ({ what: { soil: remedy }, volumeMl, strength: null, bath: false }),
+  work: ({ remedy }) => (({ neem: "drenchNeem", bti: "drenchBti", peroxide: "drenchPeroxide" }) as const)[remedy],
   cautions: ({ remedy }) => (soilRemedies[remedy] as SoilRemedy).cautions,
   costs: ({ volumeMl }) => ({ minutes: MINUTES, volumeMl }),
+  timers: () => [{ what: "soak", minutes: SOAK_MINUTES, optional: true }],
+  ahead: () => [],
 });
 
 /** What is poured on until it runs through, against what the pot holds of mix (HOUSE). */

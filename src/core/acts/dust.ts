@@ -1,7 +1,9 @@
 import { z } from "zod";
 import { whole } from "../fields";
 import { DUST_HAZARD } from "../remedies/lasting";
-import { actKind } from "./kind";
+import { pestOf } from "../pests/pests";
+import { SPRAY_FREE_DAYS } from "../suitability/helpers";
+import { actKind, touchesNothing } from "./kind";
 
 const MINUTES = 5;
 
@@ -18,6 +20,14 @@ export const dust = actKind({
       effect: { dailyHazard: pest.stages.map((stage) => (stage.mobile ? DUST_HAZARD : 0)), layFactor: 1 },
     },
   ],
+  treats: (_act, pest) => pestOf(pest).stages.some(({ mobile }) => mobile),
+  cleanLook: () => null,
+  touches: () => ({ ...touchesNothing, helpers: true, air: true }),
+  product: () => "dust",
+  poured: () => null,
+  work: () => null,
   cautions: () => ["dustMask", "dustOnlyDry", "sprayFree"],
   costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
+  timers: () => [],
+  ahead: () => [{ what: "freeForHelpers", days: SPRAY_FREE_DAYS }],
 });

@@ -1,6 +1,6 @@
 import type { Objection } from "../suitability/suitability";
 import type { CautionId } from "../remedies/remedies";
-import type { Act } from "./acts";
+import { touchesOf, type Act } from "./acts";
 
 /** What one puts on, and has at hand, before a sitting. */
 export const gearIds = ["gloves", "glasses", "mask", "dustMask", "openWindow", "tongs"] as const;
@@ -30,6 +30,5 @@ export function gearFor(
 
 /** Whether an act puts something into the air. @example isSprayed({ kind: "dust", dryDays: 7 }) // true */
 export function isSprayed(act: Act): boolean {
-  if (act.kind === "contact") return act.technique !== "dab" && act.technique !== "wipe" && act.technique !== "dunk";
-  return act.kind === "dust";
+  return touchesOf(act).air;
 }

@@ -1,8 +1,13 @@
 import type { z } from "zod";
+import type { ProductId } from "../household/products";
+import type { Search } from "../inspection/see";
 import type { Pest, PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import type { LastingEvent, TreatmentEvent } from "../population/events";
 import type { CautionId } from "../remedies/remedies";
+import type { Poured } from "./poured";
+import type { TimerProposal } from "./timerIds";
+import type { WorkId } from "./workIds";
 
 /** Whose animals an act meets: a pest, and where it hides on a plant of a form. */
 export interface Target {
@@ -25,7 +30,44 @@ export type ActSubject = "plant" | "place";
 /** What an act does to a population, as the model takes it. */
 export type ActEvent = TreatmentEvent | LastingEvent;
 
-/** One kind of thing that hands do: its parameters, and what follows from them. */
+/** What an act makes wet, and what it means for helpful animals and for roots. */
+export interface Touches {
+  /** Leaves get wet. */
+  readonly leaves: boolean;
+  /** Water goes into the mix. */
+  readonly mix: boolean;
+  /** Hands or a remedy come to the roots. */
+  readonly roots: boolean;
+  /** It kills helpful animals, those there are and for a while those that come. */
+  readonly helpers: boolean;
+  /** It goes into the air that is breathed. */
+  readonly air: boolean;
+  /** The whole plant is washed by it, as a new one is. */
+  readonly washed: boolean;
+}
+
+/** An act that touches nothing of all that. */
+export const touchesNothing: Touches = {
+  leaves: false,
+  mix: false,
+  roots: false,
+  helpers: false,
+  air: false,
+  washed: false,
+};
+
+/** What still follows from something done: water again, a remedy that begins or ends to act, helpers to renew, sprays out of the way. */
+export const aheadIds = [
+  "water",
+  "systemicActs",
+  "systemicEnds",
+  "renewHelpers",
+  "helpersGone",
+  "freeForHelpers",
+] as const;
+export type AheadId = (typeof aheadIds)[number];
+
+/** One kind of thing that hands do: its parameters, and everything that follows from them. The compiler asks for each. */
 export interface ActKind<K extends string, Shape extends z.ZodType<{ readonly kind: K }>> {
   readonly kind: K;
   /** The parameters, as they come in and as they are read back. */
@@ -33,10 +75,25 @@ export interface ActKind<K extends string, Shape extends z.ZodType<{ readonly ki
   readonly doneTo: readonly ActSubject[];
   /** What it does to a pest on a plant, from `atDays` (since day 0) on. Empty where it does nothing. */
   readonly events: (act: z.output<Shape>, target: Target, atDays: number) => readonly ActEvent[];
+  /** Whether it is a treatment against a pest: looks made before it say nothing of what it left. */
+  readonly treats: (act: z.output<Shape>, pest: PestId) => boolean;
+  /** The look it was, where the hand went by the eye and the eye found nothing; null for anything else. */
+  readonly cleanLook: (act: z.output<Shape>) => Search | null;
+  readonly touches: (act: z.output<Shape>) => Touches;
+  /** What is put on or let loose, by the name a home knows it by; null for hands, water, cards and ways of growing. */
+  readonly product: (act: z.output<Shape>) => ProductId | null;
+  /** What comes out of a bottle; null where no amount of any bottle is known. */
+  readonly poured: (act: z.output<Shape>) => Poured | null;
+  /** The work of a plan that it carries out; null for none. */
+  readonly work: (act: z.output<Shape>) => WorkId | null;
   /** What must be read before it. */
   readonly cautions: (act: z.output<Shape>) => readonly CautionId[];
   /** What it takes on a plant in a pot `potCm` wide. */
   readonly costs: (act: z.output<Shape>, potCm: number) => Costs;
+  /** What is waited for with the clock afterwards. */
+  readonly timers: (act: z.output<Shape>) => readonly TimerProposal[];
+  /** What follows so many days later. */
+  readonly ahead: (act: z.output<Shape>) => readonly { readonly what: AheadId; readonly days: number }[];
 }
 
 /** An act kind as written down, its parameters' shape kept exact. */

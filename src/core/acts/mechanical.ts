@@ -7,8 +7,11 @@ import { spotIds } from "../plants/spots";
 import type { PerSite } from "../population/sites";
 import type { CautionId, KillRange } from "../remedies/remedies";
 import { techniques } from "../remedies/remedies";
-import { actKind, type ActEvent, type Target } from "./kind";
-import { touched } from "./touch";
+import { pestOf, type Habitat, type PestId } from "../pests/pests";
+import type { Search } from "../inspection/see";
+import { actKind, touchesNothing, type ActEvent, type Target } from "./kind";
+import { fan } from "./timerIds";
+import { seenIds, touched } from "./touch";
 
 export const mechanicalWays = ["squash", "pickOff", "litter", "dustOff", "wipe", "shower", "prune", "unpot"] as const;
 export type MechanicalWay = (typeof mechanicalWays)[number];
@@ -60,6 +63,8 @@ const shape = z
     /** The share of the plant that was cut off, per cent; null unless pruned. */
     percent: orNothing(decimal(1, 90)),
     spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
+    /** Whether any live animal was seen where the eye guided the hand; null where nobody said, or it did not. */
+    seen: orNothing(z.enum(seenIds)).optional(),
     /** Whether the mix was covered while it was showered; null where it was not showered, or nobody said: covered then. */
     mix: orNothing(z.enum(["covered", "bare"])).optional(),
     /** What became of the roots where it was unpotted; null where it was not, or nobody said. */
@@ -75,6 +80,7 @@ const shape = z
       }),
     ).optional(),
   })
+  .refine((act) => !act.seen || (guidedByEye(act.way) && act.tool), { path: ["seen"], params: { code: "unknown" } })
   .refine((act) => act.way === "unpot" || !act.roots, { path: ["roots"], params: { code: "unknown" } })
   .refine((act) => act.way !== "prune" || act.percent !== null, { path: ["percent"], params: { code: "required" } })
   .refine((act) => !guidedByEye(act.way) || act.tool !== null, { path: ["tool"], params: { code: "required" } });
@@ -100,19 +106,67 @@ export const mechanical = actKind({
   shape,
   doneTo: ["plant"],
   events: eventsOf,
+  treats: (act, pest) => cleanLookIn(act) === null && livesIn(pest, takesFrom[act.way]),
+  cleanLook: cleanLookIn,
+  touches: ({ way, mix }) => ({
+    ...touchesNothing,
+    leaves: way === "shower" || way === "wipe",
+    mix: way === "shower" && mix === "bare",
+    roots: way === "unpot",
+    washed: way === "shower" || way === "unpot",
+  }),
+  product: () => null,
+  poured: () => null,
+  work: ({ way }) => (way === "unpot" || way === "shower" ? way : null),
   cautions: ({ way }) => cautions[way],
   costs: ({ way }, potCm) => ({ minutes: Math.max(1, Math.round((minutesAt12cm[way] * potCm) / 12)), volumeMl: 0 }),
+  timers: ({ way }) => (way === "shower" || way === "unpot" ? [fan] : []),
+  ahead: (act) => {
+    const dryDays = rootsIn(act)?.dryDays ?? 0;
+    return dryDays > 0 ? [{ what: "water", days: dryDays }] : [];
+  },
 });
 
-function eventsOf({ way, tool, percent, spots, mix }: Mechanical, target: Target, atDays: number): readonly ActEvent[] {
+/** Where the animals live that a way takes some of. */
+const takesFrom: Readonly<Record<MechanicalWay, readonly Habitat[]>> = {
+  squash: ["foliage", "soil"],
+  pickOff: ["foliage", "soil"],
+  litter: ["foliage"],
+  dustOff: ["foliage"],
+  wipe: ["foliage"],
+  shower: ["foliage"],
+  prune: ["foliage", "tissue"],
+  unpot: ["foliage", "soil"],
+};
+
+function livesIn(pest: PestId, habitats: readonly Habitat[]): boolean {
+  return pestOf(pest).stages.some(({ where }) => habitats.includes(where));
+}
+
+/** Whoever picks off what is seen and sees none has looked, and found nothing. */
+function cleanLookIn({ way, tool, spots, seen }: Mechanical): Search | null {
+  return guidedByEye(way) && seen === "none" && tool ? { tool, spots } : null;
+}
+
+function eventsOf(act: Mechanical, target: Target, atDays: number): readonly ActEvent[] {
+  if (cleanLookIn(act)) return [];
+  const { way, tool, percent, spots, mix } = act;
   const { pest, weights, form } = target;
-  const cover = { foliage: shareOn(form, weights, spots) };
+  const there = shareOn(form, weights, spots);
+  const cover = { foliage: there };
   const kill = pest.stages.map(() => always(1));
   switch (way) {
     case "squash":
     case "pickOff":
       return [
-        { kind: "treatment", atDays, kill, reach: {}, touch: touched(pest, weights, form, tool ?? "eye"), cover },
+        {
+          kind: "treatment",
+          atDays,
+          kill,
+          reach: {},
+          touch: touched(pest, weights, form, tool ?? "eye"),
+          cover: { ...cover, soil: there },
+        },
       ];
     case "litter": {
       const taken = pest.stages.map(() => always(WITH_THE_LITTER));

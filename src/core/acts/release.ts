@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { orNothing, whole } from "../fields";
-import { predatorIds, predators, type LastingRemedy } from "../remedies/lasting";
-import { actKind } from "./kind";
+import { predatorIds, predators, type LastingRemedy, type PredatorId } from "../remedies/lasting";
+import { actKind, touchesNothing } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 
 const MINUTES = 5;
@@ -17,10 +17,30 @@ export const release = actKind({
     where: orNothing(z.enum(["cabinet", "open"])).optional(),
   }),
   doneTo: ["plant", "place"],
-  events: ({ predator, where }, { pest }, atDays) => {
-    const { onlyEnclosed }: LastingRemedy = predators[predator];
-    return onlyEnclosed && where !== "cabinet" ? [] : lastingEvents(pest, predators[predator], atDays);
-  },
+  events: ({ predator, where }, { pest }, atDays) =>
+    hunts(predator, where) ? lastingEvents(pest, predators[predator], atDays) : [],
+  treats: ({ predator, where }, pest) => hunts(predator, where) && pest in predators[predator].dailyHazard,
+  cleanLook: () => null,
+  touches: ({ predator }) => ({ ...touchesNothing, mix: predator === "nematodes" }),
+  product: ({ predator }) => predator,
+  poured: () => null,
+  work: ({ predator }) => predator,
   cautions: ({ predator }) => predators[predator].cautions,
   costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
+  timers: () => [],
+  ahead: ({ predator }) => {
+    const { phases = [], untilDay }: LastingRemedy = predators[predator];
+    // Renewed when they begin to fade, so that none are missing between.
+    const [fades = untilDay] = phases.at(-1) ?? [];
+    return [
+      { what: "renewHelpers", days: fades },
+      { what: "helpersGone", days: untilDay },
+    ];
+  },
 });
+
+/** Whether they stay: some fly to the window but in a closed cabinet. */
+function hunts(predator: PredatorId, where: "cabinet" | "open" | null | undefined): boolean {
+  const { onlyEnclosed }: LastingRemedy = predators[predator];
+  return !onlyEnclosed || where === "cabinet";
+}

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { text } from "../fields";
 import { systemicIds, systemics } from "../remedies/lasting";
-import { actKind } from "./kind";
+import { actKind, touchesNothing } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 
 /** Minutes to push in sticks, scatter granules or water them in (HOUSE). */
@@ -18,6 +18,17 @@ export const systemic = actKind({
   }),
   doneTo: ["plant"],
   events: ({ remedy }, { pest }, atDays) => lastingEvents(pest, systemics[remedy], atDays),
+  treats: ({ remedy }, pest) => pest in systemics[remedy].dailyHazard,
+  cleanLook: () => null,
+  touches: () => ({ ...touchesNothing, roots: true }),
+  product: ({ remedy }) => remedy,
+  poured: () => null,
+  work: () => "systemic",
   cautions: ({ remedy }) => systemics[remedy].cautions,
   costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
+  timers: () => [],
+  ahead: ({ remedy }) => [
+    { what: "systemicActs", days: systemics[remedy].fromDay },
+    { what: "systemicEnds", days: systemics[remedy].untilDay },
+  ],
 });

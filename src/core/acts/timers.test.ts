@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { cautionsOfAct, type Act } from "./acts";
 import { gearFor, isSprayed } from "./gear";
-import { shownAt, startTimer, timersAfter, type Timer } from "./timers";
+import { shownAt, startTimer, type Timer } from "./timers";
+import { timersAfter } from "./acts";
 
 const put = (mix: string, technique: string) =>
   ({ kind: "contact", mix, technique, volumeMl: 50, spots: ["axil"] }) as unknown as Act;

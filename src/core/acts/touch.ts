@@ -4,6 +4,9 @@ import type { Pest, PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import type { PerSite } from "../population/sites";
 
+/** Whether the eye that guides a hand saw any live animal. */
+export const seenIds = ["some", "none"] as const;
+
 /** Of the animals seen, so many are hit (HOUSE). */
 const HIT_OF_SEEN = 0.98;
 

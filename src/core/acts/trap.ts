@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { whole } from "../fields";
 import { cardHazard, cupHazard } from "../remedies/lasting";
-import { actKind } from "./kind";
+import { actKind, touchesNothing } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 
 const MINUTES = 2;
@@ -23,6 +23,15 @@ export const trap = actKind({
       { fromDay: 0, untilDay: days, dailyHazard: lure === "vinegar" ? cupHazard : cardHazard },
       atDays,
     ),
+  // It counts what flies and takes some of it; what was looked at before it hung says as much as before.
+  treats: () => false,
+  cleanLook: () => null,
+  touches: () => touchesNothing,
+  product: () => null,
+  poured: () => null,
+  work: () => null,
   cautions: ({ lure }) => (lure === "vinegar" ? [] : ["cardsCatchMore"]),
   costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
+  timers: () => [],
+  ahead: () => [],
 });

@@ -5,6 +5,7 @@ import type { SoilRemedyId } from "../remedies/soilRemedies";
 import type { CautionId } from "../remedies/remedies";
 import { cautionsOfAct, type Act } from "./acts";
 import { drenchVolume } from "./drench";
+import type { WorkId } from "./workIds";
 
 /** What a planned work is done to. */
 export interface WorkedOn {
@@ -127,30 +128,11 @@ export const works = {
     harshness: 0,
     against: ["fungusGnat"],
   },
-} as const satisfies Record<string, Work>;
-
-export type WorkId = keyof typeof works;
-export const workIds = Object.keys(works) as [WorkId, ...WorkId[]];
+} as const satisfies Record<WorkId, Work>;
 
 /** The work with this id, as the general type. @example workOf("unpot").mostTimes // 2 */
 export function workOf(id: WorkId): Work {
   return works[id];
-}
-
-/** Which planned work an act carries out; null for any other act. @example workIn({ kind: "dust", dryDays: 7 }) // null */
-export function workIn(act: Act): WorkId | null {
-  switch (act.kind) {
-    case "mechanical":
-      return act.way === "unpot" || act.way === "shower" ? act.way : null;
-    case "drench":
-      return ({ neem: "drenchNeem", bti: "drenchBti", peroxide: "drenchPeroxide" } as const)[act.remedy];
-    case "systemic":
-      return "systemic";
-    case "release":
-      return act.predator;
-    default:
-      return null;
-  }
 }
 
 /** What must be read before a work, whatever plant it is done to. */

@@ -1,6 +1,7 @@
+import { touchesOf } from "../acts/acts";
 import type { PlantRecord } from "../case/record";
 import { addDays, type Day } from "../climate/days";
-import { standing, type ActDone, type Look } from "../facts/facts";
+import { standing, type Look } from "../facts/facts";
 import { CLEAN_LOOKS_NEEDED, countedCleanLooks } from "../inspection/cleanLooks";
 import type { ToolId } from "../inspection/tools";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
@@ -36,23 +37,15 @@ function isDoorInspection(
   return turned && !byEye.includes(tool) && seen >= AT_THE_DOOR * there.length;
 }
 
-/** Whether an act washed a plant: showered, unpotted or dunked. */
-function isWash({ act }: Pick<ActDone, "act">): boolean {
-  return (
-    (act.kind === "mechanical" && (act.way === "shower" || act.way === "unpot")) ||
-    (act.kind === "contact" && act.technique === "dunk")
-  );
-}
-
 /** The steps of a plant that stands apart since it came. Throws RangeError for one that has stood nowhere. */
 export function arrivalSteps({
   plant,
   stays,
   apartAt,
-  looks,
+  inspections,
   acts,
   dayOf,
-}: Pick<PlantRecord, "plant" | "stays" | "apartAt" | "looks" | "acts"> & {
+}: Pick<PlantRecord, "plant" | "stays" | "apartAt" | "inspections" | "acts"> & {
   /** The day of a moment where the collection stands. */
   readonly dayOf: (at: Date) => Day;
 }): ArrivalSteps {
@@ -60,9 +53,9 @@ export function arrivalSteps({
   const came = stays[among + 1];
   if (!came) throw new RangeError(`${plant.code} does not stand apart`);
   const since = <T extends { readonly at: Date }>(all: readonly T[]) => all.filter(({ at }) => at >= came.from);
-  const looked = since(standing(looks));
+  const looked = since(standing(inspections));
   const inspected = looked.find((look) => isDoorInspection(look, plant.growthForm));
-  const washed = since(standing(acts)).find(isWash);
+  const washed = since(standing(acts)).find(({ act }) => touchesOf(act).washed);
   const washing = washingOf[plant.growthForm];
   const after = (days: number) => (washed && days > 0 ? addDays(washed.day, days) : null);
   return {

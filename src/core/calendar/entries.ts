@@ -1,4 +1,4 @@
-import type { TimerId } from "../acts/timers";
+import type { TimerId } from "../acts/timerIds";
 import type { Day } from "../climate/days";
 import type { PlannedDose } from "../facts/kinds/programme";
 import type { RoomProgrammeId } from "../facts/kinds/roomProgramme";

@@ -1,9 +1,11 @@
 import { clearanceRule, type Clearance, type Sureness } from "../clearance/rule";
 import type { Day } from "../climate/days";
+import { treats } from "../acts/acts";
 import { standing } from "../facts/facts";
 import { animalsIn } from "../inspection/severity";
 import { isBeside } from "./beside";
 import type { Case } from "./cases";
+import { inspectionsOn } from "./inspections";
 import type { Plan } from "./plans";
 import type { PlantFacts } from "./record";
 import type { WarmthBetween } from "./warmth";
@@ -22,14 +24,15 @@ export function ruleOf(
     {
       pest: found.pest,
       warmth,
-      looks: standing(looks)
+      looks: standing(inspectionsOn({ looks, acts }))
         .filter(counts)
         .map((look) => {
           const find = look.finds.find((f) => f.pest === found.pest);
           return { at: look.at.getTime(), day: look.day, live: find ? animalsIn(find) : 0 };
         }),
+      // What does nothing to this pest leaves its looks as they are.
       treatments: standing(acts)
-        .filter(counts)
+        .filter((one) => counts(one) && treats(one.act, found.pest))
         .map(({ at, day }) => ({ at: at.getTime(), day })),
     },
     today,

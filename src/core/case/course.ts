@@ -1,7 +1,8 @@
 import { addDays, daysBetween, type Day } from "../climate/days";
 import { standing, type ActDone } from "../facts/facts";
-import type { Act } from "../acts/acts";
-import { workIds, workIn, workOf, works, type WorkId } from "../acts/works";
+import { workIn, type Act } from "../acts/acts";
+import { workIds, type WorkId } from "../acts/workIds";
+import { workOf, works } from "../acts/works";
 import type { Bottle } from "../household/bottles";
 import { mixes } from "../mixing/mixes";
 import type { Course, Courses } from "../planning/course";

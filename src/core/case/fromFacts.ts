@@ -1,4 +1,4 @@
-import { eventsOfAct } from "../acts/acts";
+import { cleanLookIn, eventsOfAct } from "../acts/acts";
 import { applicationOf } from "../acts/contact";
 import type { ActEvent } from "../acts/kind";
 import { addDays, type Day } from "../climate/days";
@@ -11,6 +11,7 @@ import { animalsIn } from "../inspection/severity";
 import { pestOf, type PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import { isBeside } from "./beside";
+import { inspectionsOn } from "./inspections";
 import type { TreatmentEvent } from "../population/events";
 import type { Case } from "./cases";
 import type { WarmthBetween } from "./warmth";
@@ -48,8 +49,8 @@ export function caseFileFrom({ found, plant, warmth, wallTime, ...facts }: CaseF
   const counts = (fact: Look | ActDone) =>
     !isBeside(fact) && fact.day <= asOf && (closing === null || fact.at <= closing.at);
   const moment = (at: Date) => `${wallTime(at)}:00Z`;
-  const looks = standing(facts.looks).filter((look) => counts(look) && look.at >= openedAt);
-  const acts = standing(facts.acts).filter(counts);
+  const looks = standing(inspectionsOn(facts)).filter((look) => counts(look) && look.at >= openedAt);
+  const acts = standing(facts.acts).filter((one) => counts(one) && cleanLookIn(one.act) === null);
   const events = [
     ...looks.map((look) => ({ ...look, events: inspectionsOf(look, moment(look.at), pest, plant) })),
     ...acts.map((done) => ({ ...done, events: eventsOf(done, moment, pest, plant, openedAt) })),

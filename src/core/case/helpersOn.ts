@@ -1,7 +1,7 @@
+import { aheadAfter } from "../acts/acts";
 import { addDays, type Day } from "../climate/days";
 import { standing, type ActDone } from "../facts/facts";
-import { predators } from "../remedies/lasting";
-import { SPRAY_FREE_DAYS, type Helpers } from "../suitability/helpers";
+import type { Helpers } from "../suitability/helpers";
 
 const latest = (days: readonly Day[]): Day | null => days.toSorted().at(-1) ?? null;
 
@@ -13,11 +13,13 @@ export function helpersOn(acts: readonly ActDone[]): Helpers {
   const done = standing(acts);
   return {
     aliveUntil: latest(
-      done.flatMap(({ act, day }) => (act.kind === "release" ? [addDays(day, predators[act.predator].untilDay)] : [])),
+      done.flatMap(({ act, day }) =>
+        aheadAfter(act).flatMap(({ what, days }) => (what === "helpersGone" ? [addDays(day, days)] : [])),
+      ),
     ),
     freeFrom: latest(
       done.flatMap(({ act, day }) =>
-        act.kind === "contact" || act.kind === "dust" ? [addDays(day, SPRAY_FREE_DAYS)] : [],
+        aheadAfter(act).flatMap(({ what, days }) => (what === "freeForHelpers" ? [addDays(day, days)] : [])),
       ),
     ),
   };

@@ -4,6 +4,7 @@ import type { Basis, PlannedDose } from "../facts/kinds/programme";
 import { mixes } from "../mixing/mixes";
 import { isWork, type Dose } from "../planning/doses";
 import { caseFiledUnder, type Case } from "./cases";
+import { inspectionsOn } from "./inspections";
 import type { RunningPlan } from "./judge";
 
 /** A step of a plan, and the day on which it was carried out; null while it was not. */
@@ -51,7 +52,7 @@ export function planOf(
   { acts, looks }: { readonly acts: readonly ActDone[]; readonly looks: readonly Look[] },
 ): Plan {
   const { id, basis, pOver, at, day } = programme;
-  const steps = stepsOf(programme, standing(acts), standing(looks));
+  const steps = stepsOf(programme, standing(acts), standing(inspectionsOn({ looks, acts })));
   return { id, basis, pOver, adoptedAt: at, adoptedOn: day, steps };
 }
 

@@ -11,6 +11,7 @@ import {
 } from "../facts/facts";
 import { casesOf, type Case } from "./cases";
 import type { Exposure } from "./exposures";
+import { inspectionsOn } from "./inspections";
 import { stayAt, staysOf, type Stay } from "./stays";
 
 /** The facts of one plant, oldest first, those struck out among them. */
@@ -28,7 +29,9 @@ export interface PlantFacts {
 /** Everything on record of one plant, with what its facts come to. */
 export interface PlantRecord extends PlantFacts {
   readonly stays: readonly Stay[];
-  /** The days on which it was looked at, ascending, and whether nothing was found; looks that stand. */
+  /** Its looks, and what was done by the eye and found nothing; oldest first. */
+  readonly inspections: readonly Look[];
+  /** The days on which it was looked at, ascending, and whether nothing was found; inspections that stand. */
   readonly looked: readonly { readonly day: Day; readonly clean: boolean }[];
   /** Those done to the plant, and those done to a place while it stood there. */
   readonly acts: readonly ActDone[];
@@ -78,10 +81,15 @@ export function recordOf(
   const stays = staysOf(facts.placements, facts.plant.archivedAt);
   const last = stays.at(-1);
   const here = last?.until === null ? last.placeId : null;
+  const inspections = inspectionsOn({
+    looks: facts.looks,
+    acts: facts.acts.filter((one) => one.plantId === facts.plant.id),
+  });
   return {
     ...facts,
     stays,
-    looked: standing(facts.looks).map(({ day, finds }) => ({ day, clean: finds.length === 0 })),
+    inspections,
+    looked: standing(inspections).map(({ day, finds }) => ({ day, clean: finds.length === 0 })),
     apartAt,
     outdoorsAt,
     enclosed: here !== null && enclosedAt(here),
@@ -95,8 +103,8 @@ export function recordOf(
   };
 }
 
-/** Whether live animals of a case were seen at the last look since it began. */
-export function isLive({ pest, openedAt }: Pick<Case, "pest" | "openedAt">, looks: readonly Look[]): boolean {
-  const last = standing(looks).findLast((look) => look.at >= openedAt);
+/** Whether live animals of a case were seen at the last inspection since it began. */
+export function isLive({ pest, openedAt }: Pick<Case, "pest" | "openedAt">, inspections: readonly Look[]): boolean {
+  const last = standing(inspections).findLast((look) => look.at >= openedAt);
   return last?.finds.some((find) => find.pest === pest) ?? false;
 }

@@ -1,4 +1,4 @@
-import type { Act } from "../acts/acts";
+import { touchesOf, type Act } from "../acts/acts";
 import { daysBetween, type Day } from "../climate/days";
 import type { LabelObjection } from "../planning/label";
 import { actObjections } from "../suitability/actObjections";
@@ -42,13 +42,8 @@ export function mustWait({ act, bearer, label, celsius, volumeMl, soakedOn }: Wa
     ...refused.map(({ code }) => ({ code: "against", objection: code }) as const),
     ...label.map((objection) => ({ code: "label", objection }) as const),
     ...(celsius !== null && celsius > TOO_HOT_C && volumeMl > 0 ? [{ code: "too_hot", celsius } as const] : []),
-    ...(soakedOn !== null && wetsTheMix(act) && daysBetween(soakedOn, day) < SODDEN_DAYS
+    ...(soakedOn !== null && touchesOf(act).mix && daysBetween(soakedOn, day) < SODDEN_DAYS
       ? [{ code: "sodden", soakedOn } as const]
       : []),
   ];
-}
-
-/** Whether an act puts water into the mix. @example wetsTheMix({ kind: "dust", dryDays: 7 }) // false */
-export function wetsTheMix(act: Act): boolean {
-  return act.kind === "drench";
 }

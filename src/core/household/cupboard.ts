@@ -1,7 +1,10 @@
-import type { Act } from "../acts/acts";
+import { pouredIn, type Act } from "../acts/acts";
+import type { Poured } from "../acts/poured";
+import { assertNever } from "../assertNever";
 import { addDays, type Day } from "../climate/days";
 import { mixes, pour, type IngredientId, type MixId } from "../mixing/mixes";
 import { DUNK_CARRIED_SHARE } from "../mixing/sprayVolume";
+import type { SoilRemedyId } from "../remedies/soilRemedies";
 import { mL } from "../units/volume";
 import { inUse, labelled, type Bottle } from "./bottles";
 import type { ActiveId } from "./products";
@@ -43,26 +46,31 @@ const activeOf: Partial<Record<IngredientId, ActiveId>> = {
  */
 export function drawsOf(uses: readonly Use[], drawing: Drawing): Draw[] {
   const baths = new Map<string, number>();
+  const keyOf = (day: Day, { what }: Poured) => `${day} ${"mix" in what ? what.mix : what.soil}`;
   for (const { day, act } of uses) {
-    if (act.kind !== "contact" || act.technique !== "dunk") continue;
-    const key = `${day} ${act.mix}`;
-    baths.set(key, Math.max(baths.get(key) ?? 0, act.volumeMl));
+    const poured = pouredIn(act);
+    if (!poured?.bath) continue;
+    const key = keyOf(day, poured);
+    baths.set(key, Math.max(baths.get(key) ?? 0, poured.volumeMl));
   }
   const drawn = new Set<string>();
   return uses.flatMap((use): Draw[] => {
-    const { act, day } = use;
-    if (act.kind === "drench") return drench(use, act, drawing);
-    if (act.kind !== "contact") return [];
-    if (act.technique !== "dunk") return poured(use, act, act.volumeMl, drawing);
-    const key = `${day} ${act.mix}`;
+    const poured = pouredIn(use.act);
+    if (!poured) return [];
+    const { what, strength } = poured;
+    const key = keyOf(use.day, poured);
     const first = !drawn.has(key);
-    drawn.add(key);
-    const volumeMl = (first ? baths.get(key)! : 0) + act.volumeMl * DUNK_CARRIED_SHARE;
-    return poured(use, act, volumeMl, drawing);
+    if (poured.bath) drawn.add(key);
+    const volumeMl = poured.bath
+      ? (first ? baths.get(key)! : 0) + poured.volumeMl * DUNK_CARRIED_SHARE
+      : poured.volumeMl;
+    return "mix" in what
+      ? ofMix(use, { mix: what.mix, strength }, volumeMl, drawing)
+      : ofSoil(use, what.soil, volumeMl, drawing);
   });
 }
 
-function poured(
+function ofMix(
   { day, caseId }: Use,
   { mix, strength }: { readonly mix: MixId; readonly strength?: number | null | undefined },
   volumeMl: number,
@@ -87,11 +95,18 @@ function poured(
   });
 }
 
-function drench(use: Use, { remedy, volumeMl }: Extract<Act, { kind: "drench" }>, drawing: Drawing): Draw[] {
+function ofSoil(use: Use, remedy: SoilRemedyId, volumeMl: number, drawing: Drawing): Draw[] {
   const { day, caseId } = use;
-  if (remedy === "neem") return poured(use, { mix: "neemUsual" }, volumeMl, drawing);
-  if (remedy === "peroxide") return [{ day, active: "peroxide", ml: volumeMl / 2, caseId }];
-  return [];
+  switch (remedy) {
+    case "neem":
+      return ofMix(use, { mix: "neemUsual" }, volumeMl, drawing);
+    case "peroxide":
+      return [{ day, active: "peroxide", ml: volumeMl / 2, caseId }];
+    case "bti":
+      return [];
+    default:
+      return assertNever(remedy);
+  }
 }
 
 /** How a bottle stands: how much of it has been used, what is left, and whether its day is over. Null left where its size is not known. */

@@ -1,6 +1,6 @@
 import { workOf } from "../acts/works";
 import { isWork } from "../planning/doses";
-import { productOf } from "../suitability/actObjections";
+import { productOf } from "../acts/acts";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { coursesOn } from "../case/course";

@@ -1,6 +1,7 @@
 import { minutesFor } from "../acts/effort";
 import { costsOfAct } from "../acts/acts";
-import { workOf, works, type WorkedOn, type WorkId } from "../acts/works";
+import type { WorkId } from "../acts/workIds";
+import { workOf, works, type WorkedOn } from "../acts/works";
 import { predators, systemics, type PredatorId } from "../remedies/lasting";
 import { remedyOf, type RemedyId, type TechniqueId } from "../remedies/remedies";
 import type { MixId } from "../mixing/mixes";

@@ -1,5 +1,5 @@
 import { groupOf } from "../household/products";
-import { workIds } from "../acts/works";
+import { workIds } from "../acts/workIds";
 import { remedyIds } from "../remedies/remedies";
 import { doseAt, type Approach } from "./approaches";
 import type { Courses } from "./course";

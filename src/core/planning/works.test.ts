@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { workIds, workIn, workOf } from "../acts/works";
+import { workIn } from "../acts/acts";
+import { workIds } from "../acts/workIds";
+import { workOf } from "../acts/works";
 import { coursesOn } from "../case/course";
 import { comparisonOn, requestOn } from "../case/onPlant";
 import { TRIAL_DAY } from "../case/trial";

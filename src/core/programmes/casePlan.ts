@@ -39,7 +39,7 @@ export const casePlan: ProgrammeKind<"casePlan"> = {
   verdict({ record, petalsOf }) {
     const open = record.cases.filter((one) => one.open);
     if (open.length === 0) return notRunning;
-    if (open.some((one) => isLive(one, record.looks))) return { ...notRunning, state: "infested" };
+    if (open.some((one) => isLive(one, record.inspections))) return { ...notRunning, state: "infested" };
     return { ...notRunning, state: "surer", petals: Math.min(...open.map((one) => petalsOf(one.id))) };
   },
 };

@@ -1,5 +1,5 @@
 import { addDays, type Day } from "../climate/days";
-import type { Act } from "../acts/acts";
+import { touchesOf, type Act } from "../acts/acts";
 import type { PredatorId } from "../remedies/lasting";
 import { SPRAY_FREE_DAYS } from "../suitability/helpers";
 
@@ -16,8 +16,6 @@ export interface GuestsDue {
   /** The day from which on they may be let loose after what was sprayed there; null where nothing was. */
   readonly freeFrom: Day | null;
 }
-
-const kills = ({ act }: GuestAct) => act.kind === "contact" || act.kind === "dust";
 
 /**
  * When sachets are hung or renewed next: on the day the programme began, or so long after the last; but not before two weeks have
@@ -36,7 +34,7 @@ export function guestsDue(
     .toSorted()
     .at(-1);
   const sprayed = acts
-    .filter((one) => kills(one) && one.day <= today)
+    .filter((one) => touchesOf(one.act).helpers && one.day <= today)
     .map(({ day }) => day)
     .toSorted()
     .at(-1);

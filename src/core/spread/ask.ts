@@ -1,4 +1,4 @@
-import { eventsOfAct } from "../acts/acts";
+import { cleanLookIn, eventsOfAct } from "../acts/acts";
 import type { CarriageQuestion, FounderStream } from "../carriage/carriage";
 import { arrivalShare } from "../carriage/arrivalShare";
 import {
@@ -12,6 +12,7 @@ import {
 } from "../carriage/rates";
 import type { Case } from "../case/cases";
 import { isBeside } from "../case/beside";
+import { inspectionsOn } from "../case/inspections";
 import type { Stand } from "../case/stays";
 import type { WarmthBetween } from "../case/warmth";
 import { addDays, dayNumber, type Day } from "../climate/days";
@@ -104,7 +105,7 @@ interface TimedPlant extends AskedPlant {
 function timedPlant(asked: AskedPlant, clock: Clock, until: number): TimedPlant {
   const counts = (fact: Look | ActDone) => !isBeside(fact);
   const before = <T extends { readonly at: number }>(all: readonly T[]) => all.filter(({ at }) => at < until);
-  const looked = standing(asked.looks)
+  const looked = standing(inspectionsOn(asked))
     .filter(counts)
     .map((look) => ({ at: clock(look.at), look, how: keyOf(look, look.turned ? 1 : ONE_SIDE) }));
   const warmFrom = Math.floor(until - LOOK_BACK_DAYS);
@@ -117,6 +118,8 @@ function timedPlant(asked: AskedPlant, clock: Clock, until: number): TimedPlant 
     timedActs: before(
       standing(asked.acts)
         .filter(counts)
+        // One that found nothing is among the looks.
+        .filter(({ act }) => cleanLookIn(act) === null)
         .map(({ act, at }) => ({ at: clock(at), act })),
     ),
     warmFrom,

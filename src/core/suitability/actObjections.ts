@@ -1,26 +1,8 @@
-import type { Act } from "../acts/acts";
+import { productOf, touchesOf, type Act } from "../acts/acts";
 import { anyHome, homeObjections, type Home } from "../household/household";
-import type { ProductId } from "../household/products";
 import { mixes } from "../mixing/mixes";
 import type { Bearer } from "./bearer";
 import { objections, type Objection } from "./suitability";
-
-/** What an act puts on or lets loose, by the name a home knows it by; null for hands, water, cards and ways of growing. */
-export function productOf(act: Act): ProductId | null {
-  switch (act.kind) {
-    case "contact":
-      return mixes[act.mix].remedy;
-    case "drench":
-    case "systemic":
-      return act.remedy;
-    case "release":
-      return act.predator;
-    case "dust":
-      return "dust";
-    default:
-      return null;
-  }
-}
 
 /** What a home keeps out of an act on a place, whatever stands there. @example placeObjections(cards, anyHome) // [] */
 export function placeObjections(act: Act, home: Home, outdoors = false): readonly Objection[] {
@@ -43,8 +25,7 @@ export function actObjections(act: Act, bearer: Bearer): readonly Objection[] {
   const { today, helpers } = bearer;
   const roots = atTheRoots(act, bearer).map((code) => ({ level: "refuse", code }) as const);
   if (!today || !helpers) return [...roots, ...against];
-  const kills = act.kind === "contact" || act.kind === "dust";
-  const alive = kills && helpers.aliveUntil !== null && today <= helpers.aliveUntil;
+  const alive = touchesOf(act).helpers && helpers.aliveUntil !== null && today <= helpers.aliveUntil;
   const tooSoon = act.kind === "release" && helpers.freeFrom !== null && today < helpers.freeFrom;
   return [
     ...roots,

@@ -22,12 +22,20 @@ export function withNaming(scope: Scope, limit: number): Promise<NamedLook[]> {
 const looked = z.object({ plantId: z.string(), at: z.date(), clean: z.boolean() });
 export type LookDay = z.output<typeof looked> & { readonly day: Day };
 
-/** When plants were looked at, oldest first, and whether nothing was found; looks that stand alone. */
+/**
+ * When plants were looked at, oldest first, and whether nothing was found; those that stand alone. Among them what was dabbed or
+ * picked off by the eye that saw none (core/case/inspections).
+ */
 export async function daysOf(scope: Scope, plantIds: readonly string[]): Promise<LookDay[]> {
-  const sql = `select k.plant_id as "plantId", k.happened_at as at, not exists (
-      select 1 from finds f where f.collection_id = k.collection_id and f.look_id = k.id) as clean
-    from looks k where k.collection_id = :c and k.plant_id = any (cast(:ids as uuid[])) and k.voided_at is null
-    order by k.happened_at, k.recorded_at, k.id`;
+  const sql = `select "plantId", at, clean from (
+      select k.plant_id as "plantId", k.happened_at as at, k.recorded_at, k.id, not exists (
+        select 1 from finds f where f.collection_id = k.collection_id and f.look_id = k.id) as clean
+      from looks k where k.collection_id = :c and k.plant_id = any (cast(:ids as uuid[])) and k.voided_at is null
+      union all
+      select a.plant_id, a.happened_at, a.recorded_at, a.id, true
+      from acts a where a.collection_id = :c and a.plant_id = any (cast(:ids as uuid[])) and a.voided_at is null
+        and a.act ->> 'seen' = 'none'
+    ) one order by at, recorded_at, id`;
   const found = await rows(scope, looked, sql, { ids: idList(plantIds) });
   return found.map((one) => ({ ...one, day: dayIn(one.at, scope.timeZone) }));
 }

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { timerIds, type Timer } from "@/core/acts/timers";
+import { timerIds } from "@/core/acts/timerIds";
+import type { Timer } from "@/core/acts/timers";
 import type { Scope } from "../connection";
 import { insert, rows, run } from "../query";
 

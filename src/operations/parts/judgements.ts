@@ -56,7 +56,7 @@ export function fileOfCase(record: KeptRecord, found: Case, asOf: Day, timeZone:
 export function judge(context: Pick<Context, "collection" | "now">, record: KeptRecord, found: Case): Judged {
   const day = today(context);
   const input = fileOfCase(record, found, day, context.collection.timeZone);
-  const last = standing(record.looks).findLast((look) => look.at >= found.openedAt);
+  const last = standing(record.inspections).findLast((look) => look.at >= found.openedAt);
   if (!input || !last)
     return { ok: false, problems: [{ path: "", message: "nothing is known of the warmth it has had" }] };
   const lookedAt = { lastLook: last.day, search: { tool: last.tool, spots: last.spots } };

@@ -1,11 +1,10 @@
-import type { Act } from "@/core/acts/acts";
+import { touchesOf, type Act } from "@/core/acts/acts";
 import type { Day } from "@/core/climate/days";
 import { workOf } from "@/core/acts/works";
 import { coursesOn } from "@/core/case/course";
 import { doseOf } from "@/core/case/plans";
 import { warmthAt } from "@/core/case/warmth";
 import { inUse, ownStrength } from "@/core/household/bottles";
-import { wetsTheMix } from "@/core/evening/wait";
 import { standing } from "@/core/facts/facts";
 import { usualTool } from "@/core/facts/settings";
 import { mixes } from "@/core/mixing/mixes";
@@ -58,7 +57,7 @@ export async function treatmentLines(context: Context, treatments: readonly Next
         minutes: Math.round(minutesOfDose(dose, bearer)),
         label: labelObjections([{ day, dose }], courses),
         celsius: warmthAt(temperaturesOf, line.plant.placeId, day),
-        soakedOn: standing(record.acts).findLast((one) => wetsTheMix(one.act) && one.day <= day)?.day ?? null,
+        soakedOn: standing(record.acts).findLast((one) => touchesOf(one.act).mix && one.day <= day)?.day ?? null,
       },
     ];
   });

@@ -52,6 +52,19 @@ const named = <T extends string>(ids: readonly T[], names: Readonly<Record<T, st
 const above = ({ growthForm }: ActedOn) => spotsOf(growthForm).filter((spot) => spot !== "roots" && spot !== "pot");
 const wayOf = (draft: Draft) => draft.way as MechanicalWay;
 
+/** Whoever goes by the eye and sees none has made a look that found nothing, and no treatment. */
+const saw: ActField = {
+  name: "seen",
+  label: "What you saw",
+  hint: "None seen counts as a clean look, and not as a treatment.",
+  as: "choice",
+  options: () => [
+    ["some", "Live animals"],
+    ["none", "None"],
+  ],
+  begin: () => "some",
+};
+
 /** The fields of each kind of act, in the order in which they are asked. */
 export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
   contact: [
@@ -78,6 +91,7 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       begin: () => "lamp",
       when: (draft) => draft.technique === "dab",
     },
+    { ...saw, when: (draft) => draft.technique === "dab" },
     {
       name: "strength",
       label: "Its strength, where it is not the recipe’s",
@@ -131,6 +145,7 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       begin: () => "lamp",
       when: (draft) => guidedByEye(wayOf(draft)) || draft.way === "unpot",
     },
+    { ...saw, when: (draft) => guidedByEye(wayOf(draft)) },
     {
       name: "percent",
       label: "How much of the plant you cut off, %",

@@ -7,5 +7,7 @@ export type DeedResult =
       readonly retry?: true;
       /** What was asked for is so already, though not by this deed. */
       readonly done?: true;
+      /** Somebody else is at this browser than whoever it was made by: it waits for them. */
+      readonly another?: true;
       readonly problems: readonly { readonly path: string; readonly message: string }[];
     };

@@ -12,6 +12,8 @@ export interface ShownCollection {
   readonly isDemo: boolean;
   /** Where to call when something got into an eye or a mouth; empty where nobody has said. */
   readonly poisonCentre: string;
+  /** The account of whoever looks at it; empty while nobody has one. */
+  readonly who: string;
   /** Who whoever looks at it is to it. */
   readonly role: RoleId;
 }

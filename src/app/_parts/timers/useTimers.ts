@@ -2,7 +2,8 @@
 
 import { useEffect, useMemo, useState } from "react";
 import { v7 as uuidv7 } from "uuid";
-import { shownAt, type TimerId } from "@/core/acts/timers";
+import { shownAt } from "@/core/acts/timers";
+import type { TimerId } from "@/core/acts/timerIds";
 import type { ShownTimer } from "@/operations/readTimers";
 import { useCollection } from "@/ui/shell/Collection";
 import { withOffset } from "@/zones";

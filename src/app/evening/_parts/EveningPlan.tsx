@@ -7,7 +7,7 @@ import Form from "react-bootstrap/Form";
 import { mixOf } from "@/core/evening/bath";
 import { chooseEvening, SET_UP_MINUTES, weightOf, LONGEST_MINUTES, MOST_DRYING } from "@/core/evening/choose";
 import { mustWait } from "@/core/evening/wait";
-import { timersAfter } from "@/core/acts/timers";
+import { timersAfter } from "@/core/acts/acts";
 import { groupBy } from "@/core/groupBy";
 import { isMix, type MixId } from "@/core/mixing/mixes";
 import { isWork } from "@/core/planning/doses";

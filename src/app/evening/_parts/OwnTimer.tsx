@@ -4,7 +4,7 @@ import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { useTimerDeeds } from "@/app/_parts/timers/useTimers";
-import { timerIds, type TimerId } from "@/core/acts/timers";
+import { timerIds, type TimerId } from "@/core/acts/timerIds";
 import { Panel } from "@/ui/Panel";
 import { offerInWords, offers } from "@/wording/timers";
 

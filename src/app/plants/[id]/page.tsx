@@ -36,7 +36,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
   const { plant, card, place, record, verdicts } = view;
   const archived = plant.archivedAt !== null;
   const { apart } = card;
-  const lastLook = standing(record.looks).at(-1);
+  const lastLook = standing(record.inspections).at(-1);
   const atRisk = card.state === "atRisk";
   const beside = record.exposures.at(-1);
   const helpersInWords = view.on.bearer.helpers && helpersSentence(view.on.bearer.helpers, today);

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { currentContext, markNow } from "@/app/_parts/context";
 import { Live } from "@/app/_parts/Live";
-import { workIds } from "@/core/acts/works";
+import { workIds } from "@/core/acts/workIds";
 import { mixIds } from "@/core/mixing/mixes";
 import { readSitting } from "@/operations/readSitting";
 import { readTimers } from "@/operations/readTimers";

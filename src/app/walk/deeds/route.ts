@@ -1,6 +1,7 @@
 import type { z } from "zod";
 import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
 import { contextFor } from "@/app/_parts/context";
+import { another, isAnothers } from "@/app/_parts/whose";
 import { deed } from "@/app/_parts/deed";
 import { SHAPE_HEADER } from "@/app/_parts/live";
 import { now } from "@/clock";
@@ -35,6 +36,7 @@ export async function POST(request: Request): Promise<Response> {
   } catch {
     // What is no JSON is no deed: its schema says so.
   }
+  if (await isAnothers(request.headers)) return answered(another);
   const collectionId = request.headers.get("x-collection");
   const shape = shapeIn(request.headers.get(SHAPE_HEADER));
   if (shape > SHAPE) return answered(tooNew);

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { workIds } from "../../acts/works";
+import { workIds } from "../../acts/workIds";
 import { dayField, id } from "../../fields";
 import { mixIds } from "../../mixing/mixes";
 import { pestIds } from "../../pests/pests";

@@ -1,4 +1,4 @@
-import type { Act } from "../../acts/acts";
+import type { Act, ActKindId } from "../../acts/acts";
 import { addDays, daysBetween, type Day } from "../../climate/days";
 import type { CountedOn } from "../../facts/kinds/trapCount";
 import { cardHazard, cultures, cupHazard, predators } from "../../remedies/lasting";
@@ -76,8 +76,9 @@ export function roomOf(record: RoomRecord, coming: readonly RoomAct[], begin: Da
   const acts = [...record.acts, ...coming]
     .filter((one) => at(one.day) >= -KEPT_DAYS)
     .toSorted((a, b) => (a.day < b.day ? -1 : 1));
-  const effects = acts.flatMap((one) => effectsOf(one.act, at(one.day), potsOf(one)));
-  const treatments = acts.flatMap((one) => treatmentsOf(one.act, at(one.day), potsOf(one)));
+  const done = acts.map((one) => inPotsOf(one.act, at(one.day), potsOf(one)));
+  const effects = done.flatMap((one) => one.effects);
+  const treatments = done.flatMap((one) => one.treatments);
   const hung = acts.filter(({ act }) => act.kind === "trap");
   const traps = hung.map((one, i): AirTrap => {
     const act = one.act as Extract<Act, { kind: "trap" }>;
@@ -133,26 +134,48 @@ function unwritten(cards: readonly CardCount[], traps: readonly AirTrap[], pots:
   });
 }
 
-function effectsOf(act: Act, fromDay: number, pots: readonly number[]): PotEffect[] {
-  if (act.kind === "culture") {
-    const { layFactor, larvaHazard } = cultures[act.way];
-    if (layFactor === 1 && larvaHazard === 0) return [];
-    return [{ fromDay, untilDay: fromDay + act.days, pots, dailyHazard: [larvaHazard, larvaHazard, 0], layFactor }];
-  }
-  if (act.kind !== "release" || act.predator !== "nematodes") return [];
-  const { phases, dailyHazard } = predators.nematodes;
-  return phases.map(([from, until, share]) => ({
-    fromDay: fromDay + from,
-    untilDay: fromDay + until,
-    pots,
-    dailyHazard: [0, share * dailyHazard.fungusGnat.larva, 0],
-    layFactor: 1,
-  }));
+/** What an act does to pots of a room from a day on. */
+interface InPots {
+  readonly effects: readonly PotEffect[];
+  readonly treatments: readonly PotTreatment[];
 }
 
-function treatmentsOf(act: Act, atDay: number, pots: readonly number[]): PotTreatment[] {
-  if (act.kind === "mechanical" && act.way === "unpot") return [{ atDay, pots, kill: [WASHED, WASHED, WASHED] }];
-  if (act.kind !== "drench") return [];
-  const kill = SOIL_STAGES.map((stage) => DRENCHED * soilKillOf(act.remedy, "fungusGnat", stage).likely);
-  return [{ atDay, pots, kill: kill as unknown as PotTreatment["kill"] }];
+const nothing: InPots = { effects: [], treatments: [] };
+
+/** What each kind of act does to pots; traps are of the air. */
+const inPots: {
+  readonly [K in ActKindId]: (act: Extract<Act, { kind: K }>, day: number, pots: readonly number[]) => InPots;
+} = {
+  contact: () => nothing,
+  systemic: () => nothing,
+  trap: () => nothing,
+  dust: () => nothing,
+  culture: ({ way, days }, fromDay, pots) => {
+    const { layFactor, larvaHazard } = cultures[way];
+    if (layFactor === 1 && larvaHazard === 0) return nothing;
+    const dailyHazard = [larvaHazard, larvaHazard, 0] as const;
+    return { ...nothing, effects: [{ fromDay, untilDay: fromDay + days, pots, dailyHazard, layFactor }] };
+  },
+  release: ({ predator }, fromDay, pots) => {
+    if (predator !== "nematodes") return nothing;
+    const { phases, dailyHazard } = predators.nematodes;
+    const effects = phases.map(([from, until, share]): PotEffect => ({
+      fromDay: fromDay + from,
+      untilDay: fromDay + until,
+      pots,
+      dailyHazard: [0, share * dailyHazard.fungusGnat.larva, 0],
+      layFactor: 1,
+    }));
+    return { ...nothing, effects };
+  },
+  mechanical: ({ way }, atDay, pots) =>
+    way === "unpot" ? { ...nothing, treatments: [{ atDay, pots, kill: [WASHED, WASHED, WASHED] }] } : nothing,
+  drench: ({ remedy }, atDay, pots) => {
+    const kill = SOIL_STAGES.map((stage) => DRENCHED * soilKillOf(remedy, "fungusGnat", stage).likely);
+    return { ...nothing, treatments: [{ atDay, pots, kill: kill as unknown as PotTreatment["kill"] }] };
+  },
+};
+
+function inPotsOf(act: Act, day: number, pots: readonly number[]): InPots {
+  return (inPots[act.kind] as (act: Act, day: number, pots: readonly number[]) => InPots)(act, day, pots);
 }

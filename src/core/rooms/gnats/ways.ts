@@ -1,4 +1,5 @@
 import type { Act } from "../../acts/acts";
+import { assertNever } from "../../assertNever";
 
 /** The ways to bring a room's gnats down, each against another stage of their life. */
 export const gnatWayIds = [
@@ -103,8 +104,13 @@ export function wayOfAct(act: Act): GnatWayId | null {
       return act.remedy === "bti" ? "larvicide" : act.remedy === "peroxide" ? "peroxide" : null;
     case "release":
       return act.predator === "nematodes" ? "nematodes" : null;
-    default:
+    case "contact":
+    case "mechanical":
+    case "systemic":
+    case "dust":
       return null;
+    default:
+      return assertNever(act);
   }
 }
 

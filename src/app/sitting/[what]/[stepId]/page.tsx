@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
 import { ActForm } from "@/app/_parts/act/ActForm";
 import { momentNow } from "@/app/_parts/moments";
-import { workIds } from "@/core/acts/works";
+import { workIds } from "@/core/acts/workIds";
 import { isMix, mixIds } from "@/core/mixing/mixes";
 import { readSitting } from "@/operations/readSitting";
 import { sittingName } from "@/wording/acts";

@@ -6,9 +6,8 @@ import Button from "react-bootstrap/Button";
 import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { ScreenProgress } from "@/app/_parts/ScreenProgress";
 import { Timers } from "@/app/_parts/timers/Timers";
-import { cautionsOfAct, type Act } from "@/core/acts/acts";
+import { cautionsOfAct, timersAfter, withNoneSeen, type Act } from "@/core/acts/acts";
 import { gearFor, isSprayed } from "@/core/acts/gear";
-import { timersAfter } from "@/core/acts/timers";
 import { mixOf } from "@/core/evening/bath";
 import { isMix } from "@/core/mixing/mixes";
 import { spotsOf } from "@/core/plants/growthForms";
@@ -161,10 +160,11 @@ function AtPlant({
   const refused = against.some(({ level }) => level === "refuse");
   const group = groupOf(plant);
   const border = last && groupOf(last.line.plant) !== group;
-  const press = () => {
-    if ("spots" in act && ticked.length === 0) return setProblem("Press the places you reached first.");
-    onDone("spots" in act ? { ...act, spots: [...ticked] } : act);
+  const press = (did: Act) => {
+    if ("spots" in did && ticked.length === 0) return setProblem("Press the places you reached first.");
+    onDone("spots" in did ? { ...did, spots: [...ticked] } : did);
   };
+  const noneSeen = withNoneSeen(act);
   const unpots = "work" in planned && planned.work === "unpot";
   return (
     <div className="walk-stop">
@@ -226,7 +226,12 @@ function AtPlant({
           <Button variant="outline-primary" className="big" onClick={onLeave}>
             Not now
           </Button>
-          <Button className="big" disabled={refused} onClick={press}>
+          {noneSeen && (
+            <Button variant="outline-primary" className="big" onClick={() => press(noneSeen)}>
+              None seen, next
+            </Button>
+          )}
+          <Button className="big" disabled={refused} onClick={() => press(act)}>
             As planned, next
           </Button>
         </div>

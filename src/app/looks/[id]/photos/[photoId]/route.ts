@@ -1,5 +1,6 @@
 import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
 import { deed } from "@/app/_parts/deed";
+import { another, isAnothers } from "@/app/_parts/whose";
 import { addPhoto as addPhotoShape, type AddPhoto } from "@/core/facts/kinds/photo";
 import { addPhoto, PHOTO_LIMIT_BYTES } from "@/operations/addPhoto";
 import type { Context } from "@/operations/context";
@@ -9,6 +10,7 @@ export async function PUT(
   request: Request,
   { params }: { params: Promise<{ id: string; photoId: string }> },
 ): Promise<Response> {
+  if (await isAnothers(request.headers)) return answered(another);
   const { id: lookId, photoId: id } = await params;
   const bytes = await readUpTo(request.body, PHOTO_LIMIT_BYTES);
   if (!bytes) return tooLarge();

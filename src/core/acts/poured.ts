@@ -1,0 +1,13 @@
+import type { MixId } from "../mixing/mixes";
+import type { SoilRemedyId } from "../remedies/soilRemedies";
+
+/** What an act takes of a mix made up from bottles. */
+export interface Poured {
+  /** A mix by its recipe, or what is watered in where that is none. */
+  readonly what: { readonly mix: MixId } | { readonly soil: SoilRemedyId };
+  readonly volumeMl: number;
+  /** Its strength where it was not the recipe's; null where it was. */
+  readonly strength: number | null;
+  /** Whether plants treated on one day share it: a bath is made once. */
+  readonly bath: boolean;
+}

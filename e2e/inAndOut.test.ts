@@ -4,7 +4,7 @@ import path from "node:path";
 import Papa from "papaparse";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { readBenches } from "../src/operations/readBenches";
-import { openApplication, type Application } from "./support/application";
+import { openApplicationWith, type Application } from "./support/application";
 
 /** A keeper saves everything as a file, brings it into a collection of her own, and backs that up. */
 describe("in and out", () => {
@@ -14,7 +14,7 @@ describe("in and out", () => {
   const file = path.join(folder, "demo.zip");
 
   beforeAll(async () => {
-    app = await openApplication(undefined, { BACKUP_FOLDER: backups });
+    app = await openApplicationWith({ BACKUP_FOLDER: backups });
   });
   afterAll(async () => {
     await app.close();

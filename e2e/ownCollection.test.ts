@@ -5,7 +5,7 @@ import type { Driver } from "selenium-webdriver/chrome";
 import pg from "pg";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { nextCodes } from "../src/core/plants/codes";
-import { openApplication, type Application } from "./support/application";
+import { openApplicationWith, type Application } from "./support/application";
 import { newProfile, openBrowser, phone, type Browser } from "./support/browser";
 import { Page } from "./support/page";
 
@@ -45,10 +45,10 @@ describe("a collection of one's own", () => {
   const own = "(select id from collections where not is_demo)";
 
   beforeAll(async () => {
-    app = await openApplication(phone, {
-      NODE_OPTIONS: `--import ${pathToFileURL(clock).href}`,
-      WARY_TEST_CLOCK_MS: shift,
-    });
+    app = await openApplicationWith(
+      { NODE_OPTIONS: `--import ${pathToFileURL(clock).href}`, WARY_TEST_CLOCK_MS: shift },
+      phone,
+    );
     await pickUp();
   });
   afterAll(async () => {

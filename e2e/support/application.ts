@@ -1,12 +1,13 @@
 import getPort from "get-port";
 import pg from "pg";
 import { inject } from "vitest";
-import { prepareAppRole } from "../../src/db/appRole";
-import { connect, disconnect } from "../../src/db/connection";
+import { disconnect } from "../../src/db/connection";
 import { contextOf, openCollections, type Context } from "../../src/operations/context";
 import { startServer } from "../../scripts/lib/startServer";
-import { laptop, openBrowser, type Browser, type Size } from "./browser";
+import { browserOf, forgetAll, laptop, openBrowser, type Browser, type Size } from "./browser";
 import { Page } from "./page";
+import { asAdmin, copyDatabase, driverOf } from "./slots";
+import { putBack } from "./snapshot";
 
 export interface Application {
   readonly page: Page;
@@ -19,23 +20,44 @@ export interface Application {
   readonly close: () => Promise<void>;
 }
 
-async function asAdmin(sql: string): Promise<void> {
-  const client = new pg.Client(Object.assign(new URL(inject("databaseUrl")), { pathname: "/postgres" }).href);
-  await client.connect();
-  await client.query(sql).finally(() => client.end());
+async function demoOf(databaseUrl: string): Promise<Context> {
+  const demo = (await openCollections(databaseUrl)).find(({ isDemo }) => isDemo)!;
+  return contextOf(databaseUrl, demo, { actor: "test", role: "owner", now: new Date() });
 }
 
-/** The built application with a demo collection of its own, and a browser in front of it. `env` goes to its processes. */
-export async function openApplication(
+/** The built application with the demo as it is in the beginning, and a browser in front of it that has never been there. */
+export async function openApplication(size: Size = laptop): Promise<Application> {
+  const slots = inject("slots");
+  const slot = slots[(Number(process.env["VITEST_POOL_ID"] ?? 1) - 1) % slots.length]!;
+  const { databaseUrl, appUrl, port } = slot;
+  const base = `http://127.0.0.1:${port}`;
+  const driver = driverOf(slot);
+  await forgetAll(driver, base);
+  const client = new pg.Client(databaseUrl);
+  await client.connect();
+  // The clock counts up, whichever worker asks.
+  await putBack(client, Math.floor(Date.now() / 1000) % 1_000_000).finally(() => client.end());
+  const browser = browserOf(driver);
+  await browser.resize(size);
+  return {
+    page: new Page(driver, base),
+    browser,
+    databaseUrl,
+    appUrl,
+    context: () => demoOf(databaseUrl),
+    close: () => disconnect(databaseUrl),
+  };
+}
+
+/** As {@link openApplication}, with a process and a browser of its own: `env` goes to the process. */
+export async function openApplicationWith(
+  env: Readonly<Record<string, string>>,
   size: Size = laptop,
-  env: Readonly<Record<string, string>> = {},
 ): Promise<Application> {
+  const template = inject("databaseUrl");
   const port = await getPort({ host: "127.0.0.1" });
-  const template = new URL(inject("databaseUrl")).pathname.slice(1);
-  const name = `${template}_${port}`;
-  await asAdmin(`create database ${name} template ${template}`);
-  const databaseUrl = Object.assign(new URL(inject("databaseUrl")), { pathname: `/${name}` }).href;
-  const appUrl = await prepareAppRole(connect(databaseUrl), databaseUrl);
+  const name = `${new URL(template).pathname.slice(1)}_own_${port}`;
+  const { databaseUrl, appUrl } = await copyDatabase(template, name);
   const stopServer = await startServer(port, appUrl, env);
   const browser = await openBrowser(size);
   return {
@@ -43,15 +65,12 @@ export async function openApplication(
     browser,
     databaseUrl,
     appUrl,
-    context: async () => {
-      const demo = (await openCollections(databaseUrl)).find(({ isDemo }) => isDemo)!;
-      return contextOf(databaseUrl, demo, { actor: "test", role: "owner", now: new Date() });
-    },
+    context: () => demoOf(databaseUrl),
     close: async () => {
       await disconnect(databaseUrl);
       await browser.close();
       await stopServer();
-      await asAdmin(`drop database ${name} with (force)`);
+      await asAdmin(template, `drop database ${name} with (force)`);
     },
   };
 }

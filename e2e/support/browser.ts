@@ -33,32 +33,72 @@ export interface Browser {
 /** A folder in which a browser keeps what it knows, for one that is closed and opened again. */
 export const newProfile = () => mkdtempSync(path.join(tmpdir(), "wary-browser-"));
 
-/** A headless Chromium: a fresh one, or one that knows what is in `kept`; that folder stays when it is closed. */
-export async function openBrowser(size: Size = laptop, kept?: string): Promise<Browser> {
-  const profile = kept ?? newProfile();
+const optionsFor = (profile: string): Options => {
   const options = new Options();
   options.addArguments(...FLAGS, `--user-data-dir=${profile}`);
   options.setBinaryPath("/usr/bin/chromium");
+  return options;
+};
+
+/** A headless Chromium: a fresh one, or one that knows what is in `kept`; that folder stays when it is closed. */
+export async function openBrowser(size: Size = laptop, kept?: string): Promise<Browser> {
+  const profile = kept ?? newProfile();
   const driver = await new Builder()
     .forBrowser("chrome")
-    .setChromeOptions(options)
+    .setChromeOptions(optionsFor(profile))
     .setChromeService(new ServiceBuilder("/usr/bin/chromedriver"))
     .build();
-  // The window's size includes its frame; the page's own size is set here.
-  const resize = ({ width, height }: Size) =>
-    (driver as Driver).sendDevToolsCommand("Emulation.setDeviceMetricsOverride", {
-      width,
-      height,
-      deviceScaleFactor: 1,
-      mobile: width < 600,
-    });
-  await resize(size);
+  const browser = browserOf(driver as Driver);
+  await browser.resize(size);
   return {
-    driver,
-    resize,
+    ...browser,
     close: async () => {
       await driver.quit();
       if (!kept) rmSync(profile, { recursive: true, force: true });
     },
   };
+}
+
+/** A browser of its own at a driver that is there already. */
+export async function newSession(driverUrl: string): Promise<Pick<Browser, "driver" | "close">> {
+  const profile = newProfile();
+  const driver = await new Builder()
+    .forBrowser("chrome")
+    .usingServer(driverUrl)
+    .setChromeOptions(optionsFor(profile))
+    .build();
+  return {
+    driver,
+    close: async () => {
+      await driver.quit();
+      rmSync(profile, { recursive: true, force: true });
+    },
+  };
+}
+
+/** A browser that is there already, and stays when it is closed here. */
+export function browserOf(driver: Driver): Browser {
+  // The window's size includes its frame; the page's own size is set here.
+  const resize = ({ width, height }: Size) =>
+    driver.sendDevToolsCommand("Emulation.setDeviceMetricsOverride", {
+      width,
+      height,
+      deviceScaleFactor: 1,
+      mobile: width < 600,
+    });
+  return { driver, resize, close: async () => {} };
+}
+
+/** Has a browser forget everything about an origin: a keeper who has never been there. One tab is left. */
+export async function forgetAll(driver: Driver, origin: string): Promise<void> {
+  const [first, ...others] = await driver.getAllWindowHandles();
+  for (const one of others) {
+    await driver.switchTo().window(one);
+    await driver.close();
+  }
+  await driver.switchTo().window(first!);
+  await driver.setNetworkConditions({ offline: false, latency: 0, download_throughput: -1, upload_throughput: -1 });
+  await driver.get("about:blank");
+  await driver.sendDevToolsCommand("Network.clearBrowserCookies", {});
+  await driver.sendDevToolsCommand("Storage.clearDataForOrigin", { origin, storageTypes: "all" });
 }

@@ -1,7 +1,8 @@
 import { By, error, until, type WebDriver, type WebElement } from "selenium-webdriver";
 import type { Driver } from "selenium-webdriver/chrome";
 
-const WAIT_MS = 10_000;
+/** What does not come by then does not come: beside other work a small machine is slow. */
+const WAIT_MS = 30_000;
 
 /** What a keeper does at the screen, in the words on it. */
 export class Page {
@@ -114,10 +115,7 @@ export class Page {
 
   async text(): Promise<string> {
     // A page may be replaced while it is read.
-    return this.driver
-      .findElement(By.css("main"))
-      .then((main) => main.getText())
-      .catch(() => "");
+    return this.driver.executeScript<string>("return document.querySelector('main')?.innerText ?? ''").catch(() => "");
   }
 
   /** Waits until nothing on the page is being reckoned or drawn any more. */

@@ -15,7 +15,7 @@ const presses: readonly ((n: number) => SentLater)[] = [
     kind: "look",
     input: { id: id(n), plantId: id(2), walkId: id(1), at, tool: "lamp", spots: ["axil"], note: "", finds: [] },
   }),
-  (n) => ({ kind: "skip", input: { id: id(n), walkId: id(1), plantId: id(2), reason: "asleep", at } }) as SentLater,
+  (n) => ({ kind: "skip", input: { id: id(n), walkId: id(1), plantId: id(2), reason: "noTime", at } }),
   (n) => ({
     kind: "act",
     input: {

@@ -1,3 +1,4 @@
+import type { Driver } from "selenium-webdriver/chrome";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { idOf } from "../demo/loadDemo";
 import { openApplication, type Application } from "./support/application";
@@ -72,6 +73,9 @@ describe("by day on a laptop, and at night on a phone", () => {
   let app: Application;
   beforeAll(async () => {
     app = await openApplication(laptop);
+    // A colour on its way from one theme to the other is neither.
+    const features = [{ name: "prefers-reduced-motion", value: "reduce" }];
+    await (app.page.driver as Driver).sendDevToolsCommand("Emulation.setEmulatedMedia", { features });
   });
   afterAll(() => app.close());
 

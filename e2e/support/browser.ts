@@ -98,6 +98,7 @@ export async function forgetAll(driver: Driver, origin: string): Promise<void> {
   }
   await driver.switchTo().window(first!);
   await driver.setNetworkConditions({ offline: false, latency: 0, download_throughput: -1, upload_throughput: -1 });
+  await driver.sendDevToolsCommand("Emulation.setEmulatedMedia", { features: [] });
   await driver.get("about:blank");
   await driver.sendDevToolsCommand("Network.clearBrowserCookies", {});
   await driver.sendDevToolsCommand("Storage.clearDataForOrigin", { origin, storageTypes: "all" });

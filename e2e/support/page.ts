@@ -115,7 +115,9 @@ export class Page {
 
   async text(): Promise<string> {
     // A page may be replaced while it is read.
-    return this.driver.executeScript<string>("return document.querySelector('main')?.innerText ?? ''").catch(() => "");
+    return this.driver
+      .executeScript<string>("return (document.querySelector('main')?.innerText ?? '').replaceAll('\\u00a0', ' ')")
+      .catch(() => "");
   }
 
   /** Waits until nothing on the page is being reckoned or drawn any more. */

@@ -44,22 +44,27 @@ const LOCK_KEY = 725_114_011;
  */
 export function loadDemo(databaseUrl: string, now: Date): Promise<{ plants: number; looks: number; cases: number }> {
   return inTurn(databaseUrl, async (sequelize, transaction) => {
-    if (await collections.find(sequelize, DEMO_ID, transaction)) return { plants: 0, looks: 0, cases: 0 };
+    if (await collections.find({ sequelize, transaction }, DEMO_ID)) return { plants: 0, looks: 0, cases: 0 };
     return load(sequelize, now, transaction);
   });
+}
+
+/** Whether the demo is there, whoever may see it. */
+export async function isDemoThere(databaseUrl: string): Promise<boolean> {
+  return (await collections.find({ sequelize: connect(databaseUrl), transaction: undefined }, DEMO_ID)) !== null;
 }
 
 /** Puts the demo back to its first day: what was written down in it is gone. */
 export async function resetDemo(databaseUrl: string, now: Date): Promise<void> {
   await inTurn(databaseUrl, async (sequelize, transaction) => {
-    await collections.remove(sequelize, DEMO_ID, transaction);
+    await collections.remove({ sequelize, transaction }, DEMO_ID);
     await load(sequelize, now, transaction);
   });
 }
 
 /** Removes the demo with everything in it. */
 export function removeDemo(databaseUrl: string): Promise<void> {
-  return inTurn(databaseUrl, (sequelize, transaction) => collections.remove(sequelize, DEMO_ID, transaction));
+  return inTurn(databaseUrl, (sequelize, transaction) => collections.remove({ sequelize, transaction }, DEMO_ID));
 }
 
 function inTurn<T>(
@@ -74,10 +79,13 @@ function inTurn<T>(
 }
 
 async function load(sequelize: Sequelize, now: Date, transaction: Transaction) {
-  const collection = { id: DEMO_ID, ...settings, isDemo: true, bottles: cupboard(dayIn(now, settings.timeZone)) };
+  const collection = {
+    ...{ id: DEMO_ID, ...settings, isDemo: true, settingsVersion: 1 },
+    bottles: cupboard(dayIn(now, settings.timeZone)),
+  };
   const context: Context = { sequelize, collection, actor: ACTOR, role: "owner", now };
   const first = at(context, WEEKS * 7 + 1, "10:00");
-  await collections.add(sequelize, collection, first.now, transaction);
+  await collections.add({ sequelize, transaction }, collection, first.now);
   return inBatch(context, transaction, live);
 }
 

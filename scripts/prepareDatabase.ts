@@ -9,6 +9,7 @@ import { isLoopback } from "./lib/listen.mjs";
 import { contextOf, openCollections } from "../src/operations/context";
 import { atTheDoor } from "../src/operations/door/asker";
 import { deriveStale } from "../src/operations/deriveStale";
+import { fenced } from "../src/operations/fence";
 import { judgeStale } from "../src/operations/judgeStale";
 
 async function prepare(): Promise<void> {
@@ -33,8 +34,8 @@ async function prepare(): Promise<void> {
     // What a newer version derives otherwise is derived before anybody looks.
     for (const collection of await openCollections(url)) {
       const context = contextOf(url, collection, { actor: "start", role: "owner", now: now() });
-      await deriveStale(context);
-      if (applied.length > 0) await judgeStale(context);
+      await fenced(context, "derive", (one) => deriveStale(one));
+      if (applied.length > 0) await fenced(context, "judge", (one) => judgeStale(one));
     }
     // For whoever started this: where the application connects.
     console.log(`url ${url}`);

@@ -1,5 +1,5 @@
 import { NextResponse, type NextRequest } from "next/server";
-import { ADDRESS_HEADER, NAMES_HEADER, SECURE_HEADER } from "@/app/_parts/peer";
+import { ADDRESS_HEADER, isSecure, NAMES_HEADER, SECURE_HEADER } from "@/app/_parts/peer";
 import { kept } from "@/app/_parts/kept";
 import { sessionIn } from "@/app/_parts/session";
 import { now } from "@/clock";
@@ -69,7 +69,7 @@ export async function proxy(request: NextRequest): Promise<NextResponse> {
 /** The answer to whoever is not known; null for whoever may go on. */
 async function atDoor(request: NextRequest): Promise<NextResponse | null> {
   const { pathname, search } = request.nextUrl;
-  const token = sessionIn(request.cookies);
+  const token = sessionIn(request.cookies, isSecure(request.headers));
   let there: AtTheDoor;
   try {
     there = (await kept(`door ${token}`, () => atTheDoor(databaseUrl(), token, now()), isKnown)).view;

@@ -64,6 +64,11 @@ export function driverOf({ driverUrl, sessionId }: Slot): Driver {
   const executor = new Executor(new HttpClient(driverUrl));
   (executor as unknown as { w3c: boolean }).w3c = true;
   executor.defineCommand("sendDevToolsCommand", "POST", "/session/:sessionId/chromium/send_command");
+  executor.defineCommand(
+    "sendAndGetDevToolsCommand",
+    "POST",
+    "/session/:sessionId/chromium/send_command_and_get_result",
+  );
   executor.defineCommand("setNetworkConditions", "POST", "/session/:sessionId/chromium/network_conditions");
   return new Driver(new Session(sessionId, {} as Capabilities), executor);
 }

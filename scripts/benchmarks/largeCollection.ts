@@ -36,9 +36,14 @@ export async function buildLargeCollection(
     alcoholPercent: 96,
     isDemo: false,
     bottles: [],
+    settingsVersion: 1,
   } satisfies Collection;
   const context: Context = { sequelize, collection, actor: "benchmark", role: "owner", now };
-  await collections.add(sequelize, collection, new Date(now.getTime() - size.weeks * 7 * 86_400_000));
+  await collections.add(
+    { sequelize, transaction: undefined },
+    collection,
+    new Date(now.getTime() - size.weeks * 7 * 86_400_000),
+  );
   const room = uuidv7();
   const first = { ...context, now: new Date(now.getTime() - size.weeks * 7 * 86_400_000) };
   const place = { readingId: uuidv7(), celsius: 22 };

@@ -36,6 +36,13 @@ export async function serve(port, databaseUrl, listening) {
   await app.prepare();
   const handle = app.getRequestHandler();
   const server = serverFor(listening, (request, response) => void handle(request, response));
+  // Also those that never say anything: a server by TLS knows nothing of whoever has not shaken hands yet.
+  /** @type {Set<import("node:net").Socket>} */
+  const sockets = new Set();
+  server.on("connection", (socket) => {
+    sockets.add(socket);
+    socket.once("close", () => sockets.delete(socket));
+  });
   await new Promise((resolve, reject) => {
     server.on("error", reject);
     server.listen(port, listening.host, () => resolve(undefined));
@@ -44,6 +51,7 @@ export async function serve(port, databaseUrl, listening) {
   return async () => {
     const closed = new Promise((resolve) => server.close(resolve));
     server.closeAllConnections();
+    for (const socket of sockets) socket.destroy();
     await Promise.all([closed, endJobs()]);
     await app.close();
   };

@@ -47,6 +47,7 @@ export async function prepareAppRole(owner: Sequelize, ownerUrl: string): Promis
     grant connect, create on database "${database}" to ${ROLE};
     grant usage on schema public to ${ROLE};
     grant select, insert, update, delete on all tables in schema public to ${ROLE};
+    revoke update, delete on doings from ${ROLE};
     grant usage on all sequences in schema public to ${ROLE};
   `);
   if (!(await connects(url))) {

@@ -9,8 +9,9 @@ export interface Scope {
   /** IANA name of the zone in which a day of this collection is a day. */
   readonly timeZone: string;
   readonly now: Date;
-  /** The name under which facts are written down. */
+  /** The name under which facts are written down, and the account of whoever does; null for none. */
   readonly actor: string;
+  readonly accountId: string | null;
 }
 
 // One pool for the whole process, but every bundled copy of the model modules must be initialised on it.
@@ -20,19 +21,38 @@ const initialised = new WeakSet<Sequelize>();
 /** How long a page waits for a connection before it says that the database does not answer, ms. */
 const ACQUIRE_MS = 4000;
 
-/** A connection, and the collection that its session has last been told. */
-interface Told {
-  readonly query: (sql: string, values: readonly string[]) => Promise<unknown>;
-  waryCollection?: string;
+/**
+ * What a statement is about, as the database is told it: it shows and takes rows of nothing else. A collection; an account, for what
+ * that one has to do with; the address of a calendar; or every collection there is, for those that go through all.
+ */
+export interface About {
+  readonly collectionId?: string;
+  readonly accountId?: string | null;
+  readonly feed?: string;
+  readonly every?: boolean;
 }
 
-/** Tells the database's session which collection a statement is about: it shows rows of no other. Once for each that follows. */
-async function tellCollection(connection: unknown, options: unknown): Promise<void> {
-  const told = connection as Told;
-  const collectionId = (options as { collectionId?: string } | undefined)?.collectionId ?? "";
-  if ((told.waryCollection ?? "") === collectionId) return;
-  await told.query("select set_config('wary.collection', $1, false)", [collectionId]);
-  told.waryCollection = collectionId;
+/** The names of the session's settings, and what each is told. */
+export const TELL =
+  "select set_config('wary.collection', $1, $5), set_config('wary.account', $2, $5), set_config('wary.feed', $3, $5), set_config('wary.every', $4, $5)";
+export function toldOf({ collectionId = "", accountId, feed = "", every = false }: About): readonly string[] {
+  return [collectionId, accountId ?? "", feed, every ? "on" : ""];
+}
+
+/** A connection, and what its session has last been told. */
+interface Told {
+  readonly query: (sql: string, values: readonly unknown[]) => Promise<unknown>;
+  waryTold?: string;
+}
+
+/** Tells the database's session what a statement is about. Once for each that follows. */
+async function tell(connection: unknown, options: unknown): Promise<void> {
+  const session = connection as Told;
+  const told = toldOf((options as { about?: About } | undefined)?.about ?? {});
+  const all = told.join(" ");
+  if ((session.waryTold ?? "   ") === all) return;
+  await session.query(TELL, [...told, false]);
+  session.waryTold = all;
 }
 
 /** The connection pool for `url`, made once per process. */
@@ -46,7 +66,7 @@ export function connect(url: string): Sequelize {
       pool: { max: 10, acquire: ACQUIRE_MS },
       dialectOptions: { connectionTimeoutMillis: ACQUIRE_MS, keepAlive: true },
     });
-  if (!pools.has(url)) sequelize.addHook("afterPoolAcquire", tellCollection);
+  if (!pools.has(url)) sequelize.addHook("afterPoolAcquire", tell);
   pools.set(url, sequelize);
   if (!initialised.has(sequelize)) {
     initModels(sequelize);

@@ -1,3 +1,4 @@
+import { readdir } from "node:fs/promises";
 import path from "node:path";
 import { fileURLToPath, pathToFileURL } from "node:url";
 import { QueryTypes, type Sequelize, type Transaction } from "sequelize";
@@ -71,8 +72,31 @@ async function inTurn<T>(sequelize: Sequelize, work: (transaction: Transaction) 
   });
 }
 
+/** The names of all migrations there are, in their order. */
+async function names(): Promise<string[]> {
+  const files = await readdir(path.join(path.dirname(fileURLToPath(import.meta.url)), "migrations"));
+  return files
+    .filter((file) => file.endsWith(".ts"))
+    .map((file) => path.parse(file).name)
+    .toSorted();
+}
+
+/** Whether every migration has been applied. Nothing is locked for the asking. */
+async function isNewest(sequelize: Sequelize): Promise<boolean> {
+  const select = { type: QueryTypes.SELECT } as const;
+  const [there] = await sequelize.query<{ found: boolean }>(
+    "select to_regclass('migrations') is not null as found",
+    select,
+  );
+  if (!there?.found) return false;
+  const applied = await sequelize.query<{ name: string }>("select name from migrations", select);
+  const known = new Set(applied.map(({ name }) => name));
+  return (await names()).every((name) => known.has(name));
+}
+
 /** Brings the database to the newest version and tells the names of the migrations it applied. */
-export function migrate(sequelize: Sequelize): Promise<string[]> {
+export async function migrate(sequelize: Sequelize): Promise<string[]> {
+  if (await isNewest(sequelize)) return [];
   return inTurn(sequelize, async (transaction) => {
     const applied = await migrator(sequelize, transaction).up();
     return applied.map(({ name }) => name);

@@ -1,27 +1,27 @@
 import { QueryTypes, type Transaction } from "sequelize";
 import type { z } from "zod";
-import type { Scope } from "./connection";
+import { TELL, toldOf, type About, type Scope } from "./connection";
 import { model } from "./models";
 
-/** Where a statement is carried out; what belongs to no collection names none. */
-export type Asks = Pick<Scope, "sequelize" | "transaction"> & Partial<Pick<Scope, "collectionId">>;
+/** Where a statement is carried out, and what it is about. */
+export type Asks = Pick<Scope, "sequelize" | "transaction"> & About;
 
-/** The collection that a transaction has been told. */
+/** What a transaction has been told. */
 const toldIn = new WeakMap<Transaction, string>();
 
 /**
- * What a statement is carried out with. Outside a transaction the connection is told the collection as it is taken; a transaction has
- * its own, and is told here, for as long as it goes on.
+ * What a statement is carried out with. Outside a transaction the connection is told what it is about as it is taken; a transaction
+ * has its own, and is told here, for as long as it goes on.
  */
-async function how({ sequelize, transaction, collectionId = "" }: Asks) {
-  if (transaction && (toldIn.get(transaction) ?? "") !== collectionId) {
-    await sequelize.query("select set_config('wary.collection', :collectionId, true)", {
-      replacements: { collectionId },
-      transaction,
-    });
-    toldIn.set(transaction, collectionId);
+async function how({ sequelize, transaction, collectionId, accountId, feed, every }: Asks) {
+  const about: About = { collectionId, accountId, feed, every };
+  const told = toldOf(about);
+  const all = told.join(" ");
+  if (transaction && (toldIn.get(transaction) ?? "   ") !== all) {
+    await sequelize.query(TELL, { bind: [...told, true], transaction });
+    toldIn.set(transaction, all);
   }
-  return { transaction, collectionId };
+  return { transaction, about };
 }
 
 /**
@@ -103,6 +103,21 @@ export async function insert(scope: Scope, table: string, values: readonly Recor
     values.map((row) => ({ collectionId: scope.collectionId, ...row })),
     await how(scope),
   );
+}
+
+/** Adds one row that names its collection itself. */
+export async function insertRow(asks: Asks, table: string, values: Record<string, unknown>): Promise<void> {
+  await model(asks.sequelize, table).create(values, { ...(await how(asks)), returning: false });
+}
+
+/** Changes a row that is there. */
+export async function changeRow(
+  asks: Asks,
+  table: string,
+  where: Record<string, unknown>,
+  values: Record<string, unknown>,
+): Promise<void> {
+  await model(asks.sequelize, table).update(values, { where, ...(await how(asks)) });
 }
 
 /** Changes the row with this id; throws when it is not there, since callers have looked it up. */

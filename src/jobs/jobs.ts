@@ -1,3 +1,5 @@
+import PQueue from "p-queue";
+import { fenced, type TroubledWork } from "@/operations/fence";
 import { deriveStale } from "@/operations/deriveStale";
 import { contextOf, openCollections, type Context } from "@/operations/context";
 import { judgeStale } from "@/operations/judgeStale";
@@ -8,29 +10,37 @@ import { senseClimate } from "@/operations/senseClimate";
 import { takePart, type Work } from "./queue";
 import { reckoners } from "./reckoners";
 
+/** Devices of so many collections are asked at once: most of the time is spent waiting for them. */
+const SENSED_AT_ONCE = 8;
+
 /** The name under which jobs write. They derive and reckon; no fact is theirs. */
 const ACTOR = "jobs";
 
 /**
  * What runs by itself: deriving what a change has touched, and judging what is out of date and what plants may carry, the
- * calendar's turn included; asking the devices that tell the air; and the night's backup.
+ * calendar's turn included, first of those that a deed has touched and later of the rest; asking the devices that tell the air; and the night's backup.
  */
 function jobsOf(url: string, now: () => Date, backups: BackupSettings | null) {
   const inEvery =
-    (work: (context: Context, more: () => boolean) => Promise<unknown>): Work =>
+    (name: TroubledWork, work: (context: Context, more: () => boolean) => Promise<unknown>, atOnce = 1): Work =>
     async (more, collectionId) => {
-      for (const collection of await openCollections(url)) {
-        if (collectionId !== null && collection.id !== collectionId) continue;
-        if (!more()) return;
-        await work(contextOf(url, collection, { actor: ACTOR, role: "owner", now: now() }), more);
-      }
+      const queue = new PQueue({ concurrency: atOnce });
+      const all = await openCollections(url);
+      // One collection that fails, or that is slow, holds back no other.
+      for (const collection of all.filter(({ id }) => collectionId === null || id === collectionId))
+        void queue.add(async () => {
+          const context = contextOf(url, collection, { actor: ACTOR, role: "owner", now: now() });
+          if (more()) await fenced(context, name, () => work(context, more));
+        });
+      await queue.onIdle();
     };
   const { reckonAll } = reckoners();
   return {
-    derive: inEvery(deriveStale),
-    judge: inEvery(judgeStale),
-    carry: inEvery((context, more) => reckonCarriage(context, more, reckonAll)),
-    sense: inEvery((context, more) => senseClimate(context, more)),
+    derive: inEvery("derive", deriveStale),
+    judge: inEvery("judge", judgeStale),
+    carry: inEvery("carry", (context, more) => reckonCarriage(context, more, reckonAll, "touched")),
+    carryRest: inEvery("carry", (context, more) => reckonCarriage(context, more, reckonAll)),
+    sense: inEvery("sense", (context, more) => senseClimate(context, more), SENSED_AT_ONCE),
     backup: async () => {
       if (backups) await backUp(url, backups, now());
     },

@@ -15,5 +15,5 @@ process.on("disconnect", () => void end());
 
 await takePartInJobs(databaseUrl(), now, backupSettings());
 // Whatever has changed while nobody was there, the calendar for one, is not left for the minute to come round.
-await askFor(databaseUrl(), null, "derive", "judge", "carry");
+await askFor(databaseUrl(), null, "derive", "judge", "carry", "carryRest");
 process.send?.("ready");

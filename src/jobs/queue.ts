@@ -77,13 +77,22 @@ async function begun(start: () => Promise<void>): Promise<void> {
 }
 
 /**
- * Asks for a job now, for one collection or, without one, for all. What is asked for is on record already: that it could not be asked is no failure of whoever asked, since
+ * Asks for a job, now or in so many seconds, for one collection or, without one, for all. What is asked for is on record already: that it could not be asked is no failure of whoever asked, since
  * every job runs by itself once a minute.
  */
-export async function ask(url: string, queue: string, collectionId: string | null = null): Promise<void> {
+export async function ask(
+  url: string,
+  queue: string,
+  collectionId: string | null = null,
+  afterSeconds = 0,
+): Promise<void> {
   try {
     const boss = await bossOf(url, "asks");
-    await boss.send(queue, collectionId ? { collectionId } : {}, collectionId ? { singletonKey: collectionId } : {});
+    const when = afterSeconds > 0 ? { startAfter: afterSeconds } : {};
+    await boss.send(queue, collectionId ? { collectionId } : {}, {
+      ...when,
+      ...(collectionId && { singletonKey: collectionId }),
+    });
   } catch (error) {
     console.error(`No job could be asked for: ${error instanceof Error ? error.message : String(error)}`);
   }

@@ -20,7 +20,7 @@ export async function addPhoto(
   return perform(context, "tend", deed.id, async (scope) => {
     // Photos of one look go one after the other: each counts those before it.
     await facts.takeTurn(scope, `${deed.lookId} photos`);
-    if (await facts.isRecorded(scope, "photo", deed.id)) return { id: deed.id };
+    if (await scope.wasSent("photo", deed.id)) return { id: deed.id };
     const look = await facts.find(scope, "look", deed.lookId);
     if (!look || look.voidReason !== null) return refuse("lookId", "unknown");
     if ((await facts.countStanding(scope, "photo", "lookId", look.id)) >= PER_LOOK) refuse("photo", "too_many_photos");

@@ -11,7 +11,7 @@ export function addPlace(context: Context, deed: AddPlace): Promise<Outcome<{ id
     const { celsius, readingId, roomFor = null, dripsOn = null, ...place } = deed;
     // An isolation place that stands in no room is a room of its own.
     const { doorShut = deed.kind === "isolation" && deed.parentId === null } = deed;
-    if (await facts.isThere(scope, "places", deed.id)) return { id: deed.id };
+    if (await scope.wasThere("places", deed.id)) return { id: deed.id };
     if (deed.parentId !== null) {
       const parent = await places.find(scope, deed.parentId);
       if (!parent || !standsIn[deed.kind].includes(parent.kind)) refuse("parentId", "parent_not_room");

@@ -15,7 +15,7 @@ export async function addPlacePhoto(
   const picture = await keptPicture(bytes);
   if (!picture) return { ok: false, problems: [{ path: "photo", code: "no_photo" }] };
   return perform(context, "record", deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "placePhoto", deed.id)) return { id: deed.id };
+    if (await scope.wasSent("placePhoto", deed.id)) return { id: deed.id };
     await knownPlace(scope, deed.placeId);
     await facts.add(scope, "placePhoto", [{ ...deed, at: pastMoment(context, context.now), ...picture }]);
     return { id: deed.id };

@@ -28,7 +28,7 @@ const LOOKS_AFTER_DAYS = [7, 14] as const;
 export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outcome<{ id: string }>> {
   const pOver = await promise(context, deed);
   return perform(context, "record", deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "programme", deed.id)) return { id: deed.id };
+    if (await scope.wasSent("programme", deed.id)) return { id: deed.id };
     const { found, record } = await lockOpenCase(scope, deed.caseId);
     if (deed.dates[0]! < found.openedOn) refuse("dates", "before_case");
     const treatments = treatmentsOf(deed);

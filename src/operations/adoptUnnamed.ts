@@ -14,7 +14,7 @@ import { recordsOf } from "./parts/plantRecords";
  */
 export function adoptUnnamed(context: Context, deed: AdoptUnnamed): Promise<Outcome<{ id: string }>> {
   return perform(context, "record", deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "programme", deed.id)) return { id: deed.id };
+    if (await scope.wasSent("programme", deed.id)) return { id: deed.id };
     const { id: plantId } = await lockPlant(scope, deed.plantId);
     const record = (await recordsOf(scope, [plantId])).records[0];
     if (!record || !unnamedOn(record.looks)) return refuse("plantId", "not_unnamed");

@@ -24,7 +24,7 @@ export async function beginCollection(
   deed: BeginCollection,
 ): Promise<Outcome<{ id: string }>> {
   const sequelize = connect(databaseUrl);
-  if (!(await collections.knowsZone(sequelize, deed.timeZone)))
+  if (!(await collections.knowsZone({ sequelize, transaction: undefined }, deed.timeZone)))
     return { ok: false, problems: [{ path: "timeZone", code: "no_such_zone" }] };
   const { id, room, roomId, shelf, shelfId, celsius, readingId, ...chosen } = deed;
   return sequelize.transaction(async (transaction) => {
@@ -32,17 +32,21 @@ export async function beginCollection(
       replacements: { id },
       transaction,
     });
-    if (await collections.find(sequelize, id, transaction)) return { ok: true, value: { id } };
+    if (await collections.find({ sequelize, transaction }, id)) return { ok: true, value: { id } };
     const collection = { ...usualSettings, ...chosen, id, isDemo: false, bottles: [] };
-    await collections.add(sequelize, collection, who.now, transaction);
+    await collections.add({ sequelize, transaction }, collection, who.now);
     if (who.accountId) await own({ sequelize, transaction }, id, who.accountId);
-    await inBatch(contextOf(databaseUrl, collection, { ...who, role: "owner" }), transaction, async (context) => {
-      const first = { id: roomId, name: room, kind: "room" as const, parentId: null, celsius, readingId };
-      expectOk(await addPlace(context, first));
-      if (shelf === "") return;
-      const within = { id: shelfId, name: shelf, kind: "shelf" as const, parentId: roomId, celsius: null, readingId };
-      expectOk(await addPlace(context, within));
-    });
+    await inBatch(
+      contextOf(databaseUrl, { ...collection, settingsVersion: 1 }, { ...who, role: "owner" }),
+      transaction,
+      async (context) => {
+        const first = { id: roomId, name: room, kind: "room" as const, parentId: null, celsius, readingId };
+        expectOk(await addPlace(context, first));
+        if (shelf === "") return;
+        const within = { id: shelfId, name: shelf, kind: "shelf" as const, parentId: roomId, celsius: null, readingId };
+        expectOk(await addPlace(context, within));
+      },
+    );
     return { ok: true, value: { id } };
   });
 }

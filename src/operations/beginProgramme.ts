@@ -12,7 +12,7 @@ export function beginProgramme(
   { id, placeId, chosen }: BeginProgramme,
 ): Promise<Outcome<{ id: string }>> {
   return perform(context, "record", id, async (scope) => {
-    if (await facts.isRecorded(scope, "roomProgramme", id)) return { id };
+    if (await scope.wasSent("roomProgramme", id)) return { id };
     const { programme } = chosen;
     await checkChosen(context, scope, chosen, placeId);
     await facts.add(scope, "roomProgramme", [{ id, programme, placeId, chosen, at: context.now }]);

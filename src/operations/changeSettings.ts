@@ -10,14 +10,14 @@ const WHILE_WAITING = 10;
 
 /** Changes the collection's settings; a new looking rhythm, limit of risk or time zone moves every plant's next look. */
 export async function changeSettings(context: Context, deed: Settings): Promise<Outcome<{ id: string }>> {
-  const { collection, sequelize } = context;
+  const { collection } = context;
   const moving = ["lookEveryDays", "timeZone", "riskPercent", "stretchLooks"] as const;
   const moved = moving.some((one) => deed[one] !== collection[one]);
   const looksElse = deed.owns.join() !== collection.owns.join() || deed.timeZone !== collection.timeZone;
   const outcome = await perform(context, "own", collection.id, async (scope) => {
-    if (deed.timeZone !== collection.timeZone && !(await collections.knowsZone(sequelize, deed.timeZone)))
+    if (deed.timeZone !== collection.timeZone && !(await collections.knowsZone(scope, deed.timeZone)))
       refuse("timeZone", "no_such_zone");
-    await collections.change(sequelize, collection.id, deed, scope.transaction);
+    await collections.change(scope, deed);
     if (moved) await plantStates.markAll(scope);
     if (looksElse) scope.touchEverything();
     return { id: collection.id };

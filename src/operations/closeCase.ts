@@ -12,7 +12,7 @@ import type { KeptRecord } from "./parts/plantRecords";
 /** Closes a case. Whether it is clear is the keeper's decision; the application shows what speaks against it. */
 export function closeCase(context: Context, deed: CloseCase): Promise<Outcome<{ id: string }>> {
   return perform(context, "record", deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "closing", deed.id)) return { id: deed.id };
+    if (await scope.wasSent("closing", deed.id)) return { id: deed.id };
     const { found, record } = await lockOpenCase(scope, deed.caseId);
     const at = momentOn(context, record.plant, deed.at, false);
     // A closing before the last find would leave that find open.

@@ -11,8 +11,9 @@ export type { Collection } from "@/db/stores/collections";
 export interface Context {
   readonly sequelize: Sequelize;
   readonly collection: collections.Collection;
-  /** The name under which facts are written down. */
+  /** The name under which facts are written down, and the account of whoever does; none where left out. */
   readonly actor: string;
+  readonly accountId?: string | null;
   /** Who that is to this collection. */
   readonly role: RoleId;
   readonly now: Date;
@@ -28,14 +29,14 @@ export interface Batch {
 
 /** The collections of a database, the oldest first. */
 export function openCollections(databaseUrl: string): Promise<collections.Collection[]> {
-  return collections.all(connect(databaseUrl));
+  return collections.all({ sequelize: connect(databaseUrl), transaction: undefined });
 }
 
 /** The context of one collection of a database. */
 export function contextOf(
   databaseUrl: string,
   collection: collections.Collection,
-  who: Pick<Context, "actor" | "role" | "now">,
+  who: Pick<Context, "actor" | "accountId" | "role" | "now">,
 ): Context {
   return { sequelize: connect(databaseUrl), collection, ...who };
 }
@@ -54,8 +55,8 @@ export function scopeOf(
   transaction: Transaction | undefined = context.batch?.transaction,
 ): Scope {
   if (!may(context.role, right)) throw new NotAllowed(context.role, right);
-  const { sequelize, now, actor, collection } = context;
-  return { sequelize, transaction, collectionId: collection.id, timeZone: collection.timeZone, now, actor };
+  const { sequelize, now, actor, accountId = null, collection } = context;
+  return { sequelize, transaction, collectionId: collection.id, timeZone: collection.timeZone, now, actor, accountId };
 }
 
 /** The day that `instant` falls on in the collection's time zone. */

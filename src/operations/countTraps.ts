@@ -7,7 +7,7 @@ import { knownPlace, lockPlant, pastMoment } from "./parts/checks";
 /** Writes down how many gnats were counted at a place, or how many larvae under a slice on a plant's mix. */
 export function countTraps(context: Context, deed: CountTraps): Promise<Outcome<{ id: string }>> {
   return perform(context, "tend", deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "trapCount", deed.id)) return { id: deed.id };
+    if (await scope.wasSent("trapCount", deed.id)) return { id: deed.id };
     await knownPlace(scope, deed.placeId);
     if (deed.plantId !== null) await lockPlant(scope, deed.plantId);
     await facts.add(scope, "trapCount", [{ ...deed, at: pastMoment(context, deed.at) }]);

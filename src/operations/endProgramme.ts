@@ -7,7 +7,7 @@ import { perform, refuse, type Outcome } from "./outcome";
 /** Ends a programme of a room or of the collection. What was done and counted stays on record. */
 export function endProgramme(context: Context, deed: EndProgramme): Promise<Outcome<{ id: string }>> {
   return perform(context, "record", deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "roomEnding", deed.id)) return { id: deed.id };
+    if (await scope.wasSent("roomEnding", deed.id)) return { id: deed.id };
     const running = runningProgrammes(await facts.all(scope, "roomProgramme"), await facts.all(scope, "roomEnding"));
     const runs = running.some(({ programme, placeId }) => programme === deed.programme && placeId === deed.placeId);
     if (!runs) refuse("programme", "programme_not_running");

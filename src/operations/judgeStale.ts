@@ -2,6 +2,7 @@ import { petalsFor } from "@/core/clearance/petals";
 import * as assessments from "@/db/stores/assessments";
 import * as plantStates from "@/db/stores/plantStates";
 import { scopeOf, type Context } from "./context";
+import { stillHolds } from "./parts/settings";
 import { judge, judgedNow } from "./parts/judgements";
 import { recordsOf } from "./parts/plantRecords";
 
@@ -22,16 +23,34 @@ export async function judgeStale(context: Context, more: () => boolean = () => t
     const record = records[0];
     if (!record) continue;
     const petals: number[] = [];
+    const judgements: assessments.AssessmentRow[] = [];
     for (const found of record.cases.filter((one) => one.open)) {
       const judged = judge(context, record, found);
       petals.push(petalsFor(judged.ok ? judged.judgement.assessment.pClear : 0));
       const { factsVersion } = record;
       // Written and read back as plain data.
       const result = JSON.parse(JSON.stringify(judged)) as assessments.AssessmentRow["result"];
-      await assessments.keep(scope, { caseId: found.id, plantId, factsVersion, ...now, result });
-      judgedCases++;
+      judgements.push({ caseId: found.id, plantId, factsVersion, ...now, result });
     }
-    if (petals.length > 0) await plantStates.putPetals(scope, plantId, Math.min(...petals), record.factsVersion);
+    const kept = await keep(context, judgements, petals);
+    if (!kept) break;
+    judgedCases += judgements.length;
   }
   return judgedCases;
+}
+
+/** Keeps the judgements of a plant's cases; false where the settings they were made by hold no more: nothing is kept then. */
+function keep(
+  context: Context,
+  judgements: readonly assessments.AssessmentRow[],
+  petals: readonly number[],
+): Promise<boolean> {
+  return context.sequelize.transaction({ transaction: context.batch?.transaction ?? null }, async (transaction) => {
+    const scope = scopeOf(context, "record", transaction);
+    if (!(await stillHolds(context, scope))) return false;
+    for (const one of judgements) await assessments.keep(scope, one);
+    const [first] = judgements;
+    if (first) await plantStates.putPetals(scope, first.plantId, Math.min(...petals), first.factsVersion);
+    return true;
+  });
 }

@@ -1,10 +1,11 @@
 import { may, type Right } from "@/core/access/roles";
+import type { FactKindId } from "@/core/facts/facts";
 import type { Day } from "@/core/climate/days";
 import type { LabelObjection } from "@/core/planning/label";
 import type { Objection } from "@/core/suitability/suitability";
 import { UniqueConstraintError, type Transaction } from "sequelize";
 import type { Scope } from "@/db/connection";
-import { takeTurn } from "@/db/stores/facts";
+import * as facts from "@/db/stores/facts";
 import { scopeOf, type Context } from "./context";
 import { refreshPlants, type Touched } from "./parts/refreshPlants";
 
@@ -52,6 +53,7 @@ export const problemCodes = [
   "passphrase_short",
   "passphrase_common",
   "owner_exists",
+  "no_owner_yet",
   "too_many_tries",
   "not_let_in",
   "code_wrong",
@@ -72,7 +74,9 @@ export interface Problem {
 }
 
 export type Outcome<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+  /** `again`: it was there already; nothing has been done. */
+  | { readonly ok: true; readonly value: T; readonly again?: true }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** Thrown inside an operation to leave it with nothing written. */
 class Refusal extends Error {
@@ -84,6 +88,16 @@ class Refusal extends Error {
 /** Leaves the operation: nothing it has written so far stands. */
 export function refuse(path: string, code: Problem["code"], extra: Omit<Problem, "path" | "code"> = {}): never {
   throw new Refusal([{ path, code, ...extra }]);
+}
+
+/** What some checks come to outside an operation: their value, or what they refuse. */
+export function outcomeOf<T>(work: () => T): Outcome<T> {
+  try {
+    return { ok: true, value: work() };
+  } catch (error) {
+    if (error instanceof Refusal) return { ok: false, problems: error.problems };
+    throw error;
+  }
 }
 
 /** Leaves the operation with several problems at once. */
@@ -99,6 +113,10 @@ export interface DeedScope extends Scope {
   readonly touchBeside: (plantIds: readonly string[]) => void;
   /** Notes that what every plant may carry is to be reckoned anew. */
   readonly touchEverything: () => void;
+  /** Whether a fact has been recorded already under this id: the deed was sent before, and that is noted. */
+  readonly wasSent: (kind: FactKindId, id: string) => Promise<boolean>;
+  /** The same of a row of another table. */
+  readonly wasThere: (table: string, id: string) => Promise<boolean>;
 }
 
 /**
@@ -114,18 +132,26 @@ export async function perform<T>(
   work: (scope: DeedScope) => Promise<T>,
 ): Promise<Outcome<T>> {
   if (!may(context.role, right)) return { ok: false, problems: [{ path: "", code: "not_allowed" }] };
+  let again = false as boolean;
   try {
     const value = await context.sequelize.transaction(
       { transaction: context.batch?.transaction ?? null },
       async (transaction) => {
         const scope = scopeOf(context, right, transaction);
+        const known = async (there: Promise<boolean>) => {
+          const before = await there;
+          if (before) again = true;
+          return before;
+        };
         const touched: Touched = { alone: context.batch?.touched ?? new Set(), beside: new Set() };
-        await takeTurn(scope, key);
+        await facts.takeTurn(scope, key);
         const done = await work({
           ...scope,
           touch: (plantIds) => plantIds.forEach((id) => touched.alone.add(id)),
           touchBeside: (plantIds) => plantIds.forEach((id) => touched.beside.add(id)),
           touchEverything: () => (touched.everything = true),
+          wasSent: (kind, id) => known(facts.isRecorded(scope, kind, id)),
+          wasThere: (table, id) => known(facts.isThere(scope, table, id)),
         });
         // In a batch what touches others is derived at once, since the next deed may build on it; the rest at the end.
         if (!context.batch) await refreshPlants(context, scope, touched);
@@ -134,7 +160,7 @@ export async function perform<T>(
         return done;
       },
     );
-    return { ok: true, value };
+    return { ok: true, value, ...(again && { again: true as const }) };
   } catch (error) {
     if (error instanceof Refusal) return { ok: false, problems: error.problems };
     if (isTakenId(error)) return { ok: false, problems: [{ path: "", code: "id_taken" }] };

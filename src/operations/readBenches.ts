@@ -1,3 +1,4 @@
+import { placeOrder } from "@/core/facts/placeOrder";
 import { groupBy } from "@/core/groupBy";
 import type { PlantCard } from "@/core/state/plantCard";
 import { together } from "@/db/query";
@@ -39,14 +40,13 @@ export async function readBenches(context: Context, atFirst = Infinity): Promise
     () => plantStates.standingCounts(scope),
     () => placePhotos.newest(scope),
   );
-  const children = groupBy(all, (place) => place.parentId);
+  const { within, outermost } = placeOrder(all);
   const counts = new Map(counted.map(({ placeId, plants }) => [placeId, plants]));
   const photos = new Map(newest.map(({ placeId, id }) => [placeId, id]));
   const countOf = ({ id }: WarmPlace) => counts.get(id) ?? 0;
-  const within = (place: WarmPlace): WarmPlace[] => [place, ...(children.get(place.id) ?? []).flatMap(within)];
-  const rooms = (children.get(null) ?? []).map((room) => ({
+  const rooms = outermost.map((room) => ({
     room,
-    places: within(room).filter((place) => place.kind !== "bag" || countOf(place) > 0),
+    places: within(room.id).filter((place) => place.kind !== "bag" || countOf(place) > 0),
   }));
   const places = rooms.flatMap((one) => one.places);
   const asked = atFirst === Infinity ? null : firstOf(places, countOf, atFirst).map(({ id }) => id);

@@ -4,7 +4,7 @@ import { coursesOn } from "@/core/case/course";
 import type { PlantRecord } from "@/core/case/record";
 import { planInForce, type Plan } from "@/core/case/plans";
 import { standing, type Photo, type Skip, type TrapCount } from "@/core/facts/facts";
-import { isApart, type Plant } from "@/core/facts/descriptions";
+import type { Plant } from "@/core/facts/descriptions";
 import { idIn } from "@/core/fields";
 import type { Courses } from "@/core/planning/course";
 import { sensitivitiesOf } from "@/core/plants/care";
@@ -66,7 +66,7 @@ export async function readPlant(context: Context, asked: string): Promise<PlantV
   if (!record) return null;
   const places = warmed(all, temperaturesOf, day);
   const byId = new Map(places.map((place) => [place.id, place]));
-  const among = standing(record.placements).findLast(({ placeId }) => !isApart(byId.get(placeId)!.kind));
+  const among = standing(record.placements).findLast(({ placeId }) => !record.apartAt(placeId));
   const card = cardOf(record.listed, day);
   const { plant, cases } = record;
   const [carried] = await carriage.of(scope, [id]);

@@ -14,7 +14,8 @@ export async function readUnpotting(
   asking: Context,
   asked: string,
 ): Promise<{ readonly plant: Plant; readonly on: OnPlant; readonly cases: readonly { view: CaseView }[] } | null> {
-  const context = (await isDue(asking, asked)) ? { ...asking, role: "reader" as const } : asking;
+  const due = await isDue(asking, asked);
+  const context = due ? { ...asking, role: "reader" as const } : asking;
   const view = await readPlant(context, asked);
   if (!view) return null;
   const cases = await Promise.all(view.open.map(({ found }) => readCase(context, found.id)));

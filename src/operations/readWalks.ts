@@ -1,3 +1,4 @@
+import { placeOrder } from "@/core/facts/placeOrder";
 import type { Place } from "@/core/facts/descriptions";
 import * as places from "@/db/stores/places";
 import * as plantStates from "@/db/stores/plantStates";
@@ -25,10 +26,9 @@ export async function readWalks(context: Context): Promise<WalksView> {
   const lately = await walks.lately(scope, SHOWN);
   const all = await places.all(scope);
   const counts = new Map<string, number>();
-  const parents = new Map(all.map((place) => [place.id, place.parentId]));
+  const { outwards } = placeOrder(all);
   for (const { placeId, plants } of await plantStates.countByPlace(scope))
-    for (let at: string | null = placeId; at !== null; at = parents.get(at) ?? null)
-      counts.set(at, (counts.get(at) ?? 0) + plants);
+    for (const { id } of outwards(placeId)) counts.set(id, (counts.get(id) ?? 0) + plants);
   return {
     unfinished: lately.filter((walk) => walk.endedAt === null),
     ended: lately.filter((walk) => walk.endedAt !== null),

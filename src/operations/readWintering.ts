@@ -23,6 +23,7 @@ import { actObjections } from "@/core/suitability/actObjections";
 import type { Objection } from "@/core/suitability/suitability";
 import * as carriage from "@/db/stores/carriage";
 import * as climate from "@/db/stores/climate";
+import * as placements from "@/db/stores/placements";
 import * as places from "@/db/stores/places";
 import * as plantStates from "@/db/stores/plantStates";
 import { dayOf, scopeOf, today, type Context } from "./context";
@@ -123,8 +124,12 @@ export async function readWintering(context: Context): Promise<WinteringView> {
   async function programmeOf({ placeId, begunOn, chosen }: Running<"wintering">): Promise<Wintering> {
     const from = within(placeId!);
     const to = within(chosen.toPlaceId);
+    // Those that have come in are sprayed wherever they stand now.
+    const stoodOutside = new Set(await placements.everAt(scope, [...from]));
     const rows = new Map(
-      listed.filter((row) => from.has(row.placeId) || to.has(row.placeId)).map((row) => [row.id, row]),
+      listed
+        .filter((row) => from.has(row.placeId) || to.has(row.placeId) || stoodOutside.has(row.id))
+        .map((row) => [row.id, row]),
     );
     const { records } = await recordsOf(scope, [...rows.keys()]);
     const risks = new Map((await carriage.risks(scope, [...rows.keys()])).map((one) => [one.plantId, one.risk ?? 0]));
@@ -170,11 +175,12 @@ export async function readWintering(context: Context): Promise<WinteringView> {
       some.reduce((total, one) => total + each(one), 0);
     const leftOut = new Set(plan.left);
     const inside = records.flatMap((record) => {
-      const stays = record.stays;
+      const { stays } = record;
       const now = stays.at(-1);
-      const before = stays.at(-2);
-      if (!now || now.until !== null || !to.has(now.placeId) || !before || !from.has(before.placeId)) return [];
-      const came = dayOf(context, now.from);
+      const cameIn = stays[stays.findLastIndex(({ placeId }) => from.has(placeId)) + 1];
+      if (!now || now.until !== null || outside.has(now.placeId) || !stoodOutside.has(record.plant.id) || !cameIn)
+        return [];
+      const came = dayOf(context, cameIn.from);
       if (came < begunOn) return [];
       const on = nextInside(came, treatedSince(record, came, isSprayed));
       return on ? [{ line: lineOf(record).line, on }] : [];

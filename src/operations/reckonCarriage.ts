@@ -27,6 +27,7 @@ import * as facts from "@/db/stores/facts";
 import { scopeOf, today, type Context } from "./context";
 import { restate } from "./parts/refreshPlants";
 import { riskOf } from "./parts/risk";
+import { stillHolds } from "./parts/settings";
 import { reckonNumbers, traceOrigins } from "./parts/sourceCases";
 import { asAsked, readAsked, readSpread, type SpreadOnRecord } from "./parts/spreadOnRecord";
 import { waysFor } from "./parts/waysFor";
@@ -67,12 +68,13 @@ interface Helping {
  * Reckons anew what plants may carry wherever that is not of today, of this model and of the facts as they are: first how many
  * animals the cases have, then the plants that a deed has touched, then the rest. No lock is held while it reckons; what a
  * deed changes meanwhile is reckoned again. While one helping is reckoned the next is read. Gives how many plants it went
- * through; `more` says whether to go on.
+ * through; `more` says whether to go on. With `which` "touched" the rest is left for later.
  */
 export async function reckonCarriage(
   context: Context,
   more: () => boolean = () => true,
   reckonAll: ReckonAll = reckonHere,
+  which: "touched" | "all" = "all",
 ): Promise<number> {
   const scope = scopeOf(context, "record");
   const now = { modelVersion: VERSION, asOf: today(context) };
@@ -86,7 +88,7 @@ export async function reckonCarriage(
   const take = async (): Promise<Helping | null> => {
     // What is wanted is read before the facts it stands for: whatever changes after this is wanted again.
     const waiting = await carriage.toReckon(scope, now, BATCH, [...taken]);
-    if (waiting.length === 0) {
+    if (waiting.length === 0 || (which === "touched" && !waiting[0]!.soon)) {
       await traceOrigins(context, scope);
       return null;
     }
@@ -122,7 +124,7 @@ export async function reckonCarriage(
     answers.catch(() => {});
     return { wanted, plants, asked, answers, around: onRecord.around, soon };
   };
-  const put = async ({ wanted, plants, asked, answers: reckoned, around }: Helping) => {
+  const put = async ({ wanted, plants, asked, answers: reckoned, around }: Helping): Promise<boolean> => {
     const answers = await reckoned;
     const results = new Map<string, PlantCarries>();
     let next = 0;
@@ -139,8 +141,9 @@ export async function reckonCarriage(
       return result ? [{ ...one, result }] : [];
     });
     const turned = kept.filter((one) => !one.current || bandOf(context, one.risk) !== bandOf(context, one.result.risk));
-    await context.sequelize.transaction({ transaction: context.batch?.transaction ?? null }, async (transaction) => {
+    return context.sequelize.transaction({ transaction: context.batch?.transaction ?? null }, async (transaction) => {
       const within = scopeOf(context, "record", transaction);
+      if (!(await stillHolds(context, within))) return false;
       await facts.takeTurn(within, `${within.collectionId} states`);
       await carriage.keep(within, now, kept);
       await restate(
@@ -148,17 +151,19 @@ export async function reckonCarriage(
         within,
         turned.map(({ plantId }) => plantId),
       );
+      // It may be wanted again by now.
+      for (const { plantId } of kept) taken.delete(plantId);
+      done += kept.length;
+      return true;
     });
-    // It may be wanted again by now.
-    for (const { plantId } of kept) taken.delete(plantId);
-    done += kept.length;
   };
 
   while (more()) {
     const next = await take();
-    if (under) await put(under);
+    // Where the settings have changed everything is asked for anew.
+    if (under && !(await put(under))) return done;
     under = next?.soon ? null : next;
-    if (next?.soon) await put(next);
+    if (next?.soon && !(await put(next))) return done;
     // Nothing was left while the last helping was reckoned; what has changed since is looked for once more.
     else if (!under && !(under = await take())) break;
   }

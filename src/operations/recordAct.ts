@@ -33,7 +33,7 @@ export interface ActRecorded {
 export function recordAct(context: Context, deed: RecordAct): Promise<Outcome<ActRecorded>> {
   // Whoever only tends carries out what is due.
   return perform(context, deed.stepId === null ? "record" : "tend", deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "act", deed.id)) return { id: deed.id, warnings: [] };
+    if (await scope.wasSent("act", deed.id)) return { id: deed.id, warnings: [] };
     const subject = deed.placeId === null ? "plant" : "place";
     if (!subjectsOf(deed.act.kind).includes(subject)) refuse("act", "not_on_place");
     return deed.placeId === null ? onPlant(context, scope, deed) : onPlace(context, scope, deed, deed.placeId);
@@ -84,7 +84,7 @@ async function onPlant(context: Context, scope: DeedScope, deed: RecordAct): Pro
 }
 
 /** An unpotting with the pot that it came from. */
-function fromPot(act: Act, fromCm: number): Act {
+export function fromPot(act: Act, fromCm: number): Act {
   return act.kind === "mechanical" && act.roots ? { ...act, roots: { ...act.roots, fromCm } } : act;
 }
 

@@ -9,7 +9,7 @@ import { pastMoment } from "./parts/checks";
 /** Writes down that hands and tools were cleaned. Told late, it bears on what was handled within half an hour after it. */
 export function recordCleaning(context: Context, deed: RecordCleaning): Promise<Outcome<{ id: string }>> {
   return perform(context, "tend", deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "cleaning", deed.id)) return { id: deed.id };
+    if (await scope.wasSent("cleaning", deed.id)) return { id: deed.id };
     const at = pastMoment(context, deed.at);
     await facts.add(scope, "cleaning", [{ id: deed.id, walkId: deed.walkId ?? null, at }]);
     scope.touch(await spreads.handledWithin(scope, at, HANDLED_WITHIN_MINUTES));

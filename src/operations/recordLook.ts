@@ -1,4 +1,5 @@
-import { caseFiledUnder, casesOf } from "@/core/case/cases";
+import { caseFiledUnder, casesOf, type Case } from "@/core/case/cases";
+import type { Plant } from "@/core/facts/descriptions";
 import type { RecordLook } from "@/core/facts/kinds/look";
 import { severityOf } from "@/core/inspection/severity";
 import { pestOf } from "@/core/pests/pests";
@@ -23,31 +24,13 @@ export interface LookRecorded {
  */
 export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<LookRecorded>> {
   return perform(context, "tend", deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "look", deed.id)) return told(scope, deed, null);
+    if (await scope.wasSent("look", deed.id)) return told(scope, deed, null);
     const plant = await lockPlant(scope, deed.plantId);
-    const at = momentOn(context, plant, deed.at, deed.longAgo);
-    checkSpots(plant, "spots", deed.spots);
-    for (const find of deed.finds) {
-      checkSpots(plant, "finds", find.spots ?? []);
-      const stages = pestOf(find.pest).stages.map((stage) => stage.id);
-      if (find.stages?.some((stage) => !stages.includes(stage))) refuse("finds", "unknown");
-    }
-    if (new Set(deed.finds.map((find) => find.pest)).size < deed.finds.length) refuse("finds", "twice_same_pest");
-
     const before = await casesOn(scope, plant.id);
-    const { turned = true, naming = null, newLeaves = null, longAgo: _asked, finds, ...look } = deed;
-    const filed = finds.map(({ spots = [], stages = [], ...find }) => ({
-      ...find,
-      spots,
-      stages,
-      // A count says more than a class and decides it.
-      severity: find.count === null ? find.severity : severityOf(find.count),
-      caseId: before.find((one) => one.open && one.pest === find.pest)?.id ?? find.caseId,
-    }));
-    const { walkId = null } = deed;
-    if (walkId && !(await walks.find(scope, walkId))) refuse("walkId", "unknown");
-    await facts.add(scope, "look", [{ ...look, walkId, turned, naming, newLeaves, at, finds: filed }]);
-    if (finds.length > 0) scope.touchBeside([plant.id]);
+    const look = lookOn(context, plant, deed, before);
+    if (look.walkId && !(await walks.find(scope, look.walkId))) refuse("walkId", "unknown");
+    await facts.add(scope, "look", [look]);
+    if (look.finds.length > 0) scope.touchBeside([plant.id]);
     else scope.touch([plant.id]);
     return told(
       scope,
@@ -55,6 +38,28 @@ export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<
       before.map((one) => one.id),
     );
   });
+}
+
+/** A look as it is written down, from what was told of it and the cases of its plant; refuses what cannot have been. */
+export function lookOn(context: Context, plant: Plant, deed: RecordLook, cases: readonly Case[]) {
+  const at = momentOn(context, plant, deed.at, deed.longAgo);
+  checkSpots(plant, "spots", deed.spots);
+  for (const find of deed.finds) {
+    checkSpots(plant, "finds", find.spots ?? []);
+    const stages = pestOf(find.pest).stages.map((stage) => stage.id);
+    if (find.stages?.some((stage) => !stages.includes(stage))) refuse("finds", "unknown");
+  }
+  if (new Set(deed.finds.map((find) => find.pest)).size < deed.finds.length) refuse("finds", "twice_same_pest");
+  const { turned = true, naming = null, newLeaves = null, walkId = null, longAgo: _asked, finds, ...look } = deed;
+  const filed = finds.map(({ spots = [], stages = [], ...find }) => ({
+    ...find,
+    spots,
+    stages,
+    // A count says more than a class and decides it.
+    severity: find.count === null ? find.severity : severityOf(find.count),
+    caseId: cases.find((one) => one.open && one.pest === find.pest)?.id ?? find.caseId,
+  }));
+  return { ...look, walkId, turned, naming, newLeaves, at, finds: filed };
 }
 
 async function casesOn(scope: Scope, plantId: string) {

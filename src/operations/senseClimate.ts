@@ -10,8 +10,9 @@ import { believedDays, putDays } from "./parts/climateDays";
 const EVERY_MS = 5 * 60_000;
 /** What was told is kept so long: a device that was away for weeks may still tell. */
 const KEPT_DAYS = 45;
-/** A device that has more to tell is asked again, so often at most in one turn. */
+/** A device that has more to tell is asked again, so often and so long at most in one turn; the rest it tells in the next. */
 const MOST_PAGES = 40;
+const PATIENCE_MS = 20_000;
 const DAY_MS = 86_400_000;
 /** Days are made of what was told from so long before them on, so that one that is stuck shows. */
 const BEFORE_MS = 2 * DAY_MS;
@@ -22,11 +23,11 @@ const BEFORE_MS = 2 * DAY_MS;
  */
 export async function senseClimate(context: Context, more: () => boolean, ask = askSensor): Promise<void> {
   const scope = scopeOf(context, "own");
-  for (const sensor of await sensors.all(scope)) {
-    if (!more()) return;
-    if (sensor.askedAt && context.now.getTime() - sensor.askedAt.getTime() < EVERY_MS) continue;
-    await hear(context, sensor, ask);
-  }
+  const due = (await sensors.all(scope)).filter(
+    ({ askedAt }) => !askedAt || context.now.getTime() - askedAt.getTime() >= EVERY_MS,
+  );
+  // Each on its own: one that is slow holds back no other.
+  await Promise.all(due.map((sensor) => (more() ? hear(context, sensor, ask) : null)));
   await sensors.forget(scope, new Date(context.now.getTime() - KEPT_DAYS * DAY_MS));
 }
 
@@ -38,7 +39,8 @@ async function hear(context: Context, sensor: sensors.Sensor, ask: typeof askSen
   let battery = sensor.battery;
   let problem: string | null = null;
   try {
-    for (let page = 0; page < MOST_PAGES; page++) {
+    const begun = performance.now();
+    for (let page = 0; page < MOST_PAGES && performance.now() - begun < PATIENCE_MS; page++) {
       const answer = await ask(sensor.address, since);
       battery = answer.battery ?? null;
       const fresh = answer.readings

@@ -1,4 +1,4 @@
-import { isApart } from "@/core/facts/descriptions";
+import { placesInRecord } from "@/core/case/record";
 import { standing } from "@/core/facts/facts";
 import type { SetApart } from "@/core/facts/kinds/placement";
 import type { Scope } from "@/db/connection";
@@ -11,13 +11,15 @@ import { knownPlace, lockPlant, momentOn } from "./parts/checks";
 /** Sets a plant apart: in an isolation place, or under a bag of its own where it stands. */
 export function setApart(context: Context, deed: SetApart): Promise<Outcome<{ placeId: string }>> {
   return perform(context, "tend", deed.id, async (scope) => {
-    const recorded = await facts.find(scope, "placement", deed.id);
-    if (recorded) return { placeId: recorded.placeId };
+    if (await scope.wasSent("placement", deed.id)) {
+      const recorded = await facts.find(scope, "placement", deed.id);
+      return { placeId: recorded!.placeId };
+    }
     const plant = await lockPlant(scope, deed.plantId);
     const at = momentOn(context, plant, deed.at, false);
     const placeId = deed.placeId ?? (await bagOver(scope, plant.id, plant.code, deed.bagId));
-    const place = await knownPlace(scope, placeId);
-    if (!isApart(place.kind)) refuse("placeId", "not_apart_place");
+    await knownPlace(scope, placeId);
+    if (!placesInRecord(await places.all(scope)).apartAt(placeId)) refuse("placeId", "not_apart_place");
     await facts.add(scope, "placement", [{ id: deed.id, plantId: plant.id, placeId, slot: null, at }]);
     scope.touchBeside([plant.id]);
     return { placeId };

@@ -8,7 +8,7 @@ import { lockPlant, pastMoment } from "./parts/checks";
 /** Leaves a plant out on a walk, with the reason. One that was looked at meanwhile counts as looked at. */
 export function skipPlant(context: Context, deed: SkipPlant): Promise<Outcome<{ id: string }>> {
   return perform(context, "tend", deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "skip", deed.id)) return { id: deed.id };
+    if (await scope.wasSent("skip", deed.id)) return { id: deed.id };
     const { id, walkId, plantId } = deed;
     await lockPlant(scope, plantId);
     if (!(await walks.find(scope, walkId))) refuse("walkId", "unknown");

@@ -11,7 +11,7 @@ const MINUTE_MS = 60_000;
 export function startTimer(context: Context, deed: StartTimer): Promise<Outcome<{ id: string }>> {
   return perform(context, "tend", deed.id, async (scope) => {
     const { id, plantId, what, minutes } = deed;
-    if (await facts.isThere(scope, "timers", id)) return { id };
+    if (await scope.wasThere("timers", id)) return { id };
     if (plantId !== null) await lockPlant(scope, plantId);
     const startedAt = pastMoment(context, deed.at);
     const endsAt = new Date(startedAt.getTime() + minutes * MINUTE_MS);

@@ -12,7 +12,7 @@ import { placesWithin } from "./parts/placesAround";
 /** Begins a walk and keeps which plants it holds and how they stood, so that it goes on the same way on another device. */
 export function startWalk(context: Context, deed: StartWalk): Promise<Outcome<{ id: string }>> {
   return perform(context, "tend", deed.id, async (scope) => {
-    if (await facts.isThere(scope, "walks", deed.id)) return { id: deed.id };
+    if (await scope.wasThere("walks", deed.id)) return { id: deed.id };
     const placeId = deed.scope === "place" ? deed.placeId : null;
     if (deed.scope === "place" && (placeId === null || !(await places.find(scope, placeId))))
       refuse("placeId", "unknown");

@@ -10,7 +10,7 @@ import { plantsWarmedBy } from "./parts/placesAround";
 /** Writes down how warm it was at a place; the cases of the plants that have stood there are judged anew. */
 export function takeReading(context: Context, deed: TakeReading): Promise<Outcome<{ id: string }>> {
   return perform(context, "record", deed.id, async (scope) => {
-    if (await facts.isRecorded(scope, "reading", deed.id)) return { id: deed.id };
+    if (await scope.wasSent("reading", deed.id)) return { id: deed.id };
     await knownPlace(scope, deed.placeId);
     const at = pastMoment(context, deed.at);
     const day = dayOf(context, at);

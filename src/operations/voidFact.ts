@@ -26,7 +26,7 @@ export function voidFact(
     const fact = (await facts.find(scope, deed.kind, deed.factId)) as Subject;
     if (fact.voidReason !== null) refuse("factId", "already_voided");
     // Whoever only tends takes back what they wrote down themselves.
-    if (!may(context.role, "record") && fact.recordedBy !== context.actor) refuse("factId", "not_yours");
+    if (!may(context.role, "record") && !isOwn(fact, context)) refuse("factId", "not_yours");
     const { lastStaysOf } = factKindOf(deed.kind);
     if (lastStaysOf) {
       const of = fact[lastStaysOf as "plantId" | "placeId"]!;
@@ -52,10 +52,16 @@ async function backIntoItsPot(scope: DeedScope, plantId: string, { act, at }: Fa
   if (roots.fromCm !== undefined && plant?.potCm === roots.potCm) await plants.setPot(scope, plantId, roots.fromCm);
 }
 
+/** Whether whoever asks wrote a fact down, on whatever device; one of before accounts were noted is told by its name and device. */
+function isOwn({ recordedAccount, recordedBy }: Subject, { accountId = null, actor }: Context): boolean {
+  return recordedAccount ? recordedAccount === accountId : recordedBy === actor;
+}
+
 /** What every fact is about, one way or another. */
 interface Subject {
   readonly plantId?: string | null;
   readonly placeId?: string | null;
   readonly voidReason: string | null;
   readonly recordedBy: string;
+  readonly recordedAccount?: string | null;
 }

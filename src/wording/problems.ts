@@ -58,6 +58,7 @@ const problemSentences = {
     "A passphrase has 12 characters or more. Three or four words that do not belong together are easy to keep.",
   passphrase_common:
     "This one is among the first that others would try. Take three or four words that do not belong together.",
+  no_owner_yet: "Make an owner first, under Settings: from the first person on everybody is asked who they are.",
   owner_exists: "An owner has been made already. Come in by name and passphrase.",
   too_many_tries: "That was tried too often. Wait a quarter of an hour, then try again.",
   not_let_in: "Name and passphrase do not belong together.",

@@ -49,7 +49,7 @@ import { startWalk } from "@/operations/startWalk";
 import { takeReading } from "@/operations/takeReading";
 import { voidFact } from "@/operations/voidFact";
 import type { DeedResult } from "@/ui/fields/deedResult";
-import { DEMO_ID, loadDemo, removeDemo, resetDemo } from "../../../demo/loadDemo";
+import { DEMO_ID, isDemoThere, loadDemo, removeDemo, resetDemo } from "../../../demo/loadDemo";
 import { asked, askerNow, door, openNow } from "./context";
 import { attempt, deed, readForm } from "./deed";
 
@@ -145,8 +145,11 @@ export async function demoAction(_none: string, input: unknown): Promise<DeedRes
   const asker = await askerNow();
   const result = await attempt(async () => {
     const demo = (await openNow()).find(({ collection }) => collection.id === DEMO_ID);
-    // Whoever shows it owns it; only its owners put it back or remove it.
-    const allowed = demo ? may(demo.role, "own") : await mayBegin(databaseUrl(), await door(), now());
+    // Whoever shows it owns it; one that is there already is its owners' alone, whoever cannot see it.
+    const there = demo !== undefined || (await isDemoThere(databaseUrl()));
+    const allowed = there
+      ? demo !== undefined && may(demo.role, "own")
+      : await mayBegin(databaseUrl(), await door(), now());
     if (!allowed) return notAllowed;
     if (read.data.what === "show") await loadDemo(databaseUrl(), now());
     if (read.data.what === "reset") await resetDemo(databaseUrl(), now());
@@ -158,6 +161,6 @@ export async function demoAction(_none: string, input: unknown): Promise<DeedRes
 }
 
 async function thenJudge(collectionId: string, result: DeedResult): Promise<DeedResult> {
-  if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry");
+  if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry", "carryRest");
   return result;
 }

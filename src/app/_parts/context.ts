@@ -12,7 +12,7 @@ import { atTheDoor, collectionsOpenTo, isKnown, signed, type Asker, type OpenTo 
 import { NO_NAME, type Caller } from "@/operations/door/door";
 import { readMark } from "@/operations/readMark";
 import { COLLECTION_COOKIE, DEVICE_COOKIE } from "@/ui/shell/cookies";
-import { ADDRESS_HEADER } from "./peer";
+import { ADDRESS_HEADER, isSecure } from "./peer";
 import { kept } from "./kept";
 import { sessionIn } from "./session";
 
@@ -29,10 +29,13 @@ function deviceName(given: string | undefined): string {
   return text(40).safeParse(given ?? "").data || NO_NAME;
 }
 
+/** The secret that this request bears. */
+const tokenNow = async () => sessionIn(await cookies(), isSecure(await headers()));
+
 /** Who asks; as it was last known while the database does not answer. */
 export const door = cache(async () => {
   await connection();
-  const token = sessionIn(await cookies());
+  const token = await tokenNow();
   return (await kept(`door ${token}`, () => atTheDoor(databaseUrl(), token, now()), isKnown)).view;
 });
 
@@ -60,7 +63,8 @@ function shownOf(all: readonly OpenTo[], chosen: string | null): OpenTo | null {
 /** The context of a collection for whoever asks. */
 async function contextIn({ collection, role }: OpenTo, device: string): Promise<Context> {
   const asker = await askerNow();
-  return contextOf(databaseUrl(), collection, { actor: asker ? signed(asker) : device, role, now: now() });
+  const who = asker ? { actor: signed(asker), accountId: asker.accountId } : { actor: device };
+  return contextOf(databaseUrl(), collection, { ...who, role, now: now() });
 }
 
 /** The context of a request: the collection it is about and who asks; null where no collection is chosen or there. */
@@ -83,7 +87,7 @@ export async function markNow(context: Context): Promise<string> {
 
 /** Asks, however long after this request, whether a collection may still be seen by whoever sent it. */
 export async function stillOpen(collectionId: string): Promise<() => Promise<boolean>> {
-  const token = sessionIn(await cookies());
+  const token = await tokenNow();
   return async () => {
     const open = await collectionsOpenTo(databaseUrl(), await atTheDoor(databaseUrl(), token, now()), now());
     return open.some(({ collection, role }) => collection.id === collectionId && may(role, "see"));

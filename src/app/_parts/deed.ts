@@ -62,14 +62,16 @@ export async function deed<S extends z.ZodType, T extends object>(
     const context = await contextOfDeed(collectionId);
     if (!context) return gone;
     const outcome = await operation(context, read.data);
-    if (outcome.ok) await noteDone(context, typeof name === "string" ? name : name(read.data), outcome.value);
+    // What was sent before stands in the list already.
+    if (outcome.ok && !outcome.again)
+      await noteDone(context, typeof name === "string" ? name : name(read.data), outcome.value);
     return outcome;
   }, patienceMs);
   if (result.ok) revalidatePath("/", "layout");
   return result;
 }
 
-/** Of what was done already it stands in the list once more; that it could not be written there undoes nothing. */
+/** That it could not be written there undoes nothing. */
 async function noteDone(context: Context, name: DeedName, value: object): Promise<void> {
   const { id, plantId, accountId } = value as Partial<Record<string, unknown>>;
   const about = [id, plantId, accountId].find((one) => typeof one === "string") as string | undefined;

@@ -1,5 +1,6 @@
-import { contextIfAny, stillOpen } from "@/app/_parts/context";
+import { askerNow, contextIfAny, stillOpen } from "@/app/_parts/context";
 import type { Told } from "@/app/_parts/live";
+import { ADDRESS_HEADER } from "@/app/_parts/peer";
 import { may } from "@/core/access/roles";
 import { databaseUrl } from "@/env";
 import { hearChanges } from "@/operations/hearChanges";
@@ -7,21 +8,31 @@ import { readMark } from "@/operations/readMark";
 
 /** A line on which nothing is said is given up somewhere on the way; and whoever was shut out meanwhile hears no more. ms. */
 const BEAT_MS = 20_000;
-/** So many pages may listen to one process; those beyond ask now and then. */
+/** So many pages may listen to one process, and so many of them by one device or address; those beyond ask now and then. */
 const MOST = 2000;
-const shared = globalThis as typeof globalThis & { waryListening?: number };
+const MOST_OF_ONE = 24;
+const shared = globalThis as typeof globalThis & { waryListening?: Map<string, number> };
+const listening = () => (shared.waryListening ??= new Map());
+
+function count(who: string, by: 1 | -1): void {
+  const now = (listening().get(who) ?? 0) + by;
+  if (now > 0) listening().set(who, now);
+  else listening().delete(who);
+}
 
 /** Tells a page, as long as it is open, whenever something has been done with the collection that it shows. */
 export async function GET(request: Request): Promise<Response> {
   const context = await contextIfAny();
   if (!context || !may(context.role, "see")) return new Response(null, { status: 403 });
-  if ((shared.waryListening ?? 0) >= MOST) return new Response(null, { status: 503 });
+  const who = (await askerNow())?.deviceId ?? request.headers.get(ADDRESS_HEADER) ?? "unknown";
+  const all = [...listening().values()].reduce((sum, n) => sum + n, 0);
+  if (all >= MOST || (listening().get(who) ?? 0) >= MOST_OF_ONE) return new Response(null, { status: 503 });
   const open = await stillOpen(context.collection.id);
   const text = new TextEncoder();
   let end = () => {};
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
-      shared.waryListening = (shared.waryListening ?? 0) + 1;
+      count(who, 1);
       let ended = false;
       const say = (line: string) => {
         if (!ended) controller.enqueue(text.encode(line));
@@ -47,7 +58,7 @@ export async function GET(request: Request): Promise<Response> {
       end = () => {
         if (ended) return;
         ended = true;
-        shared.waryListening = (shared.waryListening ?? 1) - 1;
+        count(who, -1);
         clearInterval(beat);
         leave();
         try {

@@ -7,8 +7,13 @@ import { LogInForm } from "./_parts/DoorForm";
 
 export const metadata: Metadata = { title: "Come in" };
 
-/** Where somebody wanted to go: a page of this application, and nowhere else. */
-const within = (to: string | undefined) => (to && /^\/(?![/\\])/.test(to) ? to : "/");
+const HERE = "http://here.invalid";
+
+/** Where somebody wanted to go: a page of this application, and nowhere else, as the browser itself would read the address. */
+function within(to: string | undefined): string {
+  const url = to && URL.canParse(to, HERE) ? new URL(to, HERE) : null;
+  return url?.origin === HERE ? `${url.pathname}${url.search}${url.hash}` : "/";
+}
 
 export default async function DoorPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
   const { to } = await searchParams;

@@ -86,21 +86,19 @@ export function applicationEvents(
   return [dabbed, { kind: "lasting", atDays, untilDays: atDays + days, effect }];
 }
 
-const shape = z
-  .object({
-    kind: z.literal("contact"),
-    mix: z.enum(mixIds),
-    technique: z.enum(techniqueIds),
-    volumeMl: decimal(0.1, 20_000),
-    spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
-    /** What the other hand searched with, for a dab; null where it is not known or nothing was searched. */
-    tool: orNothing(z.enum(toolIds)).optional(),
-    /** How strong the finished mix was where it was not made by the recipe, as mixing/potency measures it; null where it was. */
-    strength: orNothing(decimal(0.0001, 1000)).optional(),
-    /** Whether any live animal was seen where each is dabbed by itself; null where nobody said, or the whole spot was wetted. */
-    seen: orNothing(z.enum(seenIds)).optional(),
-  })
-  .refine((act) => !act.seen || (act.technique === "dab" && act.tool), { path: ["seen"], params: { code: "unknown" } });
+const shape = z.object({
+  kind: z.literal("contact"),
+  mix: z.enum(mixIds),
+  technique: z.enum(techniqueIds),
+  volumeMl: decimal(0.1, 20_000),
+  spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
+  /** What the other hand searched with, for a dab; null where it is not known or nothing was searched. */
+  tool: orNothing(z.enum(toolIds)).optional(),
+  /** How strong the finished mix was where it was not made by the recipe, as mixing/potency measures it; null where it was. */
+  strength: orNothing(decimal(0.0001, 1000)).optional(),
+  /** Whether any live animal was seen where each is dabbed by itself; null where nobody said, or the whole spot was wetted. */
+  seen: orNothing(z.enum(seenIds)).optional(),
+});
 
 type Contact = z.output<typeof shape>;
 

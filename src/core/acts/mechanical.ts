@@ -80,7 +80,6 @@ const shape = z
       }),
     ).optional(),
   })
-  .refine((act) => !act.seen || (guidedByEye(act.way) && act.tool), { path: ["seen"], params: { code: "unknown" } })
   .refine((act) => act.way === "unpot" || !act.roots, { path: ["roots"], params: { code: "unknown" } })
   .refine((act) => act.way !== "prune" || act.percent !== null, { path: ["percent"], params: { code: "required" } })
   .refine((act) => !guidedByEye(act.way) || act.tool !== null, { path: ["tool"], params: { code: "required" } });

@@ -4,7 +4,11 @@ import type { TechniqueId } from "../remedies/remedies";
 import type { Case } from "./cases";
 
 /** What a closed case has told of a keeper's hand. */
-export type ShownReach = Pick<Closing, "at" | "recordedBy" | "reach" | "voidReason">;
+export type ShownReach = Pick<Closing, "at" | "recordedBy" | "recordedAccount" | "reach" | "voidReason">;
+
+/** Whose hand it was: the account, on whatever device; the name and the device where nobody had one. */
+const keeperOf = ({ recordedAccount, recordedBy }: Pick<Closing, "recordedAccount" | "recordedBy">) =>
+  recordedAccount ?? recordedBy;
 
 /** The technique a case was last treated with, and whose hand it was; null while it was not treated. */
 export function handIn(
@@ -13,7 +17,7 @@ export function handIn(
 ): { readonly technique: TechniqueId; readonly keeper: string } | null {
   const own = standing(acts).filter(({ at }) => at >= openedAt && (closing === null || at <= closing.at));
   const last = own.findLast(({ act }) => act.kind === "contact");
-  return last?.act.kind === "contact" ? { technique: last.act.technique, keeper: last.recordedBy } : null;
+  return last?.act.kind === "contact" ? { technique: last.act.technique, keeper: keeperOf(last) } : null;
 }
 
 /**
@@ -29,8 +33,7 @@ export function reachBefore(
   if (!hand) return null;
   const before = standing(shown)
     .filter(
-      ({ at, recordedBy, reach }) =>
-        at < found.openedAt && recordedBy === hand.keeper && reach?.technique === hand.technique,
+      (one) => one.at < found.openedAt && keeperOf(one) === hand.keeper && one.reach?.technique === hand.technique,
     )
     .toSorted((a, b) => a.at.getTime() - b.at.getTime())
     .at(-1);

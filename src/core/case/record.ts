@@ -1,5 +1,6 @@
 import type { Day } from "../climate/days";
 import { isApart, type Place, type Plant } from "../facts/descriptions";
+import { placeOrder } from "../facts/placeOrder";
 import {
   standing,
   type ActDone,
@@ -59,17 +60,13 @@ export interface PlacesInRecord {
 
 /** The places as a record needs them. */
 export function placesInRecord(places: readonly Place[]): PlacesInRecord {
-  const byId = new Map(places.map((place) => [place.id, place]));
-  const isWithin = (placeId: string, around: (id: string) => boolean) => {
-    for (let at: string | null = placeId; at !== null; at = byId.get(at)?.parentId ?? null) if (around(at)) return true;
-    return false;
-  };
+  const { outwards } = placeOrder(places);
   return {
     // What stands in a tray or a cabinet that stands apart is apart with it.
-    apartAt: (placeId) => isWithin(placeId, (id) => isApart(byId.get(id)?.kind ?? "room")),
-    outdoorsAt: (placeId) => isWithin(placeId, (id) => byId.get(id)?.kind === "outdoors"),
-    enclosedAt: (placeId) => isWithin(placeId, (id) => byId.get(id)?.kind === "cabinet"),
-    isWithin: (placeId, actedOn) => isWithin(placeId, (id) => id === actedOn),
+    apartAt: (placeId) => outwards(placeId).some(({ kind }) => isApart(kind)),
+    outdoorsAt: (placeId) => outwards(placeId).some(({ kind }) => kind === "outdoors"),
+    enclosedAt: (placeId) => outwards(placeId).some(({ kind }) => kind === "cabinet"),
+    isWithin: (placeId, actedOn) => outwards(placeId).some(({ id }) => id === actedOn),
   };
 }
 

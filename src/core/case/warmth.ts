@@ -1,3 +1,4 @@
+import { placeOrder } from "../facts/placeOrder";
 import { dailyMean, dailyMeans, type DatedTemperature } from "../climate/dailyMeans";
 import { addDays, type Day } from "../climate/days";
 import { HOURS_FOR_A_MEAN } from "../climate/samples";
@@ -33,13 +34,10 @@ export function temperaturesBy(
   for (const reading of standing(readings)) add(reading.placeId, reading);
   for (const { placeId, day, meanC, hours } of measured)
     if (hours >= HOURS_FOR_A_MEAN) add(placeId, { day, celsius: meanC, source: "measured" });
-  const parents = new Map(places.map((place) => [place.id, place.parentId]));
+  const { outwards } = placeOrder(places);
   return (placeId) => {
-    for (let at: string | null = placeId; at !== null; at = parents.get(at) ?? null) {
-      const there = own.get(at);
-      if (there) return there;
-    }
-    return [];
+    const warm = outwards(placeId).find(({ id }) => own.has(id));
+    return warm ? own.get(warm.id)! : [];
   };
 }
 

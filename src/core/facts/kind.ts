@@ -56,5 +56,7 @@ export const everyFact = z.object({
   recordedAt: z.date(),
   /** The name of the device or keeper that wrote it down; empty for what was written before names were asked for. */
   recordedBy: z.string(),
+  /** The account of whoever wrote it down; null where nobody had one, or it came in with a file. */
+  recordedAccount: z.string().nullable().optional(),
   voidReason: z.string().nullable(),
 });

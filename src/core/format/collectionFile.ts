@@ -1,10 +1,12 @@
 import { z } from "zod";
 import { keepBottle, MOST_BOTTLES } from "../household/bottles";
 import { settings } from "../facts/settings";
+import { addPlace, addPlant, placeKinds, startWalk } from "../facts/deeds";
 import { factKindIds, factKindOf, type FactKindId } from "../facts/facts";
 import type { ColumnType, Columns, Part } from "../facts/kind";
-import { id } from "../fields";
+import { dayField, decimal, id, moment as instant, orNothing, text, whole } from "../fields";
 import { pestIds } from "../pests/pests";
+import { plantStates } from "../plants/states";
 import { USUAL_WORTH } from "../plants/worth";
 
 /**
@@ -14,7 +16,16 @@ import { USUAL_WORTH } from "../plants/worth";
 export const COLLECTION_FORMAT = "wary-petal.collection";
 export const COLLECTION_VERSION = 2;
 
-const moment = z.iso.datetime({ offset: true });
+/** An instant as text: what a form takes, kept as it stands. */
+const moment = as(instant);
+
+/** What some schema takes, kept as it came in. */
+function as(shape: z.ZodType): z.ZodType {
+  return z.unknown().superRefine((value, context) => {
+    const read = shape.safeParse(value);
+    if (!read.success) for (const issue of read.error.issues) context.addIssue({ ...issue, code: "custom" });
+  });
+}
 
 /** The first entry: which collection, written when, by which version of the format. */
 export const collectionHead = z.object({
@@ -56,12 +67,12 @@ export interface Section {
 
 const values: Record<ColumnType | "moment", () => z.ZodType> = {
   uuid: () => id,
-  text: () => z.string().max(10_000),
-  texts: () => z.array(z.string().max(200)).max(200),
+  text: () => as(text(10_000)),
+  texts: () => z.array(as(text(200))).max(200),
   boolean: () => z.boolean(),
-  integer: () => z.int(),
-  number: () => z.number(),
-  day: () => z.iso.date(),
+  integer: () => z.int().min(-2_000_000_000).max(2_000_000_000),
+  number: () => z.number().min(-1e12).max(1e12),
+  day: () => as(dayField),
   json: () => z.unknown(),
   bytes: () => z.never(),
   moment: () => moment,
@@ -88,16 +99,57 @@ function described(
   return { entry: `${table}.jsonl`, table, key, columns, parts: {}, line, kind: null, pictures: false };
 }
 
+/** Attributes of a deed that describes, held against its own schema, and kept as they came in. */
+function ofDeed<S extends z.ZodRawShape>(deed: z.ZodObject<S>, ...names: readonly (keyof S & string)[]): z.ZodRawShape {
+  return Object.fromEntries(names.map((name) => [name, as(deed.shape[name] as unknown as z.ZodType)]));
+}
+
 /** What every fact has beside its own. */
-const everyLine = { id, at: moment, recordedAt: moment, recordedBy: z.string().max(200) };
-const struckOut = { voidedAt: moment.nullable(), voidReason: z.string().max(200).nullable() };
+const everyLine = { id, at: moment, recordedAt: moment, recordedBy: as(text(60)) };
+const struckOut = { voidedAt: moment.nullable(), voidReason: as(text(200)).nullable() };
+
+const chance = z.number().min(0).max(1);
+const pixels = whole(1, 100_000);
+/** What a picture is, once it has been taken in. */
+const mediaType = z.enum(["image/jpeg", "image/png", "image/webp"]);
+/** Treatments of a plan and the looks after it. */
+const MOST_STEPS = 60;
+
+/** Attributes of facts that no deed carries, since the application fills them in: what they may hold. */
+const filledIn: Partial<Record<FactKindId, Readonly<Record<string, z.ZodType>>>> = {
+  placement: { slot: orNothing(z.number().min(-1e9).max(1e9)) },
+  closing: { pClear: chance.nullable(), reach: z.object({ weights: z.array(chance) }).nullable() },
+  programme: { pOver: chance.nullable(), steps: z.array(z.object({ id, dueOn: dayField })).max(MOST_STEPS) },
+  photo: { width: pixels, height: pixels, mediaType },
+  placePhoto: { width: pixels, height: pixels, mediaType },
+  climateDay: { forDay: dayField },
+};
+
+/** The attributes of a deed by name; none where it has more than one shape. */
+function deedShape(deed: z.ZodType): Readonly<Record<string, z.ZodType>> {
+  return "shape" in deed ? (deed.shape as Record<string, z.ZodType>) : {};
+}
 
 function facts(kindId: FactKindId): Section {
-  const { table, own, columns, parts = {} } = factKindOf(kindId);
+  const { table, own, columns, parts = {}, deed } = factKindOf(kindId);
   const plain = Object.fromEntries(Object.entries(columns).filter(([, type]) => type !== "bytes"));
   // What is kept beside the attributes that are read back, such as the kind of picture.
   const beside = shapeOf(Object.fromEntries(Object.entries(plain).filter(([name]) => !(name in own.shape))));
-  const line = z.object({ ...own.shape, ...beside, ...everyLine, ...struckOut });
+  // A file may write nothing that no form may: each attribute is held against the deed that carries it, by its own schema.
+  const forms = deedShape(deed);
+  const checks = { ...filledIn[kindId] };
+  const kept = (name: string): readonly z.ZodType[] => {
+    const type = plain[name];
+    return type === undefined || type === "json" ? [] : [values[type]().nullable()];
+  };
+  const checked = Object.fromEntries(
+    Object.entries<z.ZodType>({ ...(own.shape as Record<string, z.ZodType>), ...beside }).map(([name, shape]) => {
+      const asked = [checks[name], forms[name]].filter((one) => one !== undefined);
+      const all = [...kept(name), ...asked.map((one) => orNothing(one))];
+      return [name, all.reduce((last, one) => as(one).pipe(last), shape)];
+    }),
+  );
+  const line = z.object({ ...checked, ...everyLine, ...struckOut });
   const pictures = Object.values(columns).includes("bytes");
   return {
     entry: `facts/${kindId}.jsonl`,
@@ -117,9 +169,15 @@ const ordered = [...ORDER, ...factKindIds.filter((kind) => !ORDER.includes(kind)
 
 /** Every section, in the order in which they are written and read: what others point to first. */
 export const sections: readonly Section[] = [
-  described("places", ["id"], {
-    ...{ name: "text", kind: "text", parentId: "uuid", roomFor: "integer", doorShut: "boolean", dripsOn: "uuid" },
-  }),
+  described(
+    "places",
+    ["id"],
+    {
+      ...{ name: "text", kind: "text", parentId: "uuid", roomFor: "integer", doorShut: "boolean", dripsOn: "uuid" },
+    },
+    {},
+    { ...ofDeed(addPlace, "name", "roomFor"), kind: z.enum(placeKinds), doorShut: z.boolean() },
+  ),
   described(
     "plants",
     ["id"],
@@ -137,16 +195,39 @@ export const sections: readonly Section[] = [
       },
     },
     { worth: USUAL_WORTH, kept: null, motherId: null, inherits: {} },
-    { inherits: z.partialRecord(z.enum(pestIds), z.number().min(0).max(1)) },
+    {
+      ...ofDeed(addPlant, "code", "name", "genus", "growthForm", "acquiredOn", "seller", "worth", "kept"),
+      ...ofDeed(addPlant, "careAdded", "careWithout"),
+      // Kept as a number.
+      potCm: z.number().min(1).max(200),
+      ...{ inBud: z.boolean(), inFlower: z.boolean(), recordedBy: as(text(60)), addedAt: moment },
+      inherits: z.partialRecord(z.enum(pestIds), z.number().min(0).max(1)),
+    },
   ),
-  described("walks", ["id"], {
-    ...{ scope: "text", placeId: "uuid", tool: "text", round: "text", startedAt: "moment", endedAt: "moment" },
-    ...{ recordedAt: "moment", recordedBy: "text" },
-  }),
-  described("walk_plants", ["walkId", "plantId"], {
-    ...{ placeId: "uuid", state: "text", petals: "integer", apart: "boolean" },
-    ...{ rank: "integer", tool: "text", round: "text" },
-  }),
+  described(
+    "walks",
+    ["id"],
+    {
+      ...{ scope: "text", placeId: "uuid", tool: "text", round: "text", startedAt: "moment", endedAt: "moment" },
+      ...{ recordedAt: "moment", recordedBy: "text" },
+    },
+    {},
+    { ...ofDeed(startWalk, "scope", "tool", "round"), startedAt: moment, recordedAt: moment, recordedBy: as(text(60)) },
+  ),
+  described(
+    "walk_plants",
+    ["walkId", "plantId"],
+    {
+      ...{ placeId: "uuid", state: "text", petals: "integer", apart: "boolean" },
+      ...{ rank: "integer", tool: "text", round: "text" },
+    },
+    {},
+    {
+      ...{ placeId: id, state: z.enum(plantStates), petals: z.int().min(0).max(5), apart: z.boolean() },
+      ...{ rank: z.int().min(0).max(100_000).nullable(), tool: startWalk.shape.tool.nullable() },
+      round: startWalk.shape.round.nullable(),
+    },
+  ),
   ...ordered.map(facts),
 ];
 

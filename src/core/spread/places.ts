@@ -1,3 +1,4 @@
+import { placeOrder } from "../facts/placeOrder";
 import { enclosures, type NearnessId } from "../carriage/rates";
 import type { Place } from "../facts/descriptions";
 
@@ -26,17 +27,7 @@ const isOnAnother = ({ kind }: Place) => kind === "tray" || kind === "bag";
  * rooms exchange nothing. Places that are not known are by themselves.
  */
 export function placeTree(places: readonly Place[]): PlaceTree {
-  const byId = new Map(places.map((place) => [place.id, place]));
-  const known = new Map<string, readonly Place[]>();
-  const pathOf = (id: string): readonly Place[] => {
-    const made = known.get(id);
-    if (made) return made;
-    const path: Place[] = [];
-    for (let at = byId.get(id); at && !path.includes(at); at = at.parentId === null ? undefined : byId.get(at.parentId))
-      path.push(at);
-    known.set(id, path);
-    return path;
-  };
+  const { outwards: pathOf } = placeOrder(places);
   const baseOf = (path: readonly Place[]) => path.find((place) => !isOnAnother(place));
   const kept = new Map<string, Passage | null>();
   const reckon = (from: string, to: string): Passage | null => {

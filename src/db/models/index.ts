@@ -25,7 +25,10 @@ const kept = (columns: Columns): ModelAttributes =>
   Object.fromEntries(Object.entries(columns).map(([attribute, type]) => [attribute, types[type]()]));
 
 const recorded = () => ({ recordedAt: date(), recordedBy: types.text() });
-const everyFact = () => ({ happenedAt: date(), ...recorded(), voidedAt: date(), voidReason: types.text() });
+const everyFact = () => ({
+  ...{ happenedAt: date(), ...recorded(), recordedAccount: types.uuid() },
+  ...{ voidedAt: date(), voidReason: types.text() },
+});
 const own = () => ({ collectionId: key(), id: key() });
 
 /** Tables that hold no facts: what is described, and caches. */

@@ -34,6 +34,17 @@ export function setPassphrase(asks: Asks, id: string, passphraseHash: string): P
   return run(asks, "update accounts set passphrase_hash = :passphraseHash where id = :id", { id, passphraseHash });
 }
 
+/** Who owns the installation itself: whoever made the first account. */
+export async function ownersOfAll(asks: Asks): Promise<string[]> {
+  const sql = "select id from accounts where owns_all and closed_at is null order by created_at, id";
+  return (await rows(asks, z.object({ id: z.string() }), sql)).map(({ id }) => id);
+}
+
+/** Makes an account an owner of the installation. */
+export function makeOwnerOfAll(asks: Asks, id: string): Promise<void> {
+  return run(asks, "update accounts set owns_all = true where id = :id", { id });
+}
+
 const membership = z.object({
   collectionId: z.string(),
   accountId: z.string(),
@@ -46,7 +57,7 @@ const membership = z.object({
 export function memberships(asks: Asks, accountId: string): Promise<z.output<typeof membership>[]> {
   const sql = `select collection_id as "collectionId", account_id as "accountId", role, from_day::text as "from",
     until_day::text as "until" from memberships where account_id = :accountId`;
-  return rows(asks, membership, sql, { accountId });
+  return rows({ ...asks, accountId }, membership, sql, { accountId });
 }
 
 /** Makes somebody a member of a collection, or changes what they are to it. */
@@ -57,7 +68,7 @@ export function setMembership(
   { role, from, until }: Membership,
 ): Promise<void> {
   return run(
-    asks,
+    { ...asks, collectionId },
     `insert into memberships (collection_id, account_id, role, from_day, until_day)
      values (:collectionId, :accountId, :role, :from, :until)
      on conflict (collection_id, account_id) do update set role = excluded.role, from_day = excluded.from_day,
@@ -68,7 +79,7 @@ export function setMembership(
 
 export function endMembership(asks: Asks, collectionId: string, accountId: string): Promise<void> {
   const sql = "delete from memberships where collection_id = :collectionId and account_id = :accountId";
-  return run(asks, sql, { collectionId, accountId });
+  return run({ ...asks, collectionId }, sql, { collectionId, accountId });
 }
 
 const person = membership.omit({ collectionId: true }).extend({ name: z.string(), hasPassphrase: z.boolean() });
@@ -80,14 +91,14 @@ export function people(asks: Asks, collectionId: string): Promise<Person[]> {
       m.from_day::text as "from", m.until_day::text as "until"
     from memberships m join accounts a on a.id = m.account_id and a.closed_at is null
     where m.collection_id = :collectionId order by lower(a.name)`;
-  return rows(asks, person, sql, { collectionId });
+  return rows({ ...asks, collectionId }, person, sql, { collectionId });
 }
 
 /** How many own a collection without an end. */
 export async function owners(asks: Asks, collectionId: string): Promise<number> {
   const sql = `select count(*)::int as n from memberships m join accounts a on a.id = m.account_id and a.closed_at is null
     where m.collection_id = :collectionId and m.role = 'owner' and m.until_day is null`;
-  return (await first(asks, z.object({ n: z.number() }), sql, { collectionId }))!.n;
+  return (await first({ ...asks, collectionId }, z.object({ n: z.number() }), sql, { collectionId }))!.n;
 }
 
 /** Keeps the codes by which somebody comes in who has forgotten their passphrase; earlier ones no longer hold. */

@@ -28,7 +28,7 @@ function columnsOf(kind: FactKind): string {
       where p.collection_id = f.collection_id and p.${underscored(of)} = f.id), '[]') as "${name}"`;
   });
   const every = `f.id, f.happened_at as at, f.recorded_at as "recordedAt", f.recorded_by as "recordedBy",
-    f.void_reason as "voidReason"`;
+    f.recorded_account as "recordedAccount", f.void_reason as "voidReason"`;
   return [every, ...own, ...parts].join(", ");
 }
 
@@ -128,11 +128,12 @@ export async function find<K extends FactKindId>(scope: Scope, kind: K, id: stri
 export async function add<K extends FactKindId>(
   scope: Scope,
   id: K,
-  facts: readonly (Omit<Fact<K>, "day" | "recordedAt" | "recordedBy" | "voidReason"> & Record<string, unknown>)[],
+  facts: readonly (Omit<Fact<K>, "day" | "recordedAt" | "recordedBy" | "recordedAccount" | "voidReason"> &
+    Record<string, unknown>)[],
 ): Promise<void> {
   const kind = factKindOf(id);
   const parts = Object.entries(kind.parts ?? {});
-  const recorded = { recordedAt: scope.now, recordedBy: scope.actor };
+  const recorded = { recordedAt: scope.now, recordedBy: scope.actor, recordedAccount: scope.accountId };
   const partNames = parts.map(([name]) => name);
   await insert(
     scope,
@@ -162,6 +163,17 @@ export function strike(scope: Scope, kind: FactKindId, id: string, reason: strin
 /** Whether some fact of a kind already has this id: it was sent before. */
 export function isRecorded(scope: Scope, kind: FactKindId, id: string): Promise<boolean> {
   return isThere(scope, factKindOf(kind).table, id);
+}
+
+/** Which of these ids facts of a kind have already. */
+export async function recordedAmong(scope: Scope, kind: FactKindId, ids: readonly string[]): Promise<Set<string>> {
+  const sql = `select id from ${factKindOf(kind).table} where collection_id = :c and id = any (cast(:ids as uuid[]))`;
+  return new Set((await rows(scope, z.object({ id: z.string() }), sql, { ids: idList(ids) })).map(({ id }) => id));
+}
+
+/** Facts of a kind by their ids. */
+export async function some<K extends FactKindId>(scope: Scope, kind: K, ids: readonly string[]): Promise<Fact<K>[]> {
+  return ids.length === 0 ? [] : read(scope, kind, "f.id = any (cast(:ids as uuid[]))", { ids: idList(ids) });
 }
 
 /** Whether a row of a table already has this id: it was sent before. */

@@ -1,7 +1,7 @@
-import { QueryTypes, type Sequelize } from "sequelize";
+import type { Sequelize } from "sequelize";
 import { z } from "zod";
 import type { Scope } from "../connection";
-import { insert, rows, run } from "../query";
+import { first, insert, rows, run } from "../query";
 
 const kept = z.object({ id: z.string(), name: z.string(), madeAt: z.date(), fetchedAt: z.date().nullable() });
 /** A private address of the calendar, without what it is recognised by. */
@@ -23,9 +23,7 @@ export function drop(scope: Scope, id: string): Promise<void> {
 
 /** The collection that an address opens, which is not known before; null where none does. Notes when it was fetched. */
 export async function collectionOf(sequelize: Sequelize, tokenHash: string, now: Date): Promise<string | null> {
-  const [found] = await sequelize.query<{ id: string }>(
-    "update feeds set fetched_at = :now where token_hash = :tokenHash returning collection_id as id",
-    { type: QueryTypes.SELECT, replacements: { tokenHash, now } },
-  );
-  return found?.id ?? null;
+  const sql = "update feeds set fetched_at = :now where token_hash = :tokenHash returning collection_id as id";
+  const asks = { sequelize, transaction: undefined, feed: tokenHash };
+  return (await first(asks, z.object({ id: z.string() }), sql, { tokenHash, now }))?.id ?? null;
 }

@@ -34,7 +34,8 @@ export async function daysOf(scope: Scope, plantIds: readonly string[]): Promise
       union all
       select a.plant_id, a.happened_at, a.recorded_at, a.id, true
       from acts a where a.collection_id = :c and a.plant_id = any (cast(:ids as uuid[])) and a.voided_at is null
-        and a.act ->> 'seen' = 'none'
+        and a.act ->> 'seen' = 'none' and a.act ->> 'tool' is not null
+        and (a.act ->> 'technique' = 'dab' or a.act ->> 'way' in ('squash', 'pickOff'))
     ) one order by at, recorded_at, id`;
   const found = await rows(scope, looked, sql, { ids: idList(plantIds) });
   return found.map((one) => ({ ...one, day: dayIn(one.at, scope.timeZone) }));

@@ -141,6 +141,16 @@ export function markDerived(scope: Scope, plantIds: readonly string[]): Promise<
   );
 }
 
+/** Has these plants, or all of them, derived anew, since their facts have changed: nothing that was reckoned before is of now. */
+export function markChanged(scope: Scope, plantIds: readonly string[] | null): Promise<void> {
+  return run(
+    scope,
+    `update plant_states set current = false, facts_version = facts_version + 1 where collection_id = :c
+       and (cast(:ids as uuid[]) is null or plant_id = any (cast(:ids as uuid[])))`,
+    { ids: plantIds && idList(plantIds) },
+  );
+}
+
 /** Has every plant derived anew, after a change that touches them all. */
 export function markAll(scope: Scope): Promise<void> {
   return run(scope, "update plant_states set current = false where collection_id = :c");

@@ -58,6 +58,13 @@ export async function lock(scope: Scope, id: string): Promise<Plant | null> {
   return found && told(scope, found);
 }
 
+/** As {@link lock}, of several: in the order of their ids, so that nobody who locks several waits for somebody who waits for them. */
+export async function lockAll(scope: Scope, ids: readonly string[]): Promise<Plant[]> {
+  if (ids.length === 0) return [];
+  const sql = `${select} and p.id = any (cast(:ids as uuid[])) order by p.id for no key update`;
+  return (await rows(scope, row, sql, { ids: idList(ids) })).map((plant) => told(scope, plant));
+}
+
 /** The ids of plants in use that bear one of these codes, whatever the case of its letters. */
 export function withCodes(scope: Scope, codes: readonly string[]): Promise<{ id: string; code: string }[]> {
   const sql = `select id, lower(code) as code from plants

@@ -51,7 +51,8 @@ describe("facts", () => {
       finds: [seen],
     };
     await facts.add(scope, "look", [late]);
-    const told = { day: "2026-08-01", recordedAt: context.now, recordedBy: "Tester", voidReason: null };
+    const by = { recordedBy: "Tester", recordedAccount: null };
+    const told = { day: "2026-08-01", recordedAt: context.now, ...by, voidReason: null };
     expect(await facts.find(scope, "look", late.id)).toEqual({ ...late, ...told });
     await facts.strike(scope, "look", late.id, "another plant");
     expect(await facts.find(scope, "look", late.id)).toMatchObject({ voidReason: "another plant" });

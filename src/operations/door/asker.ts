@@ -46,11 +46,11 @@ export interface OpenTo {
 /** The collections that are open to somebody, the oldest first: all while nobody has an account. */
 export async function collectionsOpenTo(databaseUrl: string, door: AtTheDoor, now: Date): Promise<OpenTo[]> {
   const sequelize = connect(databaseUrl);
-  if (door.open) return (await collections.all(sequelize)).map((collection) => ({ collection, role: "owner" }));
-  if (!door.asker) return [];
   const asks: Asks = { sequelize, transaction: undefined };
+  if (door.open) return (await collections.all(asks)).map((collection) => ({ collection, role: "owner" }));
+  if (!door.asker) return [];
   const own = new Map((await accounts.memberships(asks, door.asker.accountId)).map((one) => [one.collectionId, one]));
-  return (await collections.some(sequelize, [...own.keys()])).flatMap((collection): OpenTo[] => {
+  return (await collections.ofAccount(asks, door.asker.accountId)).flatMap((collection): OpenTo[] => {
     const membership = own.get(collection.id);
     const role = membership ? roleOn(membership, dayIn(now, collection.timeZone)) : null;
     return role ? [{ collection, role }] : [];
@@ -62,5 +62,5 @@ export async function mayBegin(databaseUrl: string, door: AtTheDoor, now: Date):
   const open = await collectionsOpenTo(databaseUrl, door, now);
   if (open.some(({ role }) => may(role, "record"))) return true;
   if (!door.open && !door.asker) return false;
-  return (await collections.all(connect(databaseUrl))).length === 0;
+  return (await collections.all({ sequelize: connect(databaseUrl), transaction: undefined })).length === 0;
 }

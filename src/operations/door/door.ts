@@ -32,8 +32,11 @@ const DAY_MS = 86_400_000;
 const STAYS = { typed: 30, paired: 180 } as const;
 const RECOVERY_CODES = 8;
 
-/** By name a guess is soon slowed down; an address may be a whole household. */
-const BY_NAME: attempts.Patience = { free: 5, mostSeconds: 900, forgetSeconds: 3600 };
+/**
+ * Guesses are slowed down by address, and sooner by address and name together; never by name alone, or anybody could keep its bearer
+ * out. An address may be a whole household.
+ */
+const BY_PAIR: attempts.Patience = { free: 5, mostSeconds: 900, forgetSeconds: 3600 };
 const BY_ADDRESS: attempts.Patience = { free: 20, mostSeconds: 900, forgetSeconds: 3600 };
 
 const no = (path: string, code: Problem["code"]) => ({ ok: false, problems: [{ path, code }] }) as const;
@@ -48,7 +51,8 @@ export async function makeOwner(caller: Caller, deed: MakeOwner): Promise<Outcom
     await run(asks, "select pg_advisory_xact_lock(hashtextextended('first account', 0))");
     if (await accounts.someoneThere(asks)) return no("", "owner_exists");
     await accounts.add(asks, { id, name, passphraseHash }, caller.now);
-    for (const collection of await collections.all(asks.sequelize, asks.transaction))
+    await accounts.makeOwnerOfAll(asks, id);
+    for (const collection of await collections.all(asks))
       await accounts.setMembership(asks, collection.id, id, { role: "owner", from: null, until: null });
     const recoveryCodes = newRecoveryCodes(RECOVERY_CODES);
     await accounts.setRecoveryCodes(asks, id, recoveryCodes.map(plainCode).map(hashSecret));
@@ -64,7 +68,7 @@ export async function logIn(caller: Caller, { name, passphrase, device }: LogIn,
   if (!(await mayTry(asks, caller, name))) return no("", "too_many_tries");
   const account = await accounts.named(asks, name);
   if (!(await isPassphrase(account?.passphraseHash ?? null, passphrase)) || !account) {
-    await note(asks, caller, account?.id ?? null, `from ${caller.address}`, "not let in", name);
+    await note(asks, caller, null, `from ${caller.address}`, "not let in", name);
     return no("", "not_let_in");
   }
   return comeIn(asks, caller, account, device, before, "came in");
@@ -74,14 +78,14 @@ export async function logIn(caller: Caller, { name, passphrase, device }: LogIn,
 export async function recover(caller: Caller, { name, code, passphrase, device }: Recover, before: string | null) {
   const problem = passphraseProblem(passphrase, name);
   if (problem) return no("passphrase", problem);
-  if (!(await mayTry(asksOf(caller), caller, name))) return no("", "too_many_tries");
+  // A code is a long secret that nobody guesses: whoever holds one comes in, however many have guessed at the passphrase.
   // Hashed whoever asks, so that a name that is there takes no longer than one that is not.
   const passphraseHash = await hashPassphrase(passphrase);
   return inTransaction(caller, async (asks) => {
     const account = await accounts.named(asks, name);
     const codeHash = hashSecret(plainCode(code));
     if (!account || !(await accounts.useRecoveryCode(asks, account.id, codeHash, caller.now))) {
-      await note(asks, caller, account?.id ?? null, `from ${caller.address}`, "not let in by a code", name);
+      await note(asks, caller, null, `from ${caller.address}`, "not let in by a code", name);
       return no("", "code_wrong");
     }
     await accounts.setPassphrase(asks, account.id, passphraseHash);
@@ -96,11 +100,16 @@ export function readPairing({ databaseUrl, now }: Caller, token: string): Promis
 }
 
 /** Lets a device in by a link, once. */
-export async function takePairing(caller: Caller, { token, device }: TakePairing): Promise<Outcome<LetIn>> {
+export async function takePairing(
+  caller: Caller,
+  { token, device }: TakePairing,
+  before: string | null,
+): Promise<Outcome<LetIn>> {
   return inTransaction(caller, async (asks) => {
     const accountId = await devices.usePairing(asks, hashSecret(token), caller.now);
     const account = accountId && (await accounts.find(asks, accountId));
     if (!account) return no("", "pairing_over");
+    await endBefore(asks, caller, before);
     const letIn = await newDevice(asks, account.id, device, STAYS.paired, caller.now);
     await note(asks, caller, account.id, `${account.name} · ${device}`, "paired", device);
     return { ok: true, value: letIn };
@@ -133,7 +142,7 @@ function inTransaction<T>(caller: Caller, work: (asks: Asks) => Promise<T>): Pro
   return sequelize.transaction((transaction) => work({ sequelize, transaction }));
 }
 
-const nameKey = (name: string) => `name ${name.toLowerCase()}`;
+const pairKey = (address: string, name: string) => `pair ${address} ${name.toLowerCase()}`;
 const addressKey = (address: string) => `address ${address}`;
 
 /** Whether a passphrase may be tried now, by this name and from this address. It counts as a try. */
@@ -141,13 +150,13 @@ export async function mayTry(asks: Asks, { now, address }: Caller, name: string)
   await attempts.forgetOld(asks, new Date(now.getTime() - DAY_MS));
   return (
     (await attempts.begin(asks, addressKey(address), now, BY_ADDRESS)) &&
-    (await attempts.begin(asks, nameKey(name), now, BY_NAME))
+    (await attempts.begin(asks, pairKey(address, name), now, BY_PAIR))
   );
 }
 
-/** What was tried was right: tries before it no longer count against the name, nor this one against the address. */
+/** What was tried was right: tries before it no longer count against the two, nor this one against the address. */
 export async function wasRight(asks: Asks, { address }: Caller, name: string): Promise<void> {
-  await attempts.forget(asks, nameKey(name));
+  await attempts.forget(asks, pairKey(address, name));
   await attempts.right(asks, addressKey(address));
 }
 
@@ -161,11 +170,16 @@ async function comeIn(
   what: string,
 ): Promise<Outcome<LetIn>> {
   await wasRight(asks, caller, account.name);
-  const was = before === null ? null : await devices.byToken(asks, hashSecret(before), caller.now);
-  if (was) await devices.end(asks, was.accountId, was.deviceId, caller.now);
+  await endBefore(asks, caller, before);
   const letIn = await newDevice(asks, account.id, device, STAYS.typed, caller.now);
   await note(asks, caller, account.id, `${account.name} · ${device || NO_NAME}`, what, "");
   return { ok: true, value: letIn };
+}
+
+/** Whoever was in in this browser before is out. */
+async function endBefore(asks: Asks, caller: Caller, before: string | null): Promise<void> {
+  const was = before === null ? null : await devices.byToken(asks, hashSecret(before), caller.now);
+  if (was) await devices.end(asks, was.accountId, was.deviceId, caller.now);
 }
 
 async function newDevice(asks: Asks, accountId: string, name: string, days: number, now: Date): Promise<LetIn> {

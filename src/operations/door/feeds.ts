@@ -41,6 +41,6 @@ export function readFeeds(context: Context): Promise<feeds.Feed[]> {
 export async function contextOfFeed(databaseUrl: string, token: string, now: Date): Promise<Context | null> {
   const sequelize = connect(databaseUrl);
   const id = await feeds.collectionOf(sequelize, hashOf(token), now);
-  const collection = id && (await collections.find(sequelize, id));
+  const collection = id && (await collections.find({ sequelize, transaction: undefined }, id));
   return collection ? contextOf(databaseUrl, collection, { actor: "calendar", role: "reader", now }) : null;
 }

@@ -69,6 +69,8 @@ export function addPerson(
   return perform(context, "own", id, async (scope) => {
     if (await accounts.find(scope, id)) return { id };
     await run(scope, "select pg_advisory_xact_lock(hashtextextended('account names', 0))");
+    // From the first account on everybody is asked who they are: the first is an owner's, who can answer.
+    if (!(await accounts.someoneThere(scope))) refuse("", "no_owner_yet");
     const there = await accounts.named(scope, name);
     const mine = await accounts.people(scope, context.collection.id);
     if (there && (!known.includes(there.id) || mine.some(({ accountId }) => accountId === there.id)))
@@ -179,13 +181,14 @@ export async function noteDeed(
   about: string,
   from = "",
 ): Promise<void> {
-  const asks: Asks = { sequelize: context.sequelize, transaction: undefined };
   const collectionId = context.collection.id;
+  const asks: Asks = { sequelize: context.sequelize, transaction: undefined, collectionId };
   const mark = await note(asks, context, asker?.accountId ?? null, context.actor, what, about, collectionId);
   await tellChanged(asks, { collectionId, mark, from });
 }
 
 function asksIn(context: Context, right: "own"): Asks {
   if (!may(context.role, right)) throw new NotAllowed(context.role, right);
-  return { sequelize: context.sequelize, transaction: undefined };
+  const { sequelize, collection, accountId = null } = context;
+  return { sequelize, transaction: undefined, collectionId: collection.id, accountId };
 }

@@ -31,7 +31,7 @@ const hostOf = (url: URL) => url.hostname.replace(/^\[|\]$/g, "");
 /** Whether an address may be asked at all: http or https, and no address beyond the house. Names are looked up when they are asked. */
 export function mayAsk(address: string): boolean {
   const url = URL.parse(address);
-  if (!url || !["http:", "https:"].includes(url.protocol) || url.username !== "") return false;
+  if (!url || !["http:", "https:"].includes(url.protocol) || url.username + url.password !== "") return false;
   const host = hostOf(url);
   return isIP(host) === 0 || isNear(host);
 }

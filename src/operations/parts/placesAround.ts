@@ -1,3 +1,4 @@
+import { placeOrder } from "@/core/facts/placeOrder";
 import type { Scope } from "@/db/connection";
 import * as cases from "@/db/stores/cases";
 import * as placements from "@/db/stores/placements";
@@ -5,12 +6,9 @@ import * as places from "@/db/stores/places";
 
 /** The place itself and everything that stands in it. */
 export async function placesWithin(scope: Scope, placeId: string): Promise<string[]> {
-  const all = await places.all(scope);
-  const within = (id: string): string[] => [
-    id,
-    ...all.filter((place) => place.parentId === id).flatMap((place) => within(place.id)),
-  ];
-  return within(placeId);
+  return placeOrder(await places.all(scope))
+    .within(placeId)
+    .map(({ id }) => id);
 }
 
 /** Plants in a case that have stood at a place or within it: what is done or read there bears on them. */

@@ -1,3 +1,4 @@
+import { placeOrder } from "@/core/facts/placeOrder";
 import type { TemperaturesOf } from "@/core/case/warmth";
 import { temperaturesBy, warmthAt } from "@/core/case/warmth";
 import type { Day } from "@/core/climate/days";
@@ -51,10 +52,8 @@ function rankOf(ranked: readonly ApartPlace[], id: string): StandingPlace["apart
 
 /** Rooms in their order, in each its shelves and isolation places. */
 function roomByRoom<P extends Place>(all: readonly P[]): P[] {
-  const children = groupBy(all, (place) => place.parentId);
-  const within = (parentId: string | null): P[] =>
-    (children.get(parentId) ?? []).flatMap((place) => [place, ...within(place.id)]);
-  return within(null);
+  const { within, outermost } = placeOrder(all);
+  return outermost.flatMap(({ id }) => within(id));
 }
 
 /** Rooms in their order, in each its shelves and isolation places, with the plants that stand there. */

@@ -1,3 +1,4 @@
+import { placeOrder } from "@/core/facts/placeOrder";
 import { placesInRecord, recordOf, type PlantRecord } from "@/core/case/record";
 import type { ShownReach } from "@/core/case/hand";
 import { temperaturesBy, warmthAlong, type TemperaturesOf, type WarmthBetween } from "@/core/case/warmth";
@@ -102,9 +103,6 @@ export async function recordsOf(scope: Scope, plantIds: readonly string[]): Prom
 
 /** The places where plants have stood, and those around them: what is done there is done to what stands in them. */
 function placesAround(placements: readonly { readonly placeId: string }[], all: readonly Place[]): string[] {
-  const parents = new Map(all.map((place) => [place.id, place.parentId]));
-  const around = new Set<string>();
-  for (const { placeId } of placements)
-    for (let at: string | null = placeId; at !== null; at = parents.get(at) ?? null) around.add(at);
-  return [...around];
+  const { outwards } = placeOrder(all);
+  return [...new Set(placements.flatMap(({ placeId }) => outwards(placeId).map(({ id }) => id)))];
 }

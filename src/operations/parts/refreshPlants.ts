@@ -11,6 +11,7 @@ import type { Scope } from "@/db/connection";
 import * as assessments from "@/db/stores/assessments";
 import * as carriage from "@/db/stores/carriage";
 import * as cases from "@/db/stores/cases";
+import * as collections from "@/db/stores/collections";
 import * as exposures from "@/db/stores/exposures";
 import * as facts from "@/db/stores/facts";
 import * as looks from "@/db/stores/looks";
@@ -46,6 +47,7 @@ export async function refreshPlants(
 ): Promise<void> {
   const touched = [...new Set([...alone, ...beside])];
   if (touched.length === 0) return everything ? carriage.wantAll(scope) : undefined;
+  await collections.hold(scope);
   const inCase = await refreshCases(scope, touched);
   const companions = beside.size > 0 ? await besideCasesOf(scope, [...beside]) : [];
   const all = [...new Set([...touched, ...companions])];
@@ -91,7 +93,9 @@ export function restate(context: Context, scope: Scope, plantIds: readonly strin
 
 type Keep = typeof plantStates.put;
 
-async function deriveInBatches(context: Context, scope: Scope, plantIds: readonly string[], keep: Keep): Promise<void> {
+async function deriveInBatches(asked: Context, scope: Scope, plantIds: readonly string[], keep: Keep): Promise<void> {
+  // By the settings that hold when it is kept: whoever asked may have read older ones.
+  const context = { ...asked, collection: await collections.hold(scope) };
   await facts.takeTurn(scope, `${scope.collectionId} states`);
   const around = placesInRecord(await places.all(scope));
   for (let i = 0; i < plantIds.length; i += BATCH)

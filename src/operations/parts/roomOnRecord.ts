@@ -1,3 +1,4 @@
+import { placeOrder } from "@/core/facts/placeOrder";
 import { temperaturesBy, warmthAt } from "@/core/case/warmth";
 import { dailyMeans } from "@/core/climate/dailyMeans";
 import type { Day } from "@/core/climate/days";
@@ -27,22 +28,9 @@ export function around(
   all: readonly Place[],
   placeId: string,
 ): { readonly within: Set<string>; readonly outside: string[] } {
-  const within = new Set([placeId]);
-  for (let grew = true; grew;) {
-    grew = false;
-    for (const place of all)
-      if (place.parentId !== null && within.has(place.parentId) && !within.has(place.id)) {
-        within.add(place.id);
-        grew = true;
-      }
-  }
-  const outside: string[] = [];
-  for (let at = all.find(({ id }) => id === placeId)?.parentId ?? null; at !== null;) {
-    outside.push(at);
-    const next: string | null = all.find(({ id }) => id === at)?.parentId ?? null;
-    at = next;
-  }
-  return { within, outside };
+  const { within, outwards } = placeOrder(all);
+  const ids = (some: readonly Place[]) => some.map(({ id }) => id);
+  return { within: new Set([placeId, ...ids(within(placeId))]), outside: ids(outwards(placeId).slice(1)) };
 }
 
 /** A room with its pots and what is on record of its gnats. */

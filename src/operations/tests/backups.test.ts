@@ -3,9 +3,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import { v7 as uuidv7 } from "uuid";
-import { prepareAppRole } from "@/db/appRole";
-import { connect, disconnect } from "@/db/connection";
-import { migrate } from "@/db/migrate";
+import { ownDatabase, type OwnDatabase } from "@/db/testing/ownDatabase";
 import * as collections from "@/db/stores/collections";
 import type { Context } from "../context";
 import { deriveStale } from "../deriveStale";
@@ -20,25 +18,18 @@ const settings = { folder, keep: 3 };
 const hours = (n: number) => new Date(NOW.getTime() + 3_600_000 * n);
 
 describe("backups", () => {
-  const name = `wary_backups_${uuidv7().replaceAll("-", "")}`;
-  const ownerUrl = Object.assign(new URL(inject("databaseUrl")), { pathname: `/${name}` }).href;
+  let own: OwnDatabase;
   let url: string;
   let context: Context;
   beforeAll(async () => {
     // Every collection of a database is backed up: this one holds no others.
-    await connect(inject("databaseUrl")).query(`create database ${name}`);
-    await migrate(connect(ownerUrl));
-    url = await prepareAppRole(connect(ownerUrl), ownerUrl);
+    own = await ownDatabase(inject("templateUrl"));
+    url = own.appUrl;
     const fresh = await freshCollection({ name: "Kept" }, NOW, url);
     context = fresh.context;
     await plantOn(context, fresh.shelf, { code: "B01" });
   });
-  afterAll(async () => {
-    await disconnect(url);
-    await disconnect(ownerUrl);
-    await connect(inject("databaseUrl")).query(`drop database ${name} with (force)`);
-    await disconnect(inject("databaseUrl"));
-  });
+  afterAll(() => own.drop());
   const mine = async () => (await backupsOf(context.collection.id, folder)).map(({ at }) => at);
 
   it("are made when a night has passed since the last good one, and so many are kept", async () => {
@@ -56,7 +47,7 @@ describe("backups", () => {
   it("the file brings back what was lost, and leaves no scratch behind", async () => {
     const file = path.join(folder, (await backupsOf(context.collection.id, folder))[0]!.file);
     const { sequelize } = context;
-    await sequelize.transaction((transaction) => collections.remove(sequelize, context.collection.id, transaction));
+    await sequelize.transaction((transaction) => collections.remove({ sequelize, transaction }, context.collection.id));
     const back = await restore(url, file, NOW);
     await deriveStale(back);
     const plants = (await readBenches(back)).flatMap((room) => room.benches.flatMap((bench) => bench.plants));

@@ -48,10 +48,11 @@ export async function freshCollection(over: Partial<collections.Collection> = {}
     alcoholPercent: 96,
     isDemo: false,
     bottles: [],
+    settingsVersion: 1,
     ...over,
   };
   const context: Context = { sequelize, collection, actor: "Tester", role: "owner", now };
-  await collections.add(sequelize, collection, daysAgo(context, 100).now);
+  await collections.add({ sequelize, transaction: undefined }, collection, daysAgo(context, 100).now);
   const place = async (name: string, kind: "room" | "shelf" | "isolation", celsius: number) => {
     const id = uuidv7();
     const deed = { id, name, kind, parentId: null, celsius, readingId: uuidv7() };

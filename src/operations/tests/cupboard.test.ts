@@ -19,7 +19,10 @@ beforeEach(async () => ({ context, shelf } = await freshCollection()));
 
 /** The context as the next request has it. */
 async function anew(): Promise<Context> {
-  return { ...context, collection: (await collections.find(context.sequelize, context.collection.id))! };
+  return {
+    ...context,
+    collection: (await collections.find({ ...context, transaction: undefined }, context.collection.id))!,
+  };
 }
 const day = (n: number) => dayOf(context, wall(-n));
 

@@ -87,8 +87,8 @@ describe("looks, finds and acts from tables", () => {
     expect(came).toMatchObject({
       ok: false,
       refused: [
-        { table: "looks", row: 3, problem: { code: "spot_not_there" } },
         { table: "looks", row: 2, problem: { code: "in_future" } },
+        { table: "looks", row: 3, problem: { code: "spot_not_there" } },
       ],
     });
     expect((await readPlant(context, plant))!.record.looks).toEqual([]);

@@ -1,5 +1,6 @@
 import pg from "pg";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
+import { ownDatabase, type OwnDatabase } from "@/db/testing/ownDatabase";
 import type { Context } from "../context";
 import { readBenches } from "../readBenches";
 import { readCase } from "../readCase";
@@ -36,12 +37,16 @@ const views = [
 ] as const;
 
 describe("reading a page", () => {
-  const watcher = new pg.Client(inject("databaseUrl"));
+  let own: OwnDatabase;
+  let watcher: pg.Client;
   let read: Record<(typeof views)[number], () => Promise<unknown>>;
   let context: Context;
   beforeAll(async () => {
+    // What others hold in a database they share would be taken for the page's.
+    own = await ownDatabase(inject("templateUrl"));
+    watcher = new pg.Client(own.ownerUrl);
     await watcher.connect();
-    const fresh = await freshCollection();
+    const fresh = await freshCollection({}, undefined, own.appUrl);
     ({ context } = fresh);
     const plantId = await plantOn(context, fresh.shelf);
     await plantOn(context, fresh.shelf);
@@ -65,7 +70,10 @@ describe("reading a page", () => {
       signs: () => readSigns(context),
     };
   });
-  afterAll(() => watcher.end());
+  afterAll(async () => {
+    await watcher.end();
+    await own.drop();
+  });
 
   /** What this database's sessions hold at a moment: advisory locks, rows, and tables locked against writing. Its own upkeep apart. */
   const held = async () => {
@@ -80,7 +88,7 @@ describe("reading a page", () => {
 
   it.each(views)("%s takes no lock and writes nothing, while everything it reads is being written", async (name) => {
     // Another session holds what deeds hold: a page that waited for any of it would never come.
-    const other = new pg.Client(inject("databaseUrl"));
+    const other = new pg.Client(own.ownerUrl);
     await other.connect();
     try {
       await other.query("begin");

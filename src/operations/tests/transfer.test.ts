@@ -120,7 +120,7 @@ describe("a collection as a file", () => {
 
   it("brought into an empty one it gives the same pages, judgements and digests; again it changes nothing", async () => {
     const other: Context = { ...demo, collection: { ...demo.collection, id: uuidv7(), isDemo: false } };
-    await collections.add(other.sequelize, other.collection, NOW);
+    await collections.add({ sequelize: other.sequelize, transaction: undefined }, other.collection, NOW);
     const steps: number[] = [];
     const came = await importCollection(other, file, (done, of) => steps.push(done / of));
     expect(came).toMatchObject({ struckOut: 0, known: 0, renamed: [] });

@@ -88,6 +88,7 @@ import { aBottle, aFind, aLook, aPlan, aPlant, aSpray, daysAgo, freshCollection,
 const NOT_ASKED = [
   "beginCollection",
   "context",
+  "fence",
   "deriveStale",
   "hearChanges",
   "judgeStale",

@@ -5,8 +5,10 @@ import path from "node:path";
 import { pipeline } from "node:stream/promises";
 import { connect, disconnect } from "@/db/connection";
 import { migrate } from "@/db/migrate";
+import * as accounts from "@/db/stores/accounts";
 import * as collections from "@/db/stores/collections";
-import { contextOf, openCollections, type Collection, type Context } from "../context";
+import { contextOf, openCollections, type Context } from "../context";
+import { fenced } from "../fence";
 import { backupsOf, isDue, nameOf, type Backup, type BackupSettings } from "./backups";
 import { exportCollection } from "./exportCollection";
 import { importCollection, readHead } from "./importCollection";
@@ -14,8 +16,8 @@ import { importCollection, readHead } from "./importCollection";
 const FOR_NOBODY = { actor: "backup", role: "owner" } as const;
 
 /**
- * Backs up what is due, or everything; the demo is made up and is left out. Gives the files that were made. One that cannot be made
- * keeps no other from being made: it is told at the end.
+ * Backs up what is due, or everything; the demo is made up and is left out. Gives the files that were made. Of what is due by itself,
+ * one that cannot be made keeps no other from being made.
  */
 export async function backUp(
   databaseUrl: string,
@@ -24,23 +26,17 @@ export async function backUp(
   all = false,
 ): Promise<readonly Backup[]> {
   const own = (await openCollections(databaseUrl)).filter(({ isDemo }) => !isDemo);
-  const due: Collection[] = [];
-  for (const collection of own) if (all || (await isDue(collection, settings.folder, now))) due.push(collection);
-  if (due.length === 0) return [];
-  await mkdir(settings.folder, { recursive: true, mode: 0o700 });
-  return withScratch(databaseUrl, async (scratchUrl) => {
-    const made: Backup[] = [];
-    const failed: unknown[] = [];
-    for (const collection of due) {
-      const context = contextOf(databaseUrl, collection, { ...FOR_NOBODY, now });
-      await backUpOne(context, scratchUrl, settings).then(
-        (backup) => made.push(backup),
-        (error: unknown) => failed.push(error),
-      );
-    }
-    if (failed.length > 0) throw new AggregateError(failed, "Not every collection could be backed up.");
-    return made;
-  });
+  const made: Backup[] = [];
+  for (const collection of own) {
+    if (!all && !(await isDue(collection, settings.folder, now))) continue;
+    await mkdir(settings.folder, { recursive: true, mode: 0o700 });
+    const context = contextOf(databaseUrl, collection, { ...FOR_NOBODY, now });
+    const one = () => withScratch(databaseUrl, (scratchUrl) => backUpOne(context, scratchUrl, settings));
+    // What fails by itself is tried again later and later; whoever asks for it by hand is told at once.
+    const backup = all ? await one() : await fenced(context, "backup", one);
+    if (backup) made.push(backup);
+  }
+  return made;
 }
 
 async function backUpOne(context: Context, scratchUrl: string, { folder, keep }: BackupSettings): Promise<Backup> {
@@ -75,14 +71,24 @@ async function withScratch<T>(databaseUrl: string, work: (scratchUrl: string) =>
   }
 }
 
-/** Brings a file into the collection that it is of, which is made where it is not there. */
+/**
+ * Brings a file into the collection that it is of. Where that is not there it is made, and belongs to whoever owns the installation;
+ * a file that is not whole makes nothing.
+ */
 export async function restore(databaseUrl: string, file: string, now: Date): Promise<Context> {
   const { head } = await readHead(file);
   const sequelize = connect(databaseUrl);
   const collection = { ...head.collection, isDemo: false };
-  if (!(await collections.find(sequelize, collection.id))) await collections.add(sequelize, collection, now);
-  const there = (await collections.find(sequelize, collection.id))!;
-  const context = contextOf(databaseUrl, there, { ...FOR_NOBODY, now });
-  await importCollection(context, file);
-  return context;
+  return sequelize.transaction(async (transaction) => {
+    const asks = { sequelize, transaction, collectionId: collection.id };
+    if (!(await collections.find(asks, collection.id))) {
+      await collections.add(asks, collection, now);
+      for (const accountId of await accounts.ownersOfAll(asks))
+        await accounts.setMembership(asks, collection.id, accountId, { role: "owner", from: null, until: null });
+    }
+    const there = (await collections.find(asks, collection.id))!;
+    const context = contextOf(databaseUrl, there, { ...FOR_NOBODY, now });
+    await importCollection({ ...context, batch: { transaction, touched: new Set() } }, file);
+    return context;
+  });
 }

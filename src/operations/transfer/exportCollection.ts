@@ -108,6 +108,6 @@ function written(
 }
 
 function settingsOf({ collection }: Context): CollectionHead["collection"] {
-  const { isDemo: _demo, ...settings } = collection;
+  const { isDemo: _demo, settingsVersion: _version, ...settings } = collection;
   return settings;
 }

@@ -12,9 +12,13 @@ import {
   type Section,
 } from "@/core/format/collectionFile";
 import { MOST_BOTTLES, type Bottle } from "@/core/household/bottles";
+import { standsAlone, standsIn } from "@/core/facts/deeds";
+import type { Place } from "@/core/facts/descriptions";
+import { ringsIn } from "@/core/facts/placeOrder";
 import * as carriage from "@/db/stores/carriage";
 import * as collections from "@/db/stores/collections";
 import * as facts from "@/db/stores/facts";
+import * as places from "@/db/stores/places";
 import * as transfer from "@/db/stores/transfer";
 import { scopeOf, type Context } from "../context";
 import type { Scope } from "@/db/connection";
@@ -45,6 +49,7 @@ export class FileProblem extends Error {
 export class Stopped extends Error {}
 
 const LINES_AT_ONCE = 500;
+const BYTES_AT_ONCE = 8_000_000;
 const MOST_LINE_BYTES = 2_000_000;
 const MOST_ENTRY_BYTES = 4_000_000_000;
 const MOST_PICTURE_BYTES = 12_000_000;
@@ -75,44 +80,48 @@ export async function importCollection(
   const zip = await open(file);
   try {
     const { head, digests, lines } = await headOf(zip);
-    return await context.sequelize.transaction(async (transaction) => {
-      const scope = scopeOf(context, "own", transaction);
-      // One file after the other, and after whatever is being derived.
-      await facts.takeTurn(scope, `${scope.collectionId} import`);
-      const came = { added: 0, struckOut: 0, known: 0, renamed: [] as { from: string; to: string }[] };
-      let done = 0;
-      for (const section of sections) {
-        const entry = zip.entries.get(section.entry);
-        // A file of an earlier version may lack what there was not yet.
-        if (!entry) continue;
-        const codes = section.table === "plants" ? await transfer.codesInUse(scope) : null;
-        let batch: Record<string, unknown>[] = [];
-        const put = async (last: number) => {
-          if (!more()) throw new Stopped();
-          await putLines(scope, section, batch, zip, digests, codes, came, last);
-          batch = [];
-          progress(done, lines);
-        };
-        const sha256 = createHash("sha256");
-        let n = 0;
-        for await (const text of linesIn(await zip.read(entry), section.entry)) {
-          sha256.update(text).update("\n");
-          n++;
-          done++;
-          batch.push(parsed(section, text, n));
-          // Places stand in each other: they come in together.
-          if (batch.length >= LINES_AT_ONCE && section.table !== "places") await put(n);
+    return await context.sequelize.transaction(
+      { transaction: context.batch?.transaction ?? null },
+      async (transaction) => {
+        const scope = scopeOf(context, "own", transaction);
+        // One file after the other, and after whatever is being derived.
+        await facts.takeTurn(scope, `${scope.collectionId} import`);
+        const came = { added: 0, struckOut: 0, known: 0, renamed: [] as { from: string; to: string }[] };
+        let done = 0;
+        for (const section of sections) {
+          const entry = zip.entries.get(section.entry);
+          // A file of an earlier version may lack what there was not yet.
+          if (!entry) continue;
+          const codes = section.table === "plants" ? await transfer.codesInUse(scope) : null;
+          let batch: Record<string, unknown>[] = [];
+          const put = async (last: number) => {
+            if (!more()) throw new Stopped();
+            await putLines(scope, section, batch, zip, digests, codes, came, last);
+            batch = [];
+            progress(done, lines);
+          };
+          const sha256 = createHash("sha256");
+          let n = 0;
+          for await (const text of linesIn(await zip.read(entry), section.entry)) {
+            sha256.update(text).update("\n");
+            n++;
+            done++;
+            batch.push(parsed(section, text, n));
+            // Places stand in each other: they come in together.
+            if (batch.length >= LINES_AT_ONCE && section.table !== "places") await put(n);
+          }
+          if (section.table === "places") checkPlaces(batch, await places.all(scope));
+          if (batch.length > 0) await put(n);
+          checkDigest(digests, section.entry, n, sha256.digest("hex"));
         }
-        if (batch.length > 0) await put(n);
-        checkDigest(digests, section.entry, n, sha256.digest("hex"));
-      }
-      await checkMothers(scope);
-      came.added += await putBottles(scope, head.collection.bottles);
-      await transfer.deriveAll(scope);
-      await carriage.wantAll(scope);
-      progress(lines, lines);
-      return came;
-    });
+        await checkMothers(scope);
+        came.added += await putBottles(scope, head.collection.bottles);
+        await transfer.deriveAll(scope);
+        await carriage.wantAll(scope);
+        progress(lines, lines);
+        return came;
+      },
+    );
   } finally {
     zip.close();
   }
@@ -133,23 +142,48 @@ async function putLines(
   const seen = new Set<string>();
   const fresh = batch.filter((line) => !known.has(keyOf(line)) && !seen.has(keyOf(line)) && seen.add(keyOf(line)));
   came.known += batch.length - fresh.length;
-  const lines: (Record<string, unknown> & { bytes?: Buffer })[] = [];
+  const add = async (lines: readonly (Record<string, unknown> & { bytes?: Buffer })[]) => {
+    try {
+      await transfer.addLines(scope, section, lines);
+    } catch (error) {
+      // A rule of the database is the file's to keep; anything else is ours.
+      if (!(error instanceof DatabaseError)) throw error;
+      const why = error.parent instanceof Error ? error.parent.message : error.message;
+      throw new FileProblem(section.entry, null, `something up to line ${last} cannot be kept: ${why}`);
+    }
+  };
+  let lines: (Record<string, unknown> & { bytes?: Buffer })[] = [];
+  let bytes = 0;
   for (const line of fresh) {
     const told = codes ? withFreeCode(line, codes, came.renamed) : line;
-    lines.push(section.pictures ? { ...told, bytes: await pictureIn(zip, digests, String(line["id"])) } : told);
+    const picture = section.pictures ? await pictureIn(zip, digests, String(line["id"])) : null;
+    lines.push(picture ? { ...told, bytes: picture } : told);
+    bytes += picture?.length ?? 0;
+    // Pictures go in by their weight: hundreds in one statement are more than it can be long.
+    if (bytes < BYTES_AT_ONCE) continue;
+    await add(lines);
+    [lines, bytes] = [[], 0];
   }
-  try {
-    await transfer.addLines(scope, section, lines);
-  } catch (error) {
-    // A rule of the database is the file's to keep; anything else is ours.
-    if (!(error instanceof DatabaseError)) throw error;
-    const why = error.parent instanceof Error ? error.parent.message : error.message;
-    throw new FileProblem(section.entry, null, `something up to line ${last} cannot be kept: ${why}`);
-  }
+  await add(lines);
   came.added += fresh.length;
   if (!section.kind) return;
   const struck = batch.filter((line) => line["voidedAt"] !== null && known.has(keyOf(line)));
   came.struckOut += await transfer.strikeOut(scope, section, struck as never);
+}
+
+/** Each place stands where one of its kind may, in the file or here; so none stands in itself, by way of whatever others. */
+function checkPlaces(lines: readonly Record<string, unknown>[], here: readonly Place[]): void {
+  const told = lines as unknown as readonly Place[];
+  const byId = new Map([...told, ...here].map((place) => [place.id, place]));
+  const rings = new Set(ringsIn([...byId.values()]));
+  for (const [i, { id, kind, parentId }] of told.entries()) {
+    const parent = parentId === null ? null : byId.get(parentId);
+    const why = (words: string) => new FileProblem("places.jsonl", i + 1, words);
+    if (parent === undefined) throw why("it stands in a place that is neither in the file nor here");
+    if (parent ? !standsIn[kind].includes(parent.kind) : !standsAlone.includes(kind))
+      throw why(parent ? `a ${kind} does not stand in a ${parent.kind}` : `a ${kind} stands in another place`);
+    if (rings.has(id)) throw why("it stands within itself");
+  }
 }
 
 /** Bottles that are not in the cupboard yet; how many. What there is no room for stays out. */

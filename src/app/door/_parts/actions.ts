@@ -19,7 +19,7 @@ export const logInAction = async (_none: string, input: unknown) =>
 export const recoverAction = async (_none: string, input: unknown) =>
   enter(shapes.recover, input, async (caller, data) => at.recover(caller, data, await held()));
 export const takePairingAction = async (_none: string, input: unknown) =>
-  enter(shapes.takePairing, input, at.takePairing);
+  enter(shapes.takePairing, input, async (caller, data) => at.takePairing(caller, data, await held()));
 
 async function enter<S extends z.ZodType>(
   schema: S,

@@ -23,5 +23,5 @@ export async function forget(): Promise<void> {
 
 /** The secret that this browser has now. */
 export async function held(): Promise<string | null> {
-  return sessionIn(await cookies());
+  return sessionIn(await cookies(), isSecure(await headers()));
 }

@@ -46,7 +46,7 @@ export async function POST(request: Request): Promise<Response> {
   const carried = carriedOver(input, shape, zone);
   const clock = request.headers.get("x-clock");
   const result = await deed(collectionId, ({ kind }) => names[kind], sentLater, carryOut(clock), carried);
-  if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry");
+  if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry", "carryRest");
   return answered(result);
 }
 

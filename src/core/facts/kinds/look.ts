@@ -4,22 +4,27 @@ import { suspectIds } from "../../diagnosis/suspects";
 import { id, moment, orNothing, text, whole } from "../../fields";
 import { severityIds } from "../../inspection/severity";
 import { toolIds } from "../../inspection/tools";
-import { pestIds } from "../../pests/pests";
+import { pestIds, pestOf } from "../../pests/pests";
 import { spotIds } from "../../plants/spots";
 import { factKind } from "../kind";
 
-const findSeen = z.object({
-  id,
-  /** The id of the case, should this find open one. */
-  caseId: id,
-  pest: z.enum(pestIds),
-  severity: z.enum(severityIds),
-  count: orNothing(whole(1, 100_000)),
-  removed: z.boolean(),
-  /** Where they sat, and the life stages that were seen. */
-  spots: z.array(z.enum(spotIds)).max(spotIds.length).optional(),
-  stages: z.array(text(20)).max(12).optional(),
-});
+const findSeen = z
+  .object({
+    id,
+    /** The id of the case, should this find open one. */
+    caseId: id,
+    pest: z.enum(pestIds),
+    severity: z.enum(severityIds),
+    count: orNothing(whole(1, 100_000)),
+    removed: z.boolean(),
+    /** Where they sat, and the life stages that were seen. */
+    spots: z.array(z.enum(spotIds)).max(spotIds.length).optional(),
+    stages: z.array(text(20)).max(12).optional(),
+  })
+  .refine(({ pest, stages = [] }) => stages.every((stage) => pestOf(pest).stages.some((one) => one.id === stage)), {
+    path: ["stages"],
+    params: { code: "unknown" },
+  });
 
 const someSigns = z.array(z.enum(signIds)).max(signIds.length);
 

@@ -4,10 +4,10 @@ import type { Metadata } from "next";
 import { springAfter } from "@/core/diagnosis/priors";
 import { treatmentsToCome } from "@/core/case/plans";
 import { readUnpotting } from "@/operations/readUnpotting";
-import { notFound } from "next/navigation";
+import { notFound, redirect } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
 import { momentNow } from "@/app/_parts/moments";
-import { today } from "@/operations/context";
+import { NotAllowed, today } from "@/operations/context";
 import { pestNames } from "@/wording/names";
 import { Season } from "./_parts/Season";
 import { Unpotting } from "./_parts/Unpotting";
@@ -16,7 +16,11 @@ export const metadata: Metadata = { title: "Unpot" };
 
 export default async function UnpotPage({ params }: { params: Promise<{ id: string }> }) {
   const context = await currentContext("see");
-  const read = await readUnpotting(context, (await params).id);
+  const read = await readUnpotting(context, (await params).id).catch((error: unknown) => {
+    // Whoever only tends sees it while it is due.
+    if (error instanceof NotAllowed) return redirect("/closed");
+    throw error;
+  });
   if (!read) notFound();
   const { plant, on, cases } = read;
   const { bearer } = on;

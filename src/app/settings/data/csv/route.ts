@@ -38,14 +38,14 @@ export async function POST(request: Request): Promise<Response> {
     if (Object.values(rows).flat().length > MOST_ROWS)
       return { ok: false, problems: [{ path: "", code: "too_many_rows" }] };
     if (Object.values(rows).flat().length === 0) return { ok: false, problems: [{ path: "", code: "no_rows" }] };
-    const came = await importFacts(context, rows);
+    const came = await importFacts(context, rows, () => !request.signal.aborted);
     if (came.ok) return { ok: true, value: came };
     refused = came.refused;
     return { ok: false, problems: [] };
   };
   const collectionId = request.headers.get("x-collection");
   const result = await deed(collectionId, "importFacts", tables, bring, input, PATIENCE_MS);
-  if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry");
+  if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry", "carryRest");
   return answered(refused.length > 0 ? { ok: false, problems: inWords(refused) } : result);
 }
 

@@ -61,7 +61,7 @@ export async function POST(request: Request): Promise<Response> {
         };
         const came = await importCollection(context, file, tell, () => !gone);
         await noteDeed(context, asker, "importCollection", "");
-        await askFor(databaseUrl(), context.collection.id, "derive", "judge", "carry");
+        await askFor(databaseUrl(), context.collection.id, "derive", "judge", "carry", "carryRest");
         say({ came });
       } catch (error) {
         if (!(error instanceof FileProblem || error instanceof Stopped)) console.error(error);

@@ -33,7 +33,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   };
   const collectionId = request.headers.get("x-collection");
   const result = await deed(collectionId, "importReadings", asked, bring, input, PATIENCE_MS);
-  if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry");
+  if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry", "carryRest");
   return answered(refused.length > 0 ? { ok: false, problems: inWords(refused) } : result);
 }
 

@@ -1,11 +1,12 @@
 import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
+import { afterAll, beforeAll, describe, expect, inject, it, vi } from "vitest";
 import { v7 as uuidv7 } from "uuid";
 import { ownDatabase, type OwnDatabase } from "@/db/testing/ownDatabase";
 import * as collections from "@/db/stores/collections";
 import type { Context } from "../context";
+import { readTroubles } from "../fence";
 import { deriveStale } from "../deriveStale";
 import { readBenches } from "../readBenches";
 import { backUp, restore } from "../transfer/backUp";
@@ -60,7 +61,14 @@ describe("backups", () => {
     writeFileSync(path.join(folder, `${context.collection.id}-20990101T0000.zip.unchecked`), "half a file");
     expect((await mine())[0]).toEqual(hours(96));
     const noFolder = path.join(folder, `${context.collection.id}-20990101T0000.zip.unchecked`, "in a file");
-    await expect(backUp(url, { folder: noFolder, keep: 3 }, NOW)).rejects.toThrow();
+    await expect(backUp(url, { folder: noFolder, keep: 3 }, NOW, true)).rejects.toThrow();
+    // By itself it is noted with the collection, and tried again later and later, not each minute.
+    const told = vi.spyOn(console, "error").mockImplementation(() => {});
+    expect(await backUp(url, { folder: noFolder, keep: 3 }, NOW)).toEqual([]);
+    expect(await readTroubles(context)).toMatchObject([{ work: "backup", times: 1 }]);
+    expect(await backUp(url, { folder: noFolder, keep: 3 }, NOW)).toEqual([]);
+    expect(await readTroubles(context)).toMatchObject([{ work: "backup", times: 1 }]);
+    told.mockRestore();
     expect(readdirSync(folder).filter((name) => name.endsWith(".unchecked"))).toHaveLength(1);
   });
 });

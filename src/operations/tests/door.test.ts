@@ -1,9 +1,10 @@
 import { inject } from "vitest";
 import { beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuidv7 } from "uuid";
+import { z } from "zod";
 import type { Day } from "@/core/climate/days";
 import { connect } from "@/db/connection";
-import { run } from "@/db/query";
+import { rows, run } from "@/db/query";
 import { roleIds, type RoleId } from "@/core/access/roles";
 import type { Context } from "../context";
 import { atTheDoor, collectionsOpenTo, mayBegin, type Asker } from "../door/asker";
@@ -154,6 +155,38 @@ describe("the door", () => {
     expect(codes(await addPerson(mine, { id: uuidv7(), name: "Ada", role: "reader", ...forGood }, []))).toEqual([
       "name name_in_use",
     ]);
+  });
+
+  it("a link taken in a browser that is in ends what was in there before", async () => {
+    const { id } = expectOk(await addPerson(mine, { id: uuidv7(), name: "Fay", role: "sitter", ...forGood }, []));
+    const before = expectOk(await enter("Ada", PASSPHRASE, { now: later(3600 * 200) }));
+    const { token } = expectOk(await pair(call(), ada, id, [mine]));
+    expectOk(await takePairing(call(), { token, device: "Phone" }, before.token));
+    expect(await who(before.token)).toBeNull();
+  });
+
+  it("wrong guesses are shown to whoever owns the installation, and to no other owner", async () => {
+    await enter("Ida", "a wrong guess it is", { address: "10.9.0.1", now: later(3600 * 300) });
+    const { id } = expectOk(await addPerson(another, { id: uuidv7(), name: "Ed", role: "owner", ...forGood }, []));
+    const guessed = async (accountId: string) =>
+      (await readDoings({ ...another, accountId })).some(({ what }) => what === "not let in");
+    expect(await guessed(ada.accountId)).toBe(true);
+    expect(await guessed(id)).toBe(false);
+  });
+
+  it("nothing of the list of who did what can be changed or taken out, and other collections are not seen", async () => {
+    const asks = { sequelize: connect(databaseUrl), transaction: undefined };
+    await expect(run(asks, "delete from doings")).rejects.toThrow(/permission denied/);
+    await expect(run(asks, "update doings set who = 'nobody'")).rejects.toThrow(/permission denied/);
+    const count = async (table: string, about: object) => {
+      const shape = z.object({ n: z.number() });
+      return (await rows({ ...asks, ...about }, shape, `select count(*)::int as n from ${table}`))[0]!.n;
+    };
+    for (const table of ["collections", "memberships", "doings", "feeds"])
+      expect(await count(table, {}), table).toBe(0);
+    expect(await count("collections", { collectionId: mine.collection.id })).toBe(1);
+    expect(await count("collections", { accountId: ada.accountId })).toBeGreaterThanOrEqual(2);
+    expect(await count("memberships", { accountId: uuidv7() })).toBe(0);
   });
 
   it("a sitter for the holidays has no collection before and after", async () => {

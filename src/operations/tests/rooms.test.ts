@@ -186,6 +186,14 @@ describe("the way in for winter", () => {
     const [programme] = (await readWintering(context)).programmes;
     expect(programme).toMatchObject({ plants: 0, inside: [{ on: addDays(today(context), -1) }] });
     expect((await readRooms(context)).map(({ what }) => what.what)).toEqual(["winterSpray"]);
+    // Wherever it stands inside, it is asked for.
+    const room = uuidv7();
+    const described = { name: "Study", kind: "room" as const, parentId: null, celsius: 20, readingId: uuidv7() };
+    expectOk(await addPlace(daysAgo(context, 9), { id: room, ...described }));
+    expectOk(await movePlant(context, { id: uuidv7(), plantId, placeId: room, at: daysAgo(context, 2).now }));
+    expect((await readWintering(context)).programmes[0]).toMatchObject({
+      inside: [{ on: addDays(today(context), -1) }],
+    });
   });
 
   it("runs for each place out of doors by itself", async () => {

@@ -29,9 +29,11 @@ export async function backUp(
   const made: Backup[] = [];
   for (const collection of own) {
     if (!all && !(await isDue(collection, settings.folder, now))) continue;
-    await mkdir(settings.folder, { recursive: true, mode: 0o700 });
     const context = contextOf(databaseUrl, collection, { ...FOR_NOBODY, now });
-    const one = () => withScratch(databaseUrl, (scratchUrl) => backUpOne(context, scratchUrl, settings));
+    const one = async () => {
+      await mkdir(settings.folder, { recursive: true, mode: 0o700 });
+      return withScratch(databaseUrl, (scratchUrl) => backUpOne(context, scratchUrl, settings));
+    };
     // What fails by itself is tried again later and later; whoever asks for it by hand is told at once.
     const backup = all ? await one() : await fenced(context, "backup", one);
     if (backup) made.push(backup);

@@ -35,7 +35,7 @@ export async function serve(port, databaseUrl, listening) {
   const app = next({ dev: false, dir: root, hostname: "127.0.0.1", port, httpServer });
   await app.prepare();
   const handle = app.getRequestHandler();
-  const server = serverFor(listening, (request, response) => void handle(request, response));
+  const server = serverFor(listening, (request, response) => void handle(request, unavailableInstead(response)));
   // Also those that never say anything: a server by TLS knows nothing of whoever has not shaken hands yet.
   /** @type {Set<import("node:net").Socket>} */
   const sockets = new Set();
@@ -55,6 +55,23 @@ export async function serve(port, databaseUrl, listening) {
     await Promise.all([closed, endJobs()]);
     await app.close();
   };
+}
+
+/** A page fails for as long as it waits for the database; after that its silence is no reason any more, ms. */
+const SILENCE_COUNTS_MS = 25_000;
+
+/** A page that failed while the database did not answer is not there just now, and not broken. What tells so: app/_parts/kept.
+ * @param {import("node:http").ServerResponse} response */
+function unavailableInstead(response) {
+  const writeHead = response.writeHead;
+  response.writeHead = /** @type {typeof writeHead} */ (
+    function (/** @type {number} */ status, /** @type {any[]} */ ...rest) {
+      const { silentSince = 0 } = /** @type {{ waryKept?: { silentSince: number } }} */ (globalThis).waryKept ?? {};
+      const silent = silentSince > 0 && performance.now() - silentSince < SILENCE_COUNTS_MS;
+      return writeHead.call(response, status === 500 && silent ? 503 : status, ...rest);
+    }
+  );
+  return response;
 }
 
 const JOBS_AGAIN_MS = 2000;

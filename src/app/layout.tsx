@@ -9,10 +9,14 @@ import { DemoBanner } from "@/ui/shell/DemoBanner";
 import { Keys } from "@/ui/shell/Keys";
 import { Corner, Rail } from "@/ui/shell/Rail";
 import { Theme } from "@/ui/shell/Theme";
+import { NotRead } from "@/ui/NotRead";
+import { Troubles } from "./_parts/Troubles";
 import { may } from "@/core/access/roles";
+import { readTroubles } from "@/operations/fence";
 import { readTimers } from "@/operations/readTimers";
 import { TimersHere } from "./_parts/timers/Timers";
 import { askerNow, contextIfAny } from "./_parts/context";
+import { keptBeside } from "./_parts/kept";
 import { KeptFrom } from "./_parts/KeptFrom";
 import { KeepPages } from "./_parts/KeepPages";
 import { SendLater } from "./_parts/SendLater";
@@ -23,12 +27,20 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1 };
 
 /** The collection that is shown, for the shell; a page whose collection cannot be read says so itself. */
 async function shown() {
-  const context = await contextIfAny().catch(() => null);
+  const context = await contextIfAny().catch((error: unknown) => {
+    // The page itself says that it could not be read; nothing of its collection is shown around it.
+    console.error(error);
+    return null;
+  });
   if (!context) return null;
   const { id, name, timeZone, isDemo, poisonCentre } = context.collection;
-  const timers = may(context.role, "see") ? await readTimers(context).catch(() => []) : [];
+  const see = may(context.role, "see");
+  const [timers, troubles] = await Promise.all([
+    see ? keptBeside(`${id} timers`, () => readTimers(context)) : [],
+    see ? keptBeside(`${id} troubles`, () => readTroubles(context)) : [],
+  ]);
   const who = (await askerNow())?.accountId ?? "";
-  return { id, name, timeZone, isDemo, poisonCentre, who, role: context.role, timers };
+  return { id, name, timeZone, isDemo, poisonCentre, who, role: context.role, timers, troubles };
 }
 
 export default async function Layout({ children }: { children: ReactNode }) {
@@ -49,7 +61,9 @@ export default async function Layout({ children }: { children: ReactNode }) {
               <main id="main" className="ground">
                 <DemoBanner />
                 <SendLater />
-                {collection && <TimersHere known={collection.timers} />}
+                {collection?.timers && <TimersHere known={collection.timers} />}
+                {collection && !collection.timers && <NotRead what="Timers" />}
+                {collection?.troubles && <Troubles all={collection.troubles} timeZone={collection.timeZone} />}
                 <KeepPages />
                 <KeptFrom />
                 {children}

@@ -2,6 +2,7 @@ import { QueryTypes, type Transaction } from "sequelize";
 import type { z } from "zod";
 import { TELL, toldOf, type About, type Scope } from "./connection";
 import { model } from "./models";
+import { patiently } from "./patience";
 
 /** Where a statement is carried out, and what it is about. */
 export type Asks = Pick<Scope, "sequelize" | "transaction"> & About;
@@ -24,6 +25,11 @@ async function how({ sequelize, transaction, collectionId, accountId, feed, ever
   return { transaction, about };
 }
 
+/** Carries a statement out: within a transaction as long as that takes, else as long as whoever asks waits. */
+function carriedOut<T>({ transaction }: Pick<Asks, "transaction">, statement: () => Promise<T>): Promise<T> {
+  return transaction ? statement() : patiently(statement());
+}
+
 /**
  * Rows of a query written by hand, read through the shape that stands beside it: what the database gives is checked like
  * everything else that comes from outside. `:c` is the collection; the rest are named replacements.
@@ -34,11 +40,14 @@ export async function rows<S extends z.ZodType>(
   sql: string,
   replacements: Record<string, unknown> = {},
 ): Promise<z.output<S>[]> {
-  const found = await scope.sequelize.query<object>(sql, {
-    type: QueryTypes.SELECT,
-    replacements: { c: scope.collectionId ?? null, ...replacements },
-    ...(await how(scope)),
-  });
+  const by = await how(scope);
+  const found = await carriedOut(scope, () =>
+    scope.sequelize.query<object>(sql, {
+      type: QueryTypes.SELECT,
+      replacements: { c: scope.collectionId ?? null, ...replacements },
+      ...by,
+    }),
+  );
   return found.map((row) => shape.parse(row));
 }
 
@@ -52,13 +61,13 @@ export async function manyRows<S extends z.ZodType>(
   sql: string,
   replacements: Record<string, unknown> = {},
 ): Promise<z.output<S>[]> {
-  const found = await scope.sequelize.query<{ all: string | null }>(
-    `select json_agg(one)::text as "all" from (${sql}) one`,
-    {
+  const by = await how(scope);
+  const found = await carriedOut(scope, () =>
+    scope.sequelize.query<{ all: string | null }>(`select json_agg(one)::text as "all" from (${sql}) one`, {
       type: QueryTypes.SELECT,
       replacements: { c: scope.collectionId ?? null, ...replacements },
-      ...(await how(scope)),
-    },
+      ...by,
+    }),
   );
   return (JSON.parse(found[0]?.all ?? "[]") as unknown[]).map((row) => shape.parse(row));
 }
@@ -75,20 +84,23 @@ export async function first<S extends z.ZodType>(
 
 /** Whether a query gives any row. */
 export async function any(scope: Asks, sql: string, replacements: Record<string, unknown> = {}): Promise<boolean> {
-  const found = await scope.sequelize.query(`select exists (${sql}) as found`, {
-    type: QueryTypes.SELECT,
-    replacements: { c: scope.collectionId ?? null, ...replacements },
-    ...(await how(scope)),
-  });
+  const by = await how(scope);
+  const found = await carriedOut(scope, () =>
+    scope.sequelize.query(`select exists (${sql}) as found`, {
+      type: QueryTypes.SELECT,
+      replacements: { c: scope.collectionId ?? null, ...replacements },
+      ...by,
+    }),
+  );
   return (found[0] as { found: boolean }).found;
 }
 
 /** Carries out a statement written by hand. */
 export async function run(scope: Asks, sql: string, replacements: Record<string, unknown> = {}): Promise<void> {
-  await scope.sequelize.query(sql, {
-    replacements: { c: scope.collectionId ?? null, ...replacements },
-    ...(await how(scope)),
-  });
+  const by = await how(scope);
+  await carriedOut(scope, () =>
+    scope.sequelize.query(sql, { replacements: { c: scope.collectionId ?? null, ...replacements }, ...by }),
+  );
 }
 
 /** Ids as PostgreSQL writes an array, for `= any (cast(:ids as uuid[]))`: a list of thousands is one value. */

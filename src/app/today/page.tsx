@@ -1,19 +1,25 @@
 import type { Metadata } from "next";
 import Link from "next/link";
+import Alert from "react-bootstrap/Alert";
 import { may } from "@/core/access/roles";
 import type { PlantCard } from "@/core/state/plantCard";
 import { readAfterwards } from "@/operations/readAfterwards";
 import { readRooms } from "@/operations/readRooms";
 import { readToday } from "@/operations/readToday";
+import { readTroubles } from "@/operations/fence";
+import { backupAge } from "@/operations/transfer/backups";
+import { backupSettings } from "@/env";
+import type { Context } from "@/operations/context";
 import { AsOf } from "@/ui/AsOf";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
 import { LinkIfOpen, Only } from "@/ui/shell/Only";
-import { dayInWords, fromToday } from "@/wording/dates";
+import { dayCount, dayInWords, fromToday } from "@/wording/dates";
 import { pestNames } from "@/wording/names";
 import { programmeNames } from "@/wording/programmes";
 import { currentContext, markNow } from "../_parts/context";
-import { kept } from "../_parts/kept";
+import { kept, keptBeside } from "../_parts/kept";
+import { NotRead } from "@/ui/NotRead";
 import { Live } from "../_parts/Live";
 import { HowBorne } from "./_parts/HowBorne";
 import { RoomDues } from "./_parts/RoomDues";
@@ -46,12 +52,25 @@ function FirstPlants() {
   );
 }
 
+/** How old the newest backup is, where it is too old, and why there is no newer one. */
+async function readBackup(context: Context) {
+  const trouble = (await readTroubles(context)).find(({ work }) => work === "backup");
+  const age = await backupAge(context.collection, backupSettings(), context.now, trouble !== undefined);
+  return { age, why: trouble?.why ?? "" };
+}
+
 export default async function TodayPage() {
   const context = await currentContext("see");
   const mark = await markNow(context);
   const { view, asOf } = await kept(`${context.collection.id} today`, () => readToday(context));
-  const afterwards = may(context.role, "record") ? await readAfterwards(context).catch(() => []) : [];
-  const rooms = may(context.role, "read") ? await readRooms(context, SOON_DAYS).catch(() => []) : [];
+  const { id } = context.collection;
+  const [afterwards, rooms, backup] = await Promise.all([
+    may(context.role, "record") ? keptBeside(`${id} afterwards`, () => readAfterwards(context)) : [],
+    may(context.role, "read") ? keptBeside(`${id} rooms`, () => readRooms(context, SOON_DAYS)) : [],
+    may(context.role, "own") && !context.collection.isDemo
+      ? keptBeside(`${id} backup`, () => readBackup(context))
+      : null,
+  ]);
   const nothing = view.sittings.length + view.loose.length + view.unplanned.length + view.looksDueCount === 0;
   return (
     <>
@@ -59,6 +78,12 @@ export default async function TodayPage() {
       <AsOf at={asOf} timeZone={context.collection.timeZone} />
       <p className="text-body-secondary mb-0">{context.collection.name}</p>
       <h1>Today, {dayInWords(view.day)}</h1>
+      {backup && backup.age !== null && (
+        <Alert variant="warning" role="status">
+          {backup.age === Infinity ? "There is no backup yet" : `The newest backup is ${dayCount(backup.age)} old`}
+          {backup.why && `: ${backup.why}`}. <Link href="/settings/data">Backups</Link>
+        </Alert>
+      )}
       {nothing && view.plants > 0 && <p className="fs-5">Nothing needs you today.</p>}
       {view.plants === 0 && may(context.role, "record") && <FirstPlants />}
       {view.loose.length > 0 && (
@@ -101,7 +126,11 @@ export default async function TodayPage() {
               </ul>
             </Panel>
           )}
-          <HowBorne asked={afterwards} day={view.day} />
+          {afterwards ? (
+            <HowBorne asked={afterwards} day={view.day} />
+          ) : (
+            <NotRead what="What is to be said of treatments" />
+          )}
           <Panel title={view.looksDueCount === 0 ? "No looks due" : `Looks due: ${view.looksDueCount}`}>
             <div className="d-flex flex-wrap gap-2 mb-2">
               {view.looksDueCount > 0 && (
@@ -152,7 +181,8 @@ export default async function TodayPage() {
               </p>
             </Panel>
           )}
-          {may(context.role, "read") && <RoomDues dues={rooms} day={view.day} />}
+          {may(context.role, "read") && !rooms && <NotRead what="What rooms and seasons ask for" />}
+          {may(context.role, "read") && rooms && <RoomDues dues={rooms} day={view.day} />}
           <Panel title="Under the bell jar">
             <Only right="read">
               <Link className="btn btn-outline-primary mb-2" href="/arrivals">

@@ -51,3 +51,23 @@ export async function isDue({ id, timeZone }: Collection, folder: string, now: D
   const night = tonight <= now ? tonight : new Date(tonight.getTime() - DAY_MS);
   return last.at < night;
 }
+
+/** A day without a backup may be a night that the machine was off; from so many on it is told. */
+const TOLD_FROM_DAYS = 2;
+
+/**
+ * How many days old the newest good backup of a collection is, where that is worth telling; null where it is not, or none is to be
+ * made. Infinite where there is none although one has been tried.
+ */
+export async function backupAge(
+  { id }: Pick<Collection, "id">,
+  settings: BackupSettings | null,
+  now: Date,
+  hasFailed: boolean,
+): Promise<number | null> {
+  if (!settings) return null;
+  const newest = (await backupsOf(id, settings.folder))[0];
+  if (!newest) return hasFailed ? Infinity : null;
+  const days = Math.floor((now.getTime() - newest.at.getTime()) / DAY_MS);
+  return days >= TOLD_FROM_DAYS ? days : null;
+}

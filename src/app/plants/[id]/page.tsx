@@ -14,6 +14,8 @@ import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
 import { readBorne } from "@/operations/readBorne";
 import { borneSentence } from "@/wording/afterwards";
+import { keptBeside } from "@/app/_parts/kept";
+import { NotRead } from "@/ui/NotRead";
 import { aheadNames } from "@/wording/ahead";
 import { dayInWords, dayAndYear, fromToday } from "@/wording/dates";
 import { growthFormNames, pestNames, sensitivityNames, sourceNames } from "@/wording/names";
@@ -41,7 +43,9 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
   const beside = record.exposures.at(-1);
   const helpersInWords = view.on.bearer.helpers && helpersSentence(view.on.bearer.helpers, today);
   const open = unnamedOn(record.looks);
-  const borne = await readBorne(context, plant.genus).catch(() => []);
+  const borne = await keptBeside(`${context.collection.id} borne ${plant.genus}`, () =>
+    readBorne(context, plant.genus),
+  );
   const ahead = aheadOf(record.acts, today);
   const facts = {
     look: record.looks,
@@ -215,7 +219,8 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
                   <dd className="col-7">{helpersInWords}</dd>
                 </>
               )}
-              {borne.length > 0 && (
+              {!borne && <NotRead what="What others of its kind have borne" />}
+              {borne && borne.length > 0 && (
                 <>
                   <dt className="col-5">Its kind here</dt>
                   <dd className="col-7">

@@ -1,3 +1,5 @@
+import { keptBeside } from "@/app/_parts/kept";
+import { NotRead } from "@/ui/NotRead";
 import type { Metadata } from "next";
 import Link from "next/link";
 import { Strike } from "@/app/_parts/Strike";
@@ -19,7 +21,9 @@ export const metadata: Metadata = { title: "Place" };
 export default async function PlacePage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, asOf, now } = await placeOf(params);
   const { place, readings, acts, photos, counts, programmes, endings } = view;
-  const feeding = await readFeeding(context, place.id).catch(() => []);
+  const feeding = await keptBeside(`${context.collection.id} feeding ${place.id}`, () =>
+    readFeeding(context, place.id),
+  );
   const photo = standing(photos).at(-1);
   const entries = recordEntries(
     "place",
@@ -59,7 +63,8 @@ export default async function PlacePage({ params }: { params: Promise<{ id: stri
                 </Link>
               )}
             </div>
-            {feeding.length > 0 && (
+            {!feeding && <NotRead what="What feeds the trouble here" />}
+            {feeding && feeding.length > 0 && (
               <>
                 <h3 className="fs-6 mt-3">What feeds the trouble here</h3>
                 <ul className="mb-0 ps-3">

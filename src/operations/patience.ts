@@ -1,0 +1,1 @@
+export { answers, DatabaseSilent, LONGEST_MS, patiently, waitingUntil } from "@/db/patience";

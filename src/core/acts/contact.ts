@@ -16,6 +16,7 @@ import {
   remedyOf,
   techniqueIds,
   techniques,
+  worksOn,
   type KillRange,
   type RemedyId,
   type TechniqueId,
@@ -45,7 +46,8 @@ const PUPAE_ON_LEAVES = 0.25;
 /**
  * An application as the model takes it: a treatment, and what goes on after it has dried.
  * A stage that lives where the remedy does not act dies of it with probability 0: a spray on the leaves does not kill eggs
- * inside them. The technique's reach counts where the hand went, which is some share of the animals of each site.
+ * inside them. The technique's reach counts where the hand went, which is some share of the animals of each site; what goes on
+ * afterwards lies there only.
  * @example applicationEvents(pests.thrips, { remedy: "soap", technique: "spray" }, 0)[0] // eggs: 0
  */
 export function applicationEvents(
@@ -76,14 +78,24 @@ export function applicationEvents(
       ? { ...treatment, reach: {}, touch: touched(pest, on.weights, on.form, tool), cover: { ...treatment.cover } }
       : treatment;
   if (!remedy.afterwards) return [dabbed];
-  const { days, youngHazard, layFactor } = remedy.afterwards;
-  // Too weak a mix goes on as little as it kills.
+  const { days, hazard, layFactor } = remedy.afterwards;
+  // Too weak a mix goes on as little as it kills; and it goes on only where it went, against whom it works.
   const share = Math.min(1, potency);
-  const dailyHazard = pest.stages.map((stage) =>
-    phaseOf(stage) === "young" && meets(stage) ? youngHazard * share : 0,
-  );
-  const effect = { dailyHazard, layFactor: 1 - share * (1 - layFactor), renews: remedyId };
-  return [dabbed, { kind: "lasting", atDays, untilDays: atDays + days, effect }];
+  const after = (stage: LifeStage, rate: number) =>
+    remedy.actsIn.includes(stage.where) ? rate * share * worksOn(remedyId, pest.id, stage) : 0;
+  const dailyHazard = pest.stages.map((stage) => {
+    const phase = phaseOf(stage);
+    return phase === "egg" ? 0 : after(stage, hazard[phase]);
+  });
+  const lays = pest.stages.find(({ femaleEggs }) => (femaleEggs ?? 0) > 0);
+  const effect = {
+    dailyHazard,
+    layFactor: 1 - (lays ? after(lays, 1 - layFactor) : 0),
+    cover: there.map((covered, site) => covered * reach[site]!) as unknown as PerSite,
+    renews: remedyId,
+  };
+  const does = effect.layFactor < 1 || dailyHazard.some((rate) => rate > 0);
+  return does ? [dabbed, { kind: "lasting", atDays, untilDays: atDays + days, effect }] : [dabbed];
 }
 
 const shape = z.object({

@@ -9,13 +9,15 @@ import type { CaseFile } from "../format/schema";
 export interface Assessment {
   /** Probability that no animal is left. */
   readonly pClear: number;
+  /** Probability, before they were made, that none of the looks since the last find would see anything. */
+  readonly pUnseen: number;
   /** Expected numbers by stage as of the moment asked about, the mean over the scenarios. */
   readonly expected: Readonly<Record<string, number>>;
-  /** Posterior weights of the scenarios: reach ×2, ×1, ×½ (slowest) by eggs ×0.6, ×1, ×1.3; they sum to 1. */
+  /** Posterior weights of the scenarios: reach ×2.5, ×1, ×⅓ (slowest) by eggs ×0.6, ×1, ×1.3; they sum to 1. */
   readonly weights: readonly number[];
   /** Probability that no animal is left, in each scenario. */
   readonly scenarioPClear: readonly number[];
-  /** Posterior weights of reach ×2, ×1, ×½; only where all scenarios were asked for. */
+  /** Posterior weights of reach ×2.5, ×1, ×⅓; only where all scenarios were asked for. */
   readonly reach?: readonly number[];
 }
 
@@ -47,9 +49,10 @@ export function assessFile(file: CaseFile): Assessed {
 function assessmentOf(reckoning: Reckoning): Assessment {
   const stages = reckoning.timeline.layout.pest.stages;
   const expected = expectedByStage(reckoning);
-  const { pClear, weights, scenarioPClear } = reckoning;
+  const { pClear, pUnseen, weights, scenarioPClear } = reckoning;
   return {
     pClear,
+    pUnseen,
     expected: Object.fromEntries(stages.map((stage, i) => [stage.id, expected[i]!])),
     weights,
     scenarioPClear,

@@ -25,7 +25,7 @@ export interface CaseFacts {
   readonly warmth: WarmthBetween;
   /** What clocks where the plant stands show at a moment, `YYYY-MM-DDTHH:mm`. */
   readonly wallTime: (at: Date) => string;
-  /** What is known of the keeper's hand from before: weights of reach ×2, ×1, ×½; null where nothing is. */
+  /** What is known of the keeper's hand from before: weights of reach ×2.5, ×1, ×⅓; null where nothing is. */
   readonly reachPrior?: readonly [number, number, number] | null;
   /** The last day the file speaks of. */
   readonly asOf: Day;
@@ -169,11 +169,10 @@ function inNumbers(event: ActEvent, at: Date, moment: (at: Date) => string, pest
   if (event.kind === "lasting") {
     const [from, until] = [after(event.atDays), after(event.untilDays)];
     if (until <= openedAt) return [];
-    const { layFactor, dailyHazard } = event.effect;
+    const { layFactor, dailyHazard, cover } = event.effect;
     const begins = from < openedAt ? openedAt : from;
-    return [
-      { type: "lasting", at: moment(begins), until: moment(until), dailyHazard: byStage(dailyHazard), layFactor },
-    ];
+    const how = { dailyHazard: byStage(dailyHazard), layFactor, ...(cover && { cover: [...cover] as [number, number, number] }) };
+    return [{ type: "lasting", at: moment(begins), until: moment(until), ...how }];
   }
   if (at < openedAt || event.kill.every(({ high }) => high === 0)) return [];
   const byPlace = (sites: TreatmentEvent["reach"]) =>

@@ -3,17 +3,17 @@ import { dot, type Layout } from "../population/layout";
 import { logNegativeBinomial } from "./gamma";
 
 /**
- * What is believed of the animals at an inspection, in one scenario: the unseen by type, all scaled by one common factor
- * ~ Gamma of mean 1 and shape `shape`, and those seen and left alive.
+ * What is believed of the animals at an inspection, in one scenario: by type those that share their fate, all scaled by one common
+ * factor ~ Gamma of mean 1 and shape 1, and those that stand by themselves. The animals of a plant sit together, and one treatment
+ * takes or misses whole groups: taken one by one forty survivors are never none, taken together they sometimes are.
  */
 export interface Anchor {
-  /** Expected unseen animals by type. */
-  readonly unseen: Float64Array;
-  /** Animals seen and left alive. */
-  readonly seen: number;
-  /** Of which type each of them is likely to be; sums to 1 where `seen` is above 0. */
+  /** Expected animals by type that share their fate: the unseen, and of those seen and left alive all but the single ones. */
+  readonly together: Float64Array;
+  /** Animals seen and left alive that stand by themselves. */
+  readonly single: number;
+  /** Of which type each of them is likely to be; sums to 1. */
   readonly seenShares: Float64Array;
-  readonly shape: number;
 }
 
 /** A find: how many live animals were seen, whether they were killed on the spot, and which of the types they can have been. */
@@ -26,8 +26,10 @@ export interface Find {
 
 /** How many animals are believed to have been there before a look found the first of them is bounded by this (HOUSE). */
 const FEWEST_SEEN = 1 / 200;
-/** Animals the uncertainty of a running count is worth: the shape of its Gamma and negative binomial (HOUSE). */
+/** Animals the uncertainty of a running count is worth: the shape of its negative binomial (HOUSE). */
 export const COUNT_SHAPE = 2;
+/** Of the animals seen and left alive so many stand by themselves (HOUSE). */
+const MOST_SINGLE = 2;
 
 /**
  * The anchor of a case's first find: animals in stable shares, as many as make the find likely.
@@ -38,9 +40,24 @@ export function firstAnchor(layout: Layout, shares: Float64Array, see: Float64Ar
   const seenShares = sharesOfSeen(layout, shares, see, find);
   if (!seenShares) return null;
   const total = (1 + find.found) / (FEWEST_SEEN + visible);
-  const unseen = new Float64Array(layout.length);
-  for (let i = 0; i < layout.types; i++) unseen[i] = total * shares[i]! * (1 - see[i]!);
-  return { unseen, seen: find.removed ? 0 : find.found, seenShares, shape: 1 + find.found };
+  return anchorOf(layout, shares, total, see, find, seenShares);
+}
+
+/** `scale` times `m` less those that were seen, and those again where they were left alive. */
+function anchorOf(
+  layout: Layout,
+  m: Float64Array,
+  scale: number,
+  see: Float64Array,
+  { removed, found }: Find,
+  seenShares: Float64Array,
+): Anchor {
+  const left = removed ? 0 : found;
+  const single = Math.min(left, MOST_SINGLE);
+  const together = new Float64Array(layout.length);
+  for (let i = 0; i < layout.types; i++)
+    together[i] = scale * m[i]! * (1 - see[i]!) + (left - single) * seenShares[i]!;
+  return { together, single, seenShares };
 }
 
 /**
@@ -57,10 +74,8 @@ export function laterAnchor(
   const seenShares = find.found > 0 ? sharesOfSeen(layout, m, see, find) : new Float64Array(layout.length);
   if (!seenShares) return null;
   const scale = (COUNT_SHAPE + find.found) / (COUNT_SHAPE + visible);
-  const unseen = new Float64Array(layout.length);
-  for (let i = 0; i < layout.types; i++) unseen[i] = scale * m[i]! * (1 - see[i]!);
   return {
-    anchor: { unseen, seen: find.removed ? 0 : find.found, seenShares, shape: COUNT_SHAPE + find.found },
+    anchor: anchorOf(layout, m, scale, see, find, seenShares),
     logLikelihood: logNegativeBinomial(find.found, COUNT_SHAPE, visible),
   };
 }
@@ -76,9 +91,27 @@ function sharesOfSeen(layout: Layout, m: Float64Array, see: Float64Array, { amon
 }
 
 /** The expected numbers by type that an anchor stands for, as a fresh array. */
-export function expectedAt({ unseen, seen, seenShares }: Anchor): Float64Array {
-  const m = unseen.slice();
-  if (seen > 0) for (let i = 0; i < m.length; i++) m[i]! += seen * seenShares[i]!;
+export function expectedAt({ together, single, seenShares }: Anchor): Float64Array {
+  const m = together.slice();
+  if (single > 0) for (let i = 0; i < m.length; i++) m[i]! += single * seenShares[i]!;
+  return m;
+}
+
+/**
+ * The expected numbers by type at an anchor once it is known that something came true of every one of them (that no look since has
+ * seen it or its young) which has the chance `g` for one animal of each type; a fresh array.
+ * Source: the mean of a Gamma-mixed Poisson and of single animals after thinning by g; from memory.
+ */
+export function expectedGiven(layout: Layout, { together, single, seenShares }: Anchor, g: Float64Array): Float64Array {
+  let short = 0;
+  let ones = 0;
+  for (let i = 0; i < layout.types; i++) {
+    short += together[i]! * (1 - g[i]!);
+    ones += seenShares[i]! * g[i]!;
+  }
+  const m = new Float64Array(layout.length);
+  const each = single > 0 && ones > 0 ? single / ones : 0;
+  for (let i = 0; i < layout.types; i++) m[i] = (together[i]! / (1 + short) + each * seenShares[i]!) * g[i]!;
   return m;
 }
 
@@ -86,18 +119,14 @@ export function expectedAt({ unseen, seen, seenShares }: Anchor): Float64Array {
  * Natural logarithm of the probability that the futures of all animals at the anchor come true, when `v` holds it for one
  * animal of each type. −∞ where it cannot.
  */
-export function logProbability(
-  { types }: Layout,
-  { unseen, seen, seenShares, shape }: Anchor,
-  v: Float64Array,
-): number {
+export function logProbability({ types }: Layout, { together, single, seenShares }: Anchor, v: Float64Array): number {
   let short = 0;
   let seenOnes = 0;
   for (let i = 0; i < types; i++) {
-    short += unseen[i]! * (1 - v[i]!);
+    short += together[i]! * (1 - v[i]!);
     seenOnes += seenShares[i]! * v[i]!;
   }
   // Sums of shares may end a hair above 1.
-  const ofSeen = seen === 0 ? 0 : seen * ln(Math.min(1, seenOnes));
-  return ofSeen - shape * ln1p(short / shape);
+  const ofSingle = single === 0 ? 0 : single * ln(Math.min(1, seenOnes));
+  return ofSingle - ln1p(short);
 }

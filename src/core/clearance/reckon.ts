@@ -1,9 +1,9 @@
 import { exp, ln } from "../numerics/exponential";
-import { byStage, dot, nobody, type Layout } from "../population/layout";
+import { byStage, nobody, type Layout } from "../population/layout";
 import { Rates, wayOf, type Way } from "../population/passage";
-import { stepBackward, stepForward } from "../population/step";
+import { stepBackward, stepForward, stepForwardGiven } from "../population/step";
 import { stableGrowth, type StableGrowth } from "../population/stable";
-import { COUNT_SHAPE, expectedAt, firstAnchor, laterAnchor, logProbability, type Anchor } from "./anchor";
+import { expectedAt, expectedGiven, firstAnchor, laterAnchor, logProbability, type Anchor } from "./anchor";
 import { CaseProblem } from "./caseProblem";
 import type { CaseHistory } from "./history";
 import type { Scenario } from "./scenarios";
@@ -44,6 +44,8 @@ export interface Reckoning {
   readonly scenarioPClear: readonly number[];
   /** Probability that nothing is left. */
   readonly pClear: number;
+  /** Probability, before they were made, that none of the looks since the last find would see anything. */
+  readonly pUnseen: number;
 }
 
 /**
@@ -96,8 +98,13 @@ export function reckonTimeline(
       : new CaseProblem(unseeable(base, scenarios), "nothing could have been seen that way, yet something was");
   }
   const weights = normalised(believed.map((b) => b.logWeight));
+  const before = normalised(believed.map((b) => (b.anchor ? b.logWeight - b.logUnseen : -Infinity)));
+  const pUnseen = dotOf(
+    before,
+    believed.map((b) => exp(b.logUnseen)),
+  );
   const scenarioPClear = believed.map((b, k) => chance(logGone[k]!, b.logUnseen));
-  return { ...base, believed, weights, scenarioPClear, pClear: dotOf(weights, scenarioPClear) };
+  return { ...base, believed, weights, scenarioPClear, pClear: dotOf(weights, scenarioPClear), pUnseen };
 }
 
 const isFind = (event: PlacedEvent) => event.kind === "inspection" && event.found > 0;
@@ -107,7 +114,7 @@ function chance(logPart: number, logWhole: number): number {
   return logWhole === -Infinity ? 0 : exp(Math.min(0, logPart - logWhole));
 }
 
-type Base = Omit<Reckoning, "believed" | "weights" | "scenarioPClear" | "pClear">;
+type Base = Omit<Reckoning, "believed" | "weights" | "scenarioPClear" | "pClear" | "pUnseen">;
 
 /** How far a scenario has been followed. */
 interface Followed {
@@ -130,11 +137,11 @@ function begun({ timeline: { layout }, past, firstFind, growth }: Base): Followe
 }
 
 /**
- * Takes a scenario on through the events up to `past[until]`. In place. `visit` sees the numbers at the start of each step that
- * is left behind, after that moment's events; they must not be kept.
+ * Takes a scenario on through the events up to `past[until]`: finds and the clean looks between them, and treatments. In place.
+ * `visit` sees the numbers at the start of each step that is left behind, after that moment's events; they must not be kept.
  */
 function goOn(base: Base, scenario: Scenario, state: Followed, until: number, visit?: Visit): void {
-  const { timeline, past, lastFind } = base;
+  const { timeline, past } = base;
   const { layout } = timeline;
   for (; state.next <= until && state.anchor; state.next++) {
     const event = past[state.next]!;
@@ -143,14 +150,11 @@ function goOn(base: Base, scenario: Scenario, state: Followed, until: number, vi
     if (event.kind === "treatment") {
       const dies = diesIn(event, scenario);
       for (let i = 0; i < layout.types; i++) m[i]! *= 1 - dies[i]!;
-    } else if (state.next <= lastFind) {
+    } else {
       const seen = laterAnchor(layout, m, event.see, event);
       state.anchor = seen && seen.anchor;
       state.logLikelihood += seen ? seen.logLikelihood : -Infinity;
       state.m = seen ? expectedAt(seen.anchor) : m.fill(0);
-    } else {
-      const scale = COUNT_SHAPE / (COUNT_SHAPE + dot(layout, m, event.see));
-      for (let i = 0; i < layout.types; i++) m[i]! *= (1 - event.see[i]!) * scale;
     }
   }
 }
@@ -162,6 +166,60 @@ function stepTo(way: Way, scenario: Scenario, state: Followed, to: number, visit
     visit?.(state.step, state.m);
     stepForward(way.rates[state.step - way.from]!, scenario.eggs, state.m);
   }
+}
+
+/**
+ * The expected numbers of a scenario from the last find to the moment asked about, given that no look since has seen anything: exact,
+ * and of one piece with the probability that nothing is left. @returns those at the moment asked about
+ */
+function goOnUnseen(base: Base, scenario: Scenario, anchor: Anchor, visit?: Visit): Float64Array {
+  const { timeline, way, past, lastFind, asOfStep } = base;
+  const { layout } = timeline;
+  const lastLook = past.findLastIndex((event) => event.kind === "inspection");
+  const from = past[lastFind]!.step;
+  const to = past[lastLook]!.step;
+  // The chance not to be seen any more, for one animal of each type: after the events of each step, and before each event.
+  const after: Float64Array[] = [];
+  const before: Float64Array[] = [];
+  let g = nobody(layout).fill(1);
+  let step = to;
+  for (let i = lastLook; i > lastFind; i--) {
+    const event = past[i]!;
+    for (; step > event.step; step--) {
+      after[step - from] ??= g;
+      g = g.slice();
+      stepBackward(way.rates[step - 1 - way.from]!, scenario.eggs, g);
+    }
+    after[step - from] ??= g;
+    g = g.slice();
+    applyBackward(layout, event, scenario, g);
+    before[i] = g;
+  }
+  for (; step > from; step--) {
+    after[step - from] ??= g;
+    g = g.slice();
+    stepBackward(way.rates[step - 1 - way.from]!, scenario.eggs, g);
+  }
+  after[0] ??= g;
+  const m = expectedGiven(layout, anchor, g);
+  for (let i = lastFind + 1; i <= lastLook; i++) {
+    const event = past[i]!;
+    for (; step < event.step; step++) {
+      visit?.(step, m);
+      const reached = step + 1 === event.step ? before[i]! : after[step + 1 - from]!;
+      stepForwardGiven(way.rates[step - way.from]!, scenario.eggs, m, after[step - from]!, reached);
+    }
+    if (event.kind === "inspection") continue;
+    const dies = diesIn(event, scenario);
+    const beyond = past[i + 1]?.step === step && i < lastLook ? before[i + 1]! : after[step - from]!;
+    const here = before[i]!;
+    for (let type = 0; type < layout.types; type++)
+      if (m[type] !== 0) m[type]! *= ((1 - dies[type]!) * beyond[type]!) / here[type]!;
+  }
+  const state = { anchor, logLikelihood: 0, m, step, next: lastLook + 1 };
+  goOn(base, scenario, state, past.length - 1, visit);
+  stepTo(way, scenario, state, asOfStep, visit);
+  return state.m;
 }
 
 /** What a scenario believes at the last find, from the first on. */
@@ -225,15 +283,10 @@ export function pGone(reckoning: Reckoning, goneBy: (scenario: Scenario, index: 
 
 /** Expected numbers by type as of the moment asked about, scenario by scenario: on from the last find. */
 function expectedNow(reckoning: Reckoning): Float64Array[] {
-  const { past, lastFind, way, asOfStep, timeline } = reckoning;
-  return reckoning.believed.map(({ scenario, anchor }) => {
-    if (!anchor) return new Float64Array(timeline.layout.length);
-    const m = expectedAt(anchor);
-    const state = { anchor, logLikelihood: 0, m, step: past[lastFind]!.step, next: lastFind + 1 };
-    goOn(reckoning, scenario, state, past.length - 1);
-    stepTo(way, scenario, state, asOfStep);
-    return state.m;
-  });
+  const { layout } = reckoning.timeline;
+  return reckoning.believed.map(({ scenario, anchor, logUnseen }) =>
+    anchor && logUnseen > -Infinity ? goOnUnseen(reckoning, scenario, anchor) : new Float64Array(layout.length),
+  );
 }
 
 /** Expected numbers by stage as of the moment asked about: the mean over the scenarios. In the order of life. */
@@ -248,19 +301,21 @@ export function expectedByStage(reckoning: Reckoning): Float64Array {
 
 /**
  * The expected numbers at the start of every step from the first find to the moment asked about, scenario by scenario, after
- * that moment's events. What `visit` sees must not be kept. @returns those at the moment asked about
+ * that moment's events: up to the last find as they were believed then, from it on given everything seen since. What `visit` sees
+ * must not be kept. @returns those at the moment asked about
  */
 export function followEach(
   reckoning: Reckoning,
   visit: (scenario: number, step: number, m: Float64Array) => void,
 ): Float64Array[] {
-  const { past, way, asOfStep } = reckoning;
-  return reckoning.believed.map(({ scenario }, k) => {
+  const { lastFind, timeline } = reckoning;
+  return reckoning.believed.map(({ scenario, anchor, logUnseen }, k) => {
     const state = begun(reckoning);
     const each: Visit = (step, m) => visit(k, step, m);
-    goOn(reckoning, scenario, state, past.length - 1, each);
-    stepTo(way, scenario, state, asOfStep, each);
-    return state.m;
+    goOn(reckoning, scenario, state, lastFind, each);
+    return anchor && logUnseen > -Infinity
+      ? goOnUnseen(reckoning, scenario, anchor, each)
+      : new Float64Array(timeline.layout.length);
   });
 }
 

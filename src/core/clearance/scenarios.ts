@@ -12,11 +12,11 @@ export interface Scenario {
   readonly prior: number;
 }
 
-/** What the keeper's hand misses: twice as much, as much, half as much as the technique's own figure (HOUSE). */
+/** What the keeper's hand misses: 2.5 times as much, as much, a third of the technique's own figure (HOUSE). */
 export const reaches = [
-  { escape: 2, column: "low", prior: 0.25 },
+  { escape: 2.5, column: "low", prior: 0.25 },
   { escape: 1, column: "likely", prior: 0.5 },
-  { escape: 0.5, column: "high", prior: 0.25 },
+  { escape: 1 / 3, column: "high", prior: 0.25 },
 ] as const;
 
 /** Egg laying on this plant against the table (HOUSE). */
@@ -31,7 +31,7 @@ export const allScenarios: readonly Scenario[] = reaches.flatMap(({ escape, colu
   broods.map((brood) => ({ escape, column, eggs: brood.eggs, prior: prior * brood.prior })),
 );
 
-/** The nine with other weights of reach ×2, ×1, ×½ beforehand, which sum to 1; the usual ones where left out. */
+/** The nine with other weights of reach ×2.5, ×1, ×⅓ beforehand, which sum to 1; the usual ones where left out. */
 export function scenariosWith(reachPrior: readonly number[] | undefined): readonly Scenario[] {
   if (!reachPrior) return allScenarios;
   return allScenarios.map((scenario, k) => {

@@ -121,7 +121,9 @@ function expandEvent(
     case "lasting": {
       const dailyHazard = pest.stages.map((stage) => own(event.dailyHazard, stage.id) ?? 0);
       const untilDays = atDays + daysSince(event.at, event.until);
-      return [{ kind: "lasting", atDays, untilDays, effect: { dailyHazard, layFactor: event.layFactor } }];
+      const { layFactor, cover } = event;
+      const effect = { dailyHazard, layFactor, ...(cover && { cover: perSite(cover) }) };
+      return [{ kind: "lasting", atDays, untilDays, effect }];
     }
   }
 }

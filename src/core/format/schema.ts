@@ -108,6 +108,7 @@ const lasting = z.strictObject({
   until: moment,
   dailyHazard: z.record(name, z.number().min(0).max(50)).default({}).describe("extra death rate per day, by stage"),
   layFactor: z.number().min(0).max(10).default(1),
+  cover: perSite.optional().describe("the share of each site's animals that it meets; all of them where left out"),
 });
 
 const about = {
@@ -136,7 +137,7 @@ export const caseFile = z.strictObject({
   reachPrior: z
     .tuple([chance, chance, chance])
     .optional()
-    .describe("weights of reach ×2, ×1, ×½ before anything was seen; ¼, ½, ¼ where left out"),
+    .describe("weights of reach ×2.5, ×1, ×⅓ before anything was seen; ¼, ½, ¼ where left out"),
   events: z
     .array(z.discriminatedUnion("type", [inspection, treatment, lasting]))
     .min(1)

@@ -36,15 +36,19 @@ export function shelteredShare(form: GrowthFormId, pest: PestId): number {
  * @example deepShare("trailingVine", "mealybug") // 0.16…
  */
 export function deepShare(form: GrowthFormId, pest: PestId): number {
-  const [, sheltered, deep] = sitesOf(spotWeights(form, pest));
+  const [, sheltered, deep] = sitesOf(spotWeights(form, pest), pest);
   return deep > 0 ? deep / (sheltered + deep) : 0;
 }
 
+/** What lives on the leaf and not behind it is found in deep places less often, by this factor (HOUSE). */
+const SELDOM_DEEP: Partial<Readonly<Record<PestId, number>>> = { spiderMite: 0.3, aphid: 0.3, thrips: 0.6 };
+
 /** Σ weights of the places of each site: what of a sheltered spot lies deep counts there. */
-function sitesOf(there: readonly WeighedSpot[]): [open: number, sheltered: number, deep: number] {
+function sitesOf(there: readonly WeighedSpot[], pest: PestId): [open: number, sheltered: number, deep: number] {
   const sums: [number, number, number] = [0, 0, 0];
+  const share = SELDOM_DEEP[pest] ?? 1;
   for (const { id, sheltered, weight } of there) {
-    const deep: number = sheltered ? (spots[id] as Spot).deep : 0;
+    const deep: number = sheltered ? (spots[id] as Spot).deep * share : 0;
     sums[sheltered ? 1 : 0] += weight * (1 - deep);
     sums[2] += weight * deep;
   }
@@ -61,8 +65,11 @@ export function shareOn(
   named: readonly SpotId[],
 ): [open: number, sheltered: number, deep: number] {
   const there = spotWeights(form, pest);
-  const all = sitesOf(there);
-  const covered = sitesOf(there.filter(({ id }) => named.includes(id)));
+  const all = sitesOf(there, pest);
+  const covered = sitesOf(
+    there.filter(({ id }) => named.includes(id)),
+    pest,
+  );
   const share = (site: 0 | 1 | 2) => (all[site] > 0 ? Math.min(1, covered[site] / all[site]) : 0);
   return [share(0), share(1), share(2)];
 }

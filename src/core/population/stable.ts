@@ -29,7 +29,8 @@ export function stableGrowth(layout: Layout, sites: Sites, meanC: number, dt: nu
   if (!rates.lay.some((mean) => mean > 0)) throw new RangeError(`${layout.pest.id} lays nothing at ${meanC} °C`);
   // Below the slowest substage's own factor the sums do not converge; above 1 + all births they are less than 1.
   let low = 0;
-  for (let i = 0; i < rates.survive.length; i++) low = Math.max(low, rates.survive[i]! * (1 - rates.advance[i]!));
+  for (let i = 0; i < rates.advance.length; i++)
+    low = Math.max(low, rates.survive[SITES * i]! * (1 - rates.advance[i]!));
   let high = 2 + rates.lay.reduce((sum, mean) => sum + mean, 0);
   for (let i = 0; i < BISECTIONS && high - low > 1e-15 * high; i++) {
     const middle = (low + high) / 2;
@@ -49,12 +50,13 @@ function daughters({ advance, survive, lay, layout: { firstOf } }: StepRates, fa
   let inflow = 1;
   let born = 0;
   for (let stage = 0; stage < advance.length; stage++) {
-    const s = survive[stage]!;
+    // Without lasting effects it is the same at all sites.
+    const s = survive[SITES * stage]!;
     const p = advance[stage]!;
     const substages = (firstOf[stage + 1]! - firstOf[stage]!) / SITES;
     for (let i = 0; i < substages; i++) {
       const here = inflow / (factor - s * (1 - p));
-      born += lay[stage]! * here;
+      born += lay[SITES * stage]! * here;
       inflow = s * p * here;
     }
   }
@@ -102,7 +104,7 @@ function lifetime(rates: StepRates, factor: number, newborn: PerSite, standing?:
   const born: Triple = [0, 0, 0];
   for (let type = 0; type < layout.types; type += SITES) {
     const stage = layout.stageOf[type]!;
-    const s = survive[stage]!;
+    const s = survive[SITES * stage]!;
     const stay = s * (1 - advance[stage]!);
     const pass = s * advance[stage]!;
     // (factor − stay · X) n = inflow, X the change of site.
@@ -112,7 +114,7 @@ function lifetime(rates: StepRates, factor: number, newborn: PerSite, standing?:
     const after: Triple = mobile[stage] ? moved(go, here) : here;
     for (let site = 0; site < SITES; site++) {
       if (standing) standing[type + site] = here[site]!;
-      born[site]! += lay[stage]! * here[site]!;
+      born[site]! += lay[SITES * stage]! * here[site]!;
     }
     inflow = [pass * after[0], pass * after[1], pass * after[2]];
   }

@@ -1,7 +1,7 @@
 import { exp, expm1 } from "../numerics/exponential";
 import { degreeDaysPerDay } from "../climate/degreeDays";
 import type { Layout } from "./layout";
-import { sharesOf, SITES, type Sites } from "./sites";
+import { sharesOf, SITES, type PerSite, type Sites } from "./sites";
 
 /** What changes the life of the animals for a while: residues, systemics, cards, predators, sand. */
 export interface LastingEffect {
@@ -9,6 +9,8 @@ export interface LastingEffect {
   readonly dailyHazard: readonly number[];
   /** Factor on egg laying; 1 changes nothing. */
   readonly layFactor: number;
+  /** The share of each site's animals that it meets; all of them where left out. */
+  readonly cover?: PerSite;
   /** Of effects that bear the same name here only the one begun last is in force: putting on more renews it. */
   readonly renews?: string;
 }
@@ -18,9 +20,9 @@ export interface StepRates {
   readonly layout: Layout;
   /** Chance to pass to the next substage. */
   readonly advance: Float64Array;
-  /** Chance to survive. */
+  /** Chance to survive, for each stage at each site: entry 3 · stage + site. */
   readonly survive: Float64Array;
-  /** Mean number of daughters laid, at egg factor 1. */
+  /** Mean number of daughters laid, at egg factor 1, for each stage at each site. */
   readonly lay: Float64Array;
   /** 1 for a stage that moves, 0 for one that stays where it is. */
   readonly mobile: Uint8Array;
@@ -62,7 +64,8 @@ export function goOf(sites: Sites, dt: number): Float64Array {
 /**
  * The rates of one step of `dt` days at a mean temperature of `meanC`; `go` as {@link goOf} gives it for that step.
  * In one step an animal lays, survives with exp(−(μ + H)·dt), changes site if it is mobile, and advances one substage with
- * k·θ·dt/K, in this order. `effects` are those active in this step; their hazards add up, their lay factors multiply.
+ * k·θ·dt/K, in this order. `effects` are those active in this step: at a site each counts with its cover; hazards add up, lay
+ * factors multiply.
  * Source: a multi-type branching process in discrete time with linear chains of substages (Harris 1963, The theory of
  * branching processes; MacDonald 1978, Time lags in biological models), from memory.
  */
@@ -75,22 +78,29 @@ export function ratesOf(
 ): StepRates {
   const { stages } = layout.pest;
   const warmth = degreeDaysPerDay(layout.pest, meanC);
-  const layFactor = effects.reduce((product, effect) => product * effect.layFactor, 1);
   const n = stages.length;
   const rates = {
     layout,
     advance: new Float64Array(n),
-    survive: new Float64Array(n),
-    lay: new Float64Array(n),
+    survive: new Float64Array(n * SITES),
+    lay: new Float64Array(n * SITES),
     mobile: new Uint8Array(n),
     go,
   };
   for (const [i, stage] of stages.entries()) {
-    const hazard = effects.reduce((sum, effect) => sum + effect.dailyHazard[i]!, 0);
     rates.advance[i] = (stage.substages * warmth * dt) / stage.degreeDays;
-    rates.survive[i] = exp(-(stage.dailyDeath + hazard) * dt);
-    rates.lay[i] = ((stage.femaleEggs ?? 0) / stage.degreeDays) * warmth * dt * layFactor;
     rates.mobile[i] = stage.mobile ? 1 : 0;
+    for (let site = 0; site < SITES; site++) {
+      let hazard = stage.dailyDeath;
+      let laid = ((stage.femaleEggs ?? 0) / stage.degreeDays) * warmth * dt;
+      for (const { dailyHazard, layFactor, cover } of effects) {
+        const met = cover ? cover[site]! : 1;
+        hazard += dailyHazard[i]! * met;
+        laid *= 1 - (1 - layFactor) * met;
+      }
+      rates.survive[SITES * i + site] = exp(-hazard * dt);
+      rates.lay[SITES * i + site] = laid;
+    }
   }
   return rates;
 }
@@ -116,20 +126,30 @@ export function stepForward(rates: StepRates, eggs: number, m: Float64Array): vo
   m[types + 2] = 0;
   // From the oldest down, so that nobody moves twice.
   for (let stage = firstOf.length - 2; stage >= 0; stage--) {
-    const pass = survive[stage]! * advance[stage]!;
-    const stay = survive[stage]! - pass;
-    const laid = lay[stage]! * eggs;
+    const pass = advance[stage]!;
+    const stay = 1 - pass;
+    const at = SITES * stage;
+    const s0 = survive[at]!;
+    const s1 = survive[at + 1]!;
+    const s2 = survive[at + 2]!;
+    const laid0 = lay[at]! * eggs;
+    const laid1 = lay[at + 1]! * eggs;
+    const laid2 = lay[at + 2]! * eggs;
+    const lays = laid0 + laid1 + laid2 > 0;
     const moves = mobile[stage] === 1;
     const first = firstOf[stage]!;
     for (let i = firstOf[stage + 1]! - SITES; i >= first; i -= SITES) {
       let a = m[i]!;
       let b = m[i + 1]!;
       let c = m[i + 2]!;
-      if (laid > 0) {
-        born0 += laid * a;
-        born1 += laid * b;
-        born2 += laid * c;
+      if (lays) {
+        born0 += laid0 * a;
+        born1 += laid1 * b;
+        born2 += laid2 * c;
       }
+      a *= s0;
+      b *= s1;
+      c *= s2;
       if (moves) {
         const ab = a * g01 - b * g10;
         const ac = a * g02 - c * g20;
@@ -149,6 +169,33 @@ export function stepForward(rates: StepRates, eggs: number, m: Float64Array): vo
   m[0]! += born0;
   m[1]! += born1;
   m[2]! += born2;
+}
+
+/**
+ * As {@link stepForward}, of animals of which it is known that something comes true of each and its line (that no look sees them):
+ * `g` is the chance of that for one of each type before the step, `after` the same after it. In place; `g` above 0 where `m` is.
+ */
+export function stepForwardGiven(
+  rates: StepRates,
+  eggs: number,
+  m: Float64Array,
+  g: Float64Array,
+  after: Float64Array,
+): void {
+  const { lay, layout } = rates;
+  const { types, stageOf } = layout;
+  const born = [0, 0, 0];
+  for (let i = 0; i < types; i++) {
+    if (m[i] === 0) continue;
+    const site = i % SITES;
+    const laid = lay[SITES * stageOf[i]! + site]! * eggs;
+    born[site]! += laid * m[i]!;
+    m[i]! *= exp(laid * (after[site]! - 1)) / g[i]!;
+  }
+  // What they lay has been counted.
+  stepForward(rates, 0, m);
+  for (let site = 0; site < SITES; site++) m[site]! += born[site]!;
+  for (let i = 0; i < types; i++) m[i]! *= after[i]!;
 }
 
 /**
@@ -175,14 +222,21 @@ export function stepBackward(rates: StepRates, eggs: number, v: Float64Array): v
   let c = v[2]!;
   for (let stage = 0; stage < stages; stage++) {
     const p = advance[stage]!;
-    const s = survive[stage]!;
-    const dead = 1 - s;
-    const laid = lay[stage]! * eggs;
+    const at = SITES * stage;
+    const s0 = survive[at]!;
+    const s1 = survive[at + 1]!;
+    const s2 = survive[at + 2]!;
+    const dead0 = 1 - s0;
+    const dead1 = 1 - s1;
+    const dead2 = 1 - s2;
+    const laid0 = lay[at]! * eggs;
+    const laid1 = lay[at + 1]! * eggs;
+    const laid2 = lay[at + 2]! * eggs;
     const moves = mobile[stage] === 1;
     // What its eggs come to is the same for all substages of a stage.
-    const e0 = laid > 0 ? exp(laid * egg0) : 1;
-    const e1 = laid > 0 ? exp(laid * egg1) : 1;
-    const e2 = laid > 0 ? exp(laid * egg2) : 1;
+    const e0 = laid0 > 0 ? exp(laid0 * egg0) : 1;
+    const e1 = laid1 > 0 ? exp(laid1 * egg1) : 1;
+    const e2 = laid2 > 0 ? exp(laid2 * egg2) : 1;
     const end = firstOf[stage + 1]!;
     for (let i = firstOf[stage]!; i < end; i += SITES) {
       const nextA = v[i + 3]!;
@@ -199,9 +253,9 @@ export function stepBackward(rates: StepRates, eggs: number, v: Float64Array): v
         y += g12 * yz - g10 * xy;
         z -= g20 * xz + g21 * yz;
       }
-      v[i] = (dead + s * x) * e0;
-      v[i + 1] = (dead + s * y) * e1;
-      v[i + 2] = (dead + s * z) * e2;
+      v[i] = (dead0 + s0 * x) * e0;
+      v[i + 1] = (dead1 + s1 * y) * e1;
+      v[i + 2] = (dead2 + s2 * z) * e2;
       a = nextA;
       b = nextB;
       c = nextC;

@@ -21,8 +21,12 @@ export interface Remedy {
   readonly group: string | null;
   /** Techniques it may be put on with, the usual one first. */
   readonly techniques: readonly TechniqueId[];
-  /** What goes on after it has dried: for how long, a daily death rate of the young, a factor on laying. */
-  readonly afterwards?: { readonly days: number; readonly youngHazard: number; readonly layFactor: number };
+  /** What goes on where it went after it has dried: for how long, a daily death rate of young and of grown ones, a factor on laying. */
+  readonly afterwards?: {
+    readonly days: number;
+    readonly hazard: Readonly<Record<"young" | "adult", number>>;
+    readonly layFactor: number;
+  };
   /** Fewest days between two applications. */
   readonly smallestIntervalDays: number;
   /** Most applications in one course: what the label allows, else twelve (labels from memory; the keeper's own decides). */
@@ -48,8 +52,8 @@ export interface Technique {
 export const techniques = {
   dab: { reach: [0.95, 0.6, 0], never: ["mixTop", "roots"] },
   wipe: { reach: [0.9, 0.3, 0], never: ["neck", "mixTop", "roots"] },
-  spray: { reach: [0.95, 0.55, 0.1], never: ["roots", "pot"] },
-  sprayAndSwab: { reach: [0.97, 0.8, 0.15], never: ["roots", "pot"] },
+  spray: { reach: [0.95, 0.7, 0.1], never: ["roots", "pot"] },
+  sprayAndSwab: { reach: [0.97, 0.85, 0.15], never: ["roots", "pot"] },
   hastySpray: { reach: [0.75, 0.25, 0], never: ["roots", "pot"] },
   // The leaves are dunked with the mix covered.
   dunk: { reach: [0.98, 0.85, 0.45], never: ["neck", "mixTop", "roots", "pot"] },
@@ -116,17 +120,13 @@ const killing = (egg: Three, young: Three, adult: Three): Remedy["kill"] => {
 
 /**
  * Household remedies of the first kind: those that act by touching the animal.
- * Kill tables: our own estimates (HOUSE), ordered by literature and common practice. Smallest intervals: common
- * practice, no source.
+ * Kill tables: our own estimates (HOUSE), ordered by literature and common practice, and set so that courses come to what growers
+ * report; sprays to run-off also wash off what they do not kill. Smallest intervals: common practice, no source.
  */
 export const remedies = {
   alcohol: {
     id: "alcohol",
-    kill: {
-      egg: { low: 0.3, likely: 0.6, high: 0.8 },
-      young: { low: 0.9, likely: 0.95, high: 0.99 },
-      adult: { low: 0.8, likely: 0.9, high: 0.97 },
-    },
+    kill: killing([0.3, 0.6, 0.8], [0.9, 0.97, 0.99], [0.85, 0.93, 0.98]),
     group: null,
     actsIn: ["foliage"],
     techniques: ["dab", "sprayAndSwab", "wipe", "spray", "hastySpray"],
@@ -138,14 +138,10 @@ export const remedies = {
   },
   soap: {
     id: "soap",
-    kill: {
-      egg: { low: 0.05, likely: 0.2, high: 0.4 },
-      young: { low: 0.75, likely: 0.87, high: 0.95 },
-      adult: { low: 0.55, likely: 0.72, high: 0.85 },
-    },
+    kill: killing([0.1, 0.25, 0.45], [0.85, 0.94, 0.98], [0.72, 0.87, 0.95]),
     group: null,
     actsIn: ["foliage"],
-    techniques: ["spray", "sprayAndSwab", "wipe", "dunk", "hastySpray"],
+    techniques: ["spray", "sprayAndSwab", "dab", "wipe", "dunk", "hastySpray"],
     smallestIntervalDays: 2,
     mostTimes: 12,
     smell: "none",
@@ -154,11 +150,7 @@ export const remedies = {
   },
   oil: {
     id: "oil",
-    kill: {
-      egg: { low: 0.5, likely: 0.75, high: 0.9 },
-      young: { low: 0.85, likely: 0.93, high: 0.98 },
-      adult: { low: 0.7, likely: 0.82, high: 0.92 },
-    },
+    kill: killing([0.6, 0.82, 0.93], [0.88, 0.96, 0.99], [0.78, 0.9, 0.97]),
     group: null,
     actsIn: ["foliage"],
     techniques: ["spray", "sprayAndSwab", "wipe", "hastySpray"],
@@ -170,17 +162,13 @@ export const remedies = {
   },
   neem: {
     id: "neem",
-    kill: {
-      egg: { low: 0.15, likely: 0.35, high: 0.5 },
-      young: { low: 0.5, likely: 0.72, high: 0.85 },
-      adult: { low: 0.2, likely: 0.4, high: 0.6 },
-    },
+    kill: killing([0.15, 0.35, 0.5], [0.5, 0.72, 0.85], [0.2, 0.4, 0.6]),
     // Azadirachtin: a mode of action that is not settled, and no resistance known.
     group: null,
     actsIn: ["foliage"],
     techniques: ["spray", "sprayAndSwab", "wipe", "dunk", "hastySpray"],
     // It hinders moulting and cuts egg laying by half (HOUSE).
-    afterwards: { days: 8, youngHazard: 0.06, layFactor: 0.5 },
+    afterwards: { days: 8, hazard: { young: 0.06, adult: 0 }, layFactor: 0.5 },
     smallestIntervalDays: 3,
     mostTimes: 12,
     smell: "strong",
@@ -189,11 +177,9 @@ export const remedies = {
   },
   spinosad: {
     id: "spinosad",
-    kill: {
-      egg: { low: 0, likely: 0, high: 0 },
-      young: { low: 0.75, likely: 0.9, high: 0.97 },
-      adult: { low: 0.75, likely: 0.9, high: 0.97 },
-    },
+    kill: killing([0, 0, 0], [0.75, 0.9, 0.97], [0.75, 0.9, 0.97]),
+    // It goes on killing where it went (HOUSE).
+    afterwards: { days: 7, hazard: { young: 0.4, adult: 0.4 }, layFactor: 1 },
     // Of mites .2 where of thrips .9 (HOUSE).
     only: { thrips: 1, spiderMite: 0.2 / 0.9 },
     group: "5",
@@ -207,11 +193,7 @@ export const remedies = {
   },
   pyrethrins: {
     id: "pyrethrins",
-    kill: {
-      egg: { low: 0, likely: 0.05, high: 0.1 },
-      young: { low: 0.6, likely: 0.8, high: 0.9 },
-      adult: { low: 0.6, likely: 0.8, high: 0.9 },
-    },
+    kill: killing([0, 0.05, 0.1], [0.6, 0.8, 0.9], [0.6, 0.8, 0.9]),
     only: { thrips: 1, aphid: 1, fungusGnat: 1, mealybug: 0.5, softScale: 0.4, spiderMite: 0.3 },
     group: "3A",
     actsIn: ["foliage"],
@@ -224,11 +206,7 @@ export const remedies = {
   },
   essentialOil: {
     id: "essentialOil",
-    kill: {
-      egg: { low: 0, likely: 0, high: 0 },
-      young: { low: 0, likely: 0, high: 0 },
-      adult: { low: 0, likely: 0, high: 0 },
-    },
+    kill: killing([0, 0, 0], [0, 0, 0], [0, 0, 0]),
     only: {},
     group: null,
     actsIn: ["foliage"],
@@ -291,7 +269,7 @@ export const remedies = {
     group: "10A",
     actsIn: ["foliage"],
     techniques: ["spray", "hastySpray"],
-    afterwards: { days: 21, youngHazard: 0.1, layFactor: 0.2 },
+    afterwards: { days: 21, hazard: { young: 0.1, adult: 0 }, layFactor: 0.2 },
     smallestIntervalDays: 28,
     mostTimes: 1,
     smell: "slight",
@@ -357,6 +335,12 @@ export function doesTo(remedy: RemedyId, pest: string): number {
 /** Whether animals of a stage sit under a shell of their own or their mother's: armoured scale from the settled crawler on. */
 function isShelled(pest: string, stage: Pick<LifeStage, "id">): boolean {
   return pest === "armouredScale" && stage.id !== "crawler";
+}
+
+/** What a remedy does to a stage, as a factor on its own table: 0 where it does nothing, a part of it under a shell or in wool. */
+export function worksOn(remedy: RemedyId, pest: string, stage: LifeStage): number {
+  const usual = remedies[remedy].kill[phaseOf(stage)].likely;
+  return usual > 0 ? Math.min(1, killOf(remedy, pest, stage).likely / usual) : doesTo(remedy, pest);
 }
 
 /**

@@ -33,17 +33,8 @@ export function poisson({ uniform }: Dice, mean: number): number {
   return n;
 }
 
-/** Marsaglia and Tsang 2000, for shapes of at least 1; mean 1. */
-function gammaOfMeanOne(dice: Dice, shape: number): number {
-  const d = shape - 1 / 3;
-  for (;;) {
-    const normal = Math.sqrt(-2 * Math.log(1 - dice.uniform())) * Math.cos(2 * Math.PI * dice.uniform());
-    const v = (1 + normal / Math.sqrt(9 * d)) ** 3;
-    if (v > 0 && Math.log(1 - dice.uniform()) < 0.5 * normal * normal + d - d * v + d * Math.log(v)) {
-      return (d * v) / shape;
-    }
-  }
-}
+/** An exponential variate of mean 1: what animals that share their fate share. */
+const sharedFate = (dice: Dice) => -Math.log(1 - dice.uniform());
 
 /** 0 open, 1 sheltered, 2 deep. */
 type Site = 0 | 1 | 2;
@@ -57,11 +48,10 @@ interface Animal {
 
 /** What is believed of the animals at a look, by the rules (not by the recursions): numbers by site, stage and part. */
 interface Belief {
-  /** Expected unseen animals by type, and the shape of the factor that scales them all. */
-  readonly unseen: readonly number[];
-  readonly shape: number;
-  /** Animals seen and left alive, and of which type each is likely to be. */
-  readonly seen: number;
+  /** Expected animals by type that one factor scales all together. */
+  readonly together: readonly number[];
+  /** Animals seen and left alive that stand by themselves, and of which type each is likely to be. */
+  readonly single: number;
   readonly seenShares: readonly number[];
 }
 
@@ -76,7 +66,7 @@ export interface Played {
   readonly unseen: Figure;
   /** How likely nothing is left and no look since the last find saw anything. */
   readonly goneUnseen: Figure;
-  /** Expected number left. */
+  /** Expected number left where no look since the last find saw anything. */
   readonly left: Figure;
 }
 
@@ -87,7 +77,7 @@ interface Rules {
   readonly dice: Dice;
 }
 
-/** A population so large that it will not end by itself; no need to follow it further when only that is asked. */
+/** A population so large that it will not end by itself, nor stay unseen. */
 const HOPELESS = 3000;
 
 /**
@@ -130,23 +120,29 @@ export function play(
       from = i;
       if (i === last) atLast = belief;
     }
-    const rest = { begin: events[from]!.step, events: events.slice(from + 1), end: endStep };
-    const left = counted(rules, belief, rest, runs).reduce((sum, n) => sum + n, 0);
     const since = { begin: events[last]!.step, events: events.slice(last + 1), end: endStep };
     let unseen = 0;
     let goneUnseen = 0;
+    let left = 0;
     for (let run = 0; run < runs; run++) {
       const lived = live(rules, drawn(rules, atLast), since, HOPELESS);
       if (lived.seen) continue;
       unseen++;
+      left += lived.animals.length;
       if (lived.animals.length === 0) goneUnseen++;
     }
-    return { unseen: unseen / runs, goneUnseen: goneUnseen / runs, left };
+    return { unseen: unseen / runs, goneUnseen: goneUnseen / runs, left: left / runs };
   });
+  const unseen = figure(each.map((one) => one.unseen));
+  const perLife = figure(each.map((one) => one.left)).mean / unseen.mean;
   return {
-    unseen: figure(each.map((one) => one.unseen)),
+    unseen,
     goneUnseen: figure(each.map((one) => one.goneUnseen)),
-    left: figure(each.map((one) => one.left)),
+    // The error of a quotient of means: that of what is left of its line through them.
+    left: {
+      mean: perLife,
+      error: figure(each.map((one) => one.left - perLife * one.unseen)).error / unseen.mean,
+    },
   };
 }
 
@@ -189,36 +185,41 @@ function firstBelief(rules: Rules, shares: readonly number[], look: InspectionEv
   const see = seeOf(rules, look);
   const visible = dot(shares, see);
   const total = (1 + look.found) / (1 / 200 + visible);
-  return {
-    unseen: shares.map((share, i) => total * share * (1 - see[i]!)),
-    shape: 1 + look.found,
-    seen: look.removed ? 0 : look.found,
-    seenShares: sharesOfSeen(rules, shares, see, look),
-  };
+  return beliefOf(
+    shares.map((share, i) => total * share * (1 - see[i]!)),
+    look,
+    sharesOfSeen(rules, shares, see, look),
+  );
 }
 
-/** The numbers counted, scaled by what the look found of them: a Gamma of shape 2 before it, of shape 2 + found after it. */
+/** Of those seen and left alive two stand by themselves; the rest share the fate of the unseen. */
+function beliefOf(unseen: readonly number[], { removed, found }: InspectionEvent, seenShares: number[]): Belief {
+  const left = removed ? 0 : found;
+  const single = left > 2 ? 2 : left;
+  return { together: unseen.map((n, i) => n + (left - single) * seenShares[i]!), single, seenShares };
+}
+
+/** The numbers counted, scaled by what the look found of them, the count being worth two animals beforehand. */
 function laterBelief(rules: Rules, m: readonly number[], look: InspectionEvent): Belief {
   const see = seeOf(rules, look);
   const visible = dot(m, see);
   const scale = (2 + look.found) / (2 + visible);
-  return {
-    unseen: m.map((n, i) => scale * n * (1 - see[i]!)),
-    shape: 2 + look.found,
-    seen: look.removed ? 0 : look.found,
-    seenShares: sharesOfSeen(rules, m, see, look),
-  };
+  return beliefOf(
+    m.map((n, i) => scale * n * (1 - see[i]!)),
+    look,
+    sharesOfSeen(rules, m, see, look),
+  );
 }
 
 /** Animals as a belief has them. */
-function drawn(rules: Rules, { unseen, shape, seen, seenShares }: Belief): Animal[] {
+function drawn(rules: Rules, { together, single, seenShares }: Belief): Animal[] {
   const { dice } = rules;
   const types = typesOf(rules);
-  const factor = gammaOfMeanOne(dice, shape);
+  const factor = sharedFate(dice);
   const animals = types.flatMap((type, i) =>
-    Array.from({ length: poisson(dice, unseen[i]! * factor) }, () => ({ ...type })),
+    Array.from({ length: poisson(dice, together[i]! * factor) }, () => ({ ...type })),
   );
-  for (let k = 0; k < seen; k++) {
+  for (let k = 0; k < single; k++) {
     let at = dice.uniform();
     const type = types.find((_, i) => (at -= seenShares[i]!) < 0) ?? types.at(-1)!;
     animals.push({ ...type });
@@ -289,14 +290,15 @@ function stepOn({ history, scenario, dt, dice }: Rules, animals: readonly Animal
   const active = effects.filter(
     ({ renews }, i) => renews === undefined || !effects.slice(i + 1).some((later) => later.renews === renews),
   );
-  const layFactor = active.reduce((product, effect) => product * effect.layFactor, 1);
+  const met = ({ cover }: (typeof active)[number], site: Site) => (cover ? cover[site] : 1);
   const next: Animal[] = [];
   for (const animal of animals) {
     const stage = pest.stages[animal.stage]!;
+    const layFactor = active.reduce((all, one) => all * (1 - met(one, animal.site) * (1 - one.layFactor)), 1);
     const laid = ((stage.femaleEggs ?? 0) * scenario.eggs * warmth * dt * layFactor) / stage.degreeDays;
     const daughters = laid > 0 ? poisson(dice, laid) : 0;
     for (let i = 0; i < daughters; i++) next.push({ site: animal.site, stage: 0, part: 0 });
-    const hazard = active.reduce((total, effect) => total + effect.dailyHazard[animal.stage]!, 0);
+    const hazard = active.reduce((sum, one) => sum + one.dailyHazard[animal.stage]! * met(one, animal.site), 0);
     if (dice.uniform() >= Math.exp(-(stage.dailyDeath + hazard) * dt)) continue;
     if (stage.mobile) {
       const { shelteredShare: sheltered, deepShare } = sites;

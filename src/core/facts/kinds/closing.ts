@@ -24,7 +24,7 @@ export const closing = factKind({
     note: z.string(),
     /** How likely it was over when it was closed; null where that was not reckoned. */
     pClear: z.number().nullable(),
-    /** What the case had told of the keeper's hand: the weights of reach ×2, ×1, ×½ with a technique; null where nothing was. */
+    /** What the case had told of the keeper's hand: the weights of reach ×2.5, ×1, ×⅓ with a technique; null where nothing was. */
     reach: z.object({ technique: z.enum(techniqueIds), weights: z.array(z.number()).length(3) }).nullable(),
   }),
   columns: {

@@ -57,7 +57,7 @@ function promiseFor(context: Context, deed: AdoptPlan, found: Case, record: Kept
   const day = today(context);
   const asOf: Day = first < day ? first : day;
   if (first < found.openedOn || deed.dates.at(-1)! > addDays(day, LONGEST_DAYS)) return null;
-  const file = fileOfCase(record, found, asOf, context.collection.timeZone);
+  const file = fileOfCase(record, found, asOf, context.collection);
   const read = file && checkCaseFile(file);
   if (!read?.ok) return null;
   const { planTarget: target, workDays } = waysOf(context.collection);

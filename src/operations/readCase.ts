@@ -97,7 +97,7 @@ export async function readCase(context: Context, asked: string): Promise<CaseVie
     plan,
     nextStep: plan && nextTreatment(plan),
     clearance: ruleOf(found, record, record.warmth, day, sureness),
-    file: fileOfCase(record, found, day, context.collection.timeZone),
+    file: fileOfCase(record, found, day, context.collection),
     judged,
     changed: changesSince(plan, found, record, record.warmth, day, judgement?.outlook?.lateDays ?? 0),
     generationDays: place.meanC === null ? null : eggToAdultDays(pestOf(found.pest), place.meanC),

@@ -26,7 +26,7 @@ export async function readDelay(context: Context, caseId: string): Promise<Delay
   const plan = planInForce(found, record.cases, record);
   const day = today(context);
   const [next, ...others] = plan ? treatmentsToCome(plan) : [];
-  const file = fileOfCase(record, found, day, context.collection.timeZone);
+  const file = fileOfCase(record, found, day, context.collection);
   const read = file && checkCaseFile(file);
   if (!next || !read?.ok) return null;
   const { planTarget: target, workDays } = waysOf(context.collection);

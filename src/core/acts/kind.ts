@@ -1,6 +1,7 @@
 import type { z } from "zod";
 import type { ProductId } from "../household/products";
 import type { Search } from "../inspection/see";
+import type { Air } from "../climate/air";
 import type { Pest, PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import type { LastingEvent, TreatmentEvent } from "../population/events";
@@ -9,12 +10,20 @@ import type { Poured } from "./poured";
 import type { TimerProposal } from "./timerIds";
 import type { WorkId } from "./workIds";
 
+/** What lasting acts depend on, so many whole days after they were done. */
+export interface Conditions extends Air {
+  /** Whether the plant rests dry. */
+  readonly rests: boolean;
+}
+
 /** Whose animals an act meets: a pest, and where it hides on a plant of a form. */
 export interface Target {
   readonly pest: Pest;
   /** Whose weights say where the animals sit. */
   readonly weights: PestId;
   readonly form: GrowthFormId;
+  /** How it is on the days after the act; as the tables take it where left out. */
+  readonly conditions?: (daysAfter: number) => Conditions;
 }
 
 /** What an act takes. */

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { orNothing, whole } from "../fields";
-import { predatorIds, predators, type LastingRemedy, type PredatorId } from "../remedies/lasting";
+import { huntsIn, predatorIds, predators, type LastingRemedy, type PredatorId } from "../remedies/lasting";
 import { actKind, touchesNothing } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 
@@ -17,8 +17,15 @@ export const release = actKind({
     where: orNothing(z.enum(["cabinet", "open"])).optional(),
   }),
   doneTo: ["plant", "place"],
-  events: ({ predator, where }, { pest }, atDays) =>
-    hunts(predator, where) ? lastingEvents(pest, predators[predator], atDays) : [],
+  events: ({ predator, where }, { pest, conditions }, atDays) =>
+    hunts(predator, where)
+      ? lastingEvents(
+          pest,
+          predators[predator],
+          atDays,
+          conditions && ((daysAfter) => huntsIn(predator, conditions(daysAfter))),
+        )
+      : [],
   treats: ({ predator, where }, pest) => hunts(predator, where) && pest in predators[predator].dailyHazard,
   cleanLook: () => null,
   touches: ({ predator }) => ({ ...touchesNothing, mix: predator === "nematodes" }),

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { text } from "../fields";
-import { systemicIds, systemics } from "../remedies/lasting";
+import { meanOf } from "../numerics/mean";
+import { systemicIds, systemics, takenUpAt } from "../remedies/lasting";
 import { actKind, touchesNothing } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 
@@ -17,7 +18,14 @@ export const systemic = actKind({
     given: text(120),
   }),
   doneTo: ["plant"],
-  events: ({ remedy }, { pest }, atDays) => lastingEvents(pest, systemics[remedy], atDays),
+  events: ({ remedy }, { pest, conditions }, atDays) => {
+    if (!conditions) return lastingEvents(pest, systemics[remedy], atDays);
+    // What is in the plant is what it took up until the remedy begins to act.
+    const { fromDay } = systemics[remedy];
+    const days = Array.from({ length: fromDay }, (_, day) => conditions(day));
+    const share = meanOf(days.map(({ meanC, rests }) => takenUpAt(meanC, rests))) ?? 1;
+    return lastingEvents(pest, systemics[remedy], atDays, () => share);
+  },
   treats: ({ remedy }, pest) => pest in systemics[remedy].dailyHazard,
   cleanLook: () => null,
   touches: () => ({ ...touchesNothing, roots: true }),

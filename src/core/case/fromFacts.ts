@@ -1,6 +1,7 @@
 import { cleanLookIn, eventsOfAct } from "../acts/acts";
 import { applicationOf } from "../acts/contact";
-import type { ActEvent } from "../acts/kind";
+import type { ActEvent, Target } from "../acts/kind";
+import { mitesLayIn } from "../climate/air";
 import { addDays, type Day } from "../climate/days";
 import type { Plant } from "../facts/descriptions";
 import { byMoment, standing, type ActDone, type Look } from "../facts/facts";
@@ -14,7 +15,7 @@ import { isBeside } from "./beside";
 import { inspectionsOn } from "./inspections";
 import type { TreatmentEvent } from "../population/events";
 import type { Case } from "./cases";
-import type { WarmthBetween } from "./warmth";
+import type { HumidityBetween, WarmthBetween } from "./warmth";
 
 export interface CaseFacts {
   readonly found: Pick<Case, "pest" | "openedAt" | "openedOn" | "closing">;
@@ -23,6 +24,10 @@ export interface CaseFacts {
   readonly looks: readonly Look[];
   readonly acts: readonly ActDone[];
   readonly warmth: WarmthBetween;
+  /** Nothing is known of it where left out. */
+  readonly humidity?: HumidityBetween;
+  /** Whether the plant rests dry on a day; it never does where left out. */
+  readonly restsOn?: (day: Day) => boolean;
   /** What clocks where the plant stands show at a moment, `YYYY-MM-DDTHH:mm`. */
   readonly wallTime: (at: Date) => string;
   /** What is known of the keeper's hand from before: weights of reach ×2.5, ×1, ×⅓; null where nothing is. */
@@ -51,13 +56,18 @@ export function caseFileFrom({ found, plant, warmth, wallTime, ...facts }: CaseF
   const moment = (at: Date) => `${wallTime(at)}:00Z`;
   const looks = standing(inspectionsOn(facts)).filter((look) => counts(look) && look.at >= openedAt);
   const acts = standing(facts.acts).filter((one) => counts(one) && cleanLookIn(one.act) === null);
-  const events = [
-    ...looks.map((look) => ({ ...look, events: inspectionsOf(look, moment(look.at), pest, plant) })),
-    ...acts.map((done) => ({ ...done, events: eventsOf(done, moment, pest, plant, openedAt) })),
-  ]
-    .toSorted(byMoment)
-    .flatMap((one) => one.events);
   const dailyMeanC = warmth(openedOn, asOf);
+  const target = { pest: pestOf(pest), weights: pest, form: plant.growthForm };
+  const during = (done: ActDone) => ({ ...target, conditions: conditionsFrom(done.day, asOf, { warmth, ...facts }) });
+  const events = [
+    ...(pest === "spiderMite" ? layingInAir(openedOn, asOf, facts.humidity) : []),
+    ...[
+      ...looks.map((look) => ({ ...look, events: inspectionsOf(look, moment(look.at), pest, plant) })),
+      ...acts.map((done) => ({ ...done, events: eventsOf(done, moment, during(done), openedAt) })),
+    ]
+      .toSorted(byMoment)
+      .flatMap((one) => one.events),
+  ];
   // Lasting effects from before stand first; the first find is day 0 all the same, since they begin no earlier than it.
   if (asOf < openedOn || dailyMeanC.length === 0 || !events.some(isFind)) return null;
   return {
@@ -73,6 +83,42 @@ export function caseFileFrom({ found, plant, warmth, wallTime, ...facts }: CaseF
     asOf: addDays(asOf, 1),
   };
 }
+
+/** How it was on the days after one; after the last that is known it stays as it was then. */
+function conditionsFrom(
+  day: Day,
+  asOf: Day,
+  { warmth, humidity, restsOn }: Pick<CaseFacts, "warmth" | "humidity" | "restsOn">,
+): Target["conditions"] {
+  const means = warmth(day, asOf);
+  if (means.length === 0) return undefined;
+  const humid = humidity?.(day, asOf) ?? [];
+  return (daysAfter) => {
+    const i = Math.min(daysAfter, means.length - 1);
+    return { meanC: means[i]!, humidity: humid[i] ?? null, rests: restsOn?.(addDays(day, daysAfter)) ?? false };
+  };
+}
+
+/** What the air does to the laying of mites, in stretches of days on which it does the same to a twentieth. */
+function layingInAir(from: Day, to: Day, humidity: HumidityBetween | undefined): FileEvent[] {
+  const stretches: { begin: number; end: number; layFactor: number }[] = [];
+  for (const [day, percent] of (humidity?.(from, to) ?? []).entries()) {
+    const layFactor = Math.round(mitesLayIn(percent) * 20) / 20;
+    const last = stretches.at(-1);
+    if (last && last.layFactor === layFactor) last.end = day + 1;
+    else stretches.push({ begin: day, end: day + 1, layFactor });
+  }
+  // As it is now it stays.
+  return stretches
+    .filter(({ layFactor }) => layFactor !== 1)
+    .map(({ begin, end, layFactor }) => ({
+      ...{ type: "lasting", at: addDays(from, begin), dailyHazard: {}, layFactor },
+      until: addDays(from, end === stretches.at(-1)!.end ? end + AIR_STAYS_DAYS : end),
+    })) as FileEvent[];
+}
+
+/** The air is taken to stay as it is now for so many days. */
+const AIR_STAYS_DAYS = 60;
 
 const isFind = (event: FileEvent) => event.type === "inspection" && event.found > 0;
 
@@ -145,19 +191,17 @@ function oneSided(
 function eventsOf(
   { act, at }: ActDone,
   moment: (at: Date) => string,
-  pest: PestId,
-  { growthForm }: CaseFacts["plant"],
+  target: Target & { readonly weights: PestId },
   openedAt: Date,
 ): FileEvent[] {
-  const there = spotsOf(growthForm);
+  const there = spotsOf(target.form);
   if (act.kind === "contact" && at >= openedAt) {
     const spots = act.spots.filter((spot) => there.includes(spot));
     const { remedy, technique, potency, tool } = applicationOf(act);
     const how = { ...(potency !== 1 && { potency }), ...(tool && { with: tool }), ...(spots.length > 0 && { spots }) };
     return [{ type: "treatment", at: moment(at), remedy: remedyNames[remedy], technique, ...how }];
   }
-  const target = { pest: pestOf(pest), weights: pest, form: growthForm };
-  return eventsOfAct(act, target, 0).flatMap((event) => inNumbers(event, at, moment, pest, openedAt));
+  return eventsOfAct(act, target, 0).flatMap((event) => inNumbers(event, at, moment, target.weights, openedAt));
 }
 
 const DAY_MS = 86_400_000;
@@ -171,7 +215,11 @@ function inNumbers(event: ActEvent, at: Date, moment: (at: Date) => string, pest
     if (until <= openedAt) return [];
     const { layFactor, dailyHazard, cover } = event.effect;
     const begins = from < openedAt ? openedAt : from;
-    const how = { dailyHazard: byStage(dailyHazard), layFactor, ...(cover && { cover: [...cover] as [number, number, number] }) };
+    const how = {
+      dailyHazard: byStage(dailyHazard),
+      layFactor,
+      ...(cover && { cover: [...cover] as [number, number, number] }),
+    };
     return [{ type: "lasting", at: moment(begins), until: moment(until), ...how }];
   }
   if (at < openedAt || event.kill.every(({ high }) => high === 0)) return [];

@@ -1,5 +1,6 @@
 import { eventsOfAct } from "../acts/acts";
 import type { Application } from "../acts/contact";
+import type { Conditions, Target } from "../acts/kind";
 import { workOf } from "../acts/works";
 import { addDays, type Day } from "../climate/days";
 import type { ActDone } from "../facts/facts";
@@ -35,6 +36,8 @@ export interface OnPlant {
   readonly bearer: Bearer;
   /** The best the keeper has to search with. */
   readonly tool: ToolId;
+  /** How it is where it stands now, and stays; as the tables take it where left out. */
+  readonly now?: Conditions;
   /** What was put on lately, in soap washes of the whole plant. */
   readonly washes: readonly { readonly on: Day; readonly washes: number }[];
 }
@@ -47,15 +50,14 @@ export function washesOn(acts: readonly ActDone[], today: Day): OnPlant["washes"
   });
 }
 
-const targetOf = (pest: PestId, form: GrowthFormId) => ({ pest: pestOf(pest), weights: pest, form });
-
 /** A dose as it will be put on this plant; the same dose always gives the same object. */
-function applier(pest: PestId, form: GrowthFormId, { bearer, tool }: Pick<OnPlant, "bearer" | "tool">) {
+function applier(pest: PestId, form: GrowthFormId, { bearer, tool, now }: Pick<OnPlant, "bearer" | "tool" | "now">) {
+  const target: Target = { pest: pestOf(pest), weights: pest, form, ...(now && { conditions: () => now }) };
   const known = new Map<string, ComingDose["dose"]>();
   return (dose: Dose): ComingDose["dose"] => {
     if (isWork(dose)) {
       const there = known.get(dose.work) ?? {
-        events: eventsOfAct(workOf(dose.work).act(bearer), targetOf(pest, form), 0),
+        events: eventsOfAct(workOf(dose.work).act(bearer), target, 0),
       };
       known.set(dose.work, there);
       return there;
@@ -140,6 +142,6 @@ export function comparisonOn(
     helps: helpsFor(pestId, bearer.form, dunk).filter(
       ({ id }) => !(id === "dunk" && dunkRefused) && !(id === "systemic" && systemicKeptOut),
     ),
-    ...(tool !== "loupe" && { withLoupe: applier(pestId, bearer.form, { bearer, tool: "loupe" }) }),
+    ...(tool !== "loupe" && { withLoupe: applier(pestId, bearer.form, { ...on, tool: "loupe" }) }),
   };
 }

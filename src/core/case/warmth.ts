@@ -1,5 +1,5 @@
 import { placeOrder } from "../facts/placeOrder";
-import { dailyMean, dailyMeans, type DatedTemperature } from "../climate/dailyMeans";
+import { dailyHumidity, dailyMean, dailyMeans, type DatedTemperature } from "../climate/dailyMeans";
 import { addDays, type Day } from "../climate/days";
 import { HOURS_FOR_A_MEAN } from "../climate/samples";
 import type { Place } from "../facts/descriptions";
@@ -10,6 +10,8 @@ export interface MeasuredDay {
   readonly placeId: string;
   readonly day: Day;
   readonly meanC: number;
+  /** Mean relative humidity, %; null or left out where it was not measured. */
+  readonly humidity?: number | null;
   readonly hours: number;
 }
 
@@ -32,8 +34,9 @@ export function temperaturesBy(
     else own.set(placeId, [one]);
   };
   for (const reading of standing(readings)) add(reading.placeId, reading);
-  for (const { placeId, day, meanC, hours } of measured)
-    if (hours >= HOURS_FOR_A_MEAN) add(placeId, { day, celsius: meanC, source: "measured" });
+  for (const { placeId, day, meanC, humidity, hours } of measured)
+    if (hours >= HOURS_FOR_A_MEAN)
+      add(placeId, { day, celsius: meanC, humidity: humidity ?? null, source: "measured" });
   const { outwards } = placeOrder(places);
   return (placeId) => {
     const warm = outwards(placeId).find(({ id }) => own.has(id));
@@ -49,20 +52,36 @@ export type WarmthBetween = (from: Day, to: Day) => number[];
  * before its first placement that of the first.
  */
 export function warmthAlong(placements: readonly Placement[], temperaturesOf: TemperaturesOf): WarmthBetween {
-  const stood = standing(placements);
+  const along = stretchesOf(placements);
   return (from, to) => {
-    const means: number[] = [];
-    for (const [i, { placeId, day }] of stood.entries()) {
+    const each = along(from, to).map(({ placeId, begin, end }) => {
+      const temperatures = temperaturesOf(placeId);
+      return temperatures.length === 0 ? null : dailyMeans(temperatures, begin, end);
+    });
+    return each.some((means) => means === null) ? [] : each.flatMap((means) => means ?? []);
+  };
+}
+
+/** How humid a plant had it on each day from one to another, both included, %; null on days of which nothing is known. */
+export type HumidityBetween = (from: Day, to: Day) => (number | null)[];
+
+/** The humidity of the places where a plant stood, day by day, as {@link warmthAlong} has their warmth. */
+export function humidityAlong(placements: readonly Placement[], temperaturesOf: TemperaturesOf): HumidityBetween {
+  const along = stretchesOf(placements);
+  return (from, to) =>
+    along(from, to).flatMap(({ placeId, begin, end }) => dailyHumidity(temperaturesOf(placeId), begin, end));
+}
+
+/** Where a plant stood at the ends of days, in stretches; before its first placement where that was. */
+function stretchesOf(placements: readonly Placement[]) {
+  const stood = standing(placements);
+  return (from: Day, to: Day) =>
+    stood.flatMap(({ placeId, day }, i) => {
       const begin = i === 0 || day < from ? from : day;
       const next = stood[i + 1]?.day;
       const end = next !== undefined && next <= to ? addDays(next, -1) : to;
-      if (begin > end) continue;
-      const temperatures = temperaturesOf(placeId);
-      if (temperatures.length === 0) return [];
-      means.push(...dailyMeans(temperatures, begin, end));
-    }
-    return means;
-  };
+      return begin > end ? [] : [{ placeId, begin, end }];
+    });
 }
 
 /** How warm it is at a place on a day, °C; null where nothing is known. */

@@ -55,8 +55,7 @@ function anchorOf(
   const left = removed ? 0 : found;
   const single = Math.min(left, MOST_SINGLE);
   const together = new Float64Array(layout.length);
-  for (let i = 0; i < layout.types; i++)
-    together[i] = scale * m[i]! * (1 - see[i]!) + (left - single) * seenShares[i]!;
+  for (let i = 0; i < layout.types; i++) together[i] = scale * m[i]! * (1 - see[i]!) + (left - single) * seenShares[i]!;
   return { together, single, seenShares };
 }
 

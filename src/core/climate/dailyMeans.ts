@@ -1,10 +1,13 @@
-import { daysBetween, type Day } from "./days";
+import { meanOf } from "../numerics/mean";
+import { addDays, daysBetween, type Day } from "./days";
 
 /** How warm it was somewhere: the keeper's "about so much from that day on", what a thermometer showed on it, or the mean of a day that was measured. */
 export interface DatedTemperature {
   readonly day: Day;
   readonly celsius: number;
   readonly source: "about" | "thermometer" | "measured";
+  /** Relative humidity, %; null or left out where it was not measured. */
+  readonly humidity?: number | null;
 }
 
 /**
@@ -56,4 +59,25 @@ function knownMeans(
       return { day, mean, after: measured !== null && about !== null ? about : mean };
     })
     .toSorted((a, b) => (a.day < b.day ? -1 : 1));
+}
+
+/** What was measured of the humidity holds for so many days more (HOUSE): rooms change with the season. */
+const HUMIDITY_HOLDS_DAYS = 14;
+
+/**
+ * The mean relative humidity of each day from `from` to `to`, both included, %: that of the day's own readings, else of the last day
+ * before it within a fortnight; null where there is none. @example dailyHumidity([], from, to) // null for each day
+ */
+export function dailyHumidity(readings: readonly DatedTemperature[], from: Day, to: Day): (number | null)[] {
+  const byDay = new Map<Day, number[]>();
+  for (const { day, humidity } of readings)
+    if (typeof humidity === "number") byDay.set(day, [...(byDay.get(day) ?? []), humidity]);
+  const known = [...byDay].toSorted(([a], [b]) => (a < b ? -1 : 1));
+  let next = 0;
+  return Array.from({ length: Math.max(0, daysBetween(from, to) + 1) }, (_, i) => {
+    const day = addDays(from, i);
+    while (next < known.length && known[next]![0] <= day) next++;
+    const last = known[next - 1];
+    return last && daysBetween(last[0], day) <= HUMIDITY_HOLDS_DAYS ? meanOf(last[1]) : null;
+  });
 }

@@ -50,6 +50,16 @@ export interface DescribedPlant extends Kind {
   readonly inFlower: boolean;
 }
 
+/** Whether plants that rest in the cold half of the year rest on a day. */
+function isColdSeason(on: Day, hemisphere: Hemisphere): boolean {
+  return ["autumn", "winter"].includes(seasonOf(Number(on.slice(5, 7)), hemisphere));
+}
+
+/** Whether a plant rests dry on a day, and so takes nothing up. */
+export function restsDryOn(plant: Kind, on: Day, hemisphere: Hemisphere): boolean {
+  return isColdSeason(on, hemisphere) && sensitivitiesOf(plant).some(({ id }) => id === "winterDry");
+}
+
 /** A plant as remedies are weighed against it, on a day. */
 export function bearerOf(
   plant: DescribedPlant,
@@ -59,8 +69,7 @@ export function bearerOf(
   home: Home = anyHome,
 ): Bearer {
   const { potCm, inBud, inFlower, growthForm: form } = plant;
-  const cold = ["autumn", "winter"].includes(seasonOf(Number(on.slice(5, 7)), hemisphere));
   const known = genusMeant(plant.genus) !== null;
   const sensitivities = sensitivitiesOf(plant).map(({ id }) => id);
-  return { sensitivities, known, form, potCm, inBud, inFlower, resting: cold, reactions, home };
+  return { sensitivities, known, form, potCm, inBud, inFlower, resting: isColdSeason(on, hemisphere), reactions, home };
 }

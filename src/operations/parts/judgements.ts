@@ -15,6 +15,7 @@ import type { AssessmentRow } from "@/db/stores/assessments";
 import * as assessments from "@/db/stores/assessments";
 import { wallTimeIn } from "@/zones";
 import { today, type Context } from "../context";
+import { restsDryOn } from "@/core/suitability/bearer";
 import { onPlant } from "./onPlant";
 import type { KeptRecord } from "./plantRecords";
 
@@ -45,17 +46,23 @@ export function keptJudgement(row: AssessmentRow | undefined): Judged | null {
 }
 
 /** The case file of a case, as of the end of a day; null where its facts make none. */
-export function fileOfCase(record: KeptRecord, found: Case, asOf: Day, timeZone: string): CaseFileInput | null {
-  const { plant, looks, acts, warmth, shownReach } = record;
+export function fileOfCase(
+  record: KeptRecord,
+  found: Case,
+  asOf: Day,
+  { timeZone, hemisphere }: Pick<Context["collection"], "timeZone" | "hemisphere">,
+): CaseFileInput | null {
+  const { plant, looks, acts, warmth, humidity, shownReach } = record;
   const reachPrior = reachBefore(found, acts, shownReach);
   const wallTime = (at: Date) => wallTimeIn(at, timeZone);
-  return caseFileFrom({ found, plant, looks, acts, warmth, wallTime, asOf, reachPrior });
+  const restsOn = (day: Day) => restsDryOn(plant, day, hemisphere);
+  return caseFileFrom({ found, plant, looks, acts, warmth, humidity, restsOn, wallTime, asOf, reachPrior });
 }
 
 /** Judges an open case from its plant's record. Reads and writes nothing; a case that cannot be reckoned says why. */
 export function judge(context: Pick<Context, "collection" | "now">, record: KeptRecord, found: Case): Judged {
   const day = today(context);
-  const input = fileOfCase(record, found, day, context.collection.timeZone);
+  const input = fileOfCase(record, found, day, context.collection);
   const last = standing(record.inspections).findLast((look) => look.at >= found.openedAt);
   if (!input || !last)
     return { ok: false, problems: [{ path: "", message: "nothing is known of the warmth it has had" }] };

@@ -5,9 +5,10 @@ import { standing } from "@/core/facts/facts";
 import { inUse } from "@/core/household/bottles";
 import { systemicIn, type Home } from "@/core/household/household";
 import { usualTool } from "@/core/facts/settings";
-import { bearerOf, type Bearer } from "@/core/suitability/bearer";
+import { bearerOf, restsDryOn, type Bearer } from "@/core/suitability/bearer";
 import { helpersOn } from "@/core/case/helpersOn";
 import { today, type Context } from "../context";
+import type { KeptRecord } from "./plantRecords";
 
 /** What a collection's home says to remedies. */
 export function homeOf({ household, notAllowed, bottles }: Context["collection"]): Home {
@@ -34,8 +35,16 @@ export function bearerOn(
 }
 
 /** What of a plant and its keeper bears on what is done next. */
-export function onPlant(context: Pick<Context, "collection" | "now">, record: PlantRecord): OnPlant {
+export function onPlant(context: Pick<Context, "collection" | "now">, record: KeptRecord): OnPlant {
   const day = today(context);
   const tool = usualTool(context.collection.owns);
-  return { bearer: bearerOn(context, record, day), tool, washes: washesOn(record.acts, day) };
+  const [meanC] = record.warmth(day, day);
+  const [humidity = null] = record.humidity(day, day);
+  const rests = restsDryOn(record.plant, day, context.collection.hemisphere);
+  return {
+    bearer: bearerOn(context, record, day),
+    tool,
+    ...(meanC !== undefined && { now: { meanC, humidity, rests } }),
+    washes: washesOn(record.acts, day),
+  };
 }

@@ -1,7 +1,14 @@
 import { placeOrder } from "@/core/facts/placeOrder";
 import { placesInRecord, recordOf, type PlantRecord } from "@/core/case/record";
 import type { ShownReach } from "@/core/case/hand";
-import { temperaturesBy, warmthAlong, type TemperaturesOf, type WarmthBetween } from "@/core/case/warmth";
+import {
+  humidityAlong,
+  temperaturesBy,
+  warmthAlong,
+  type HumidityBetween,
+  type TemperaturesOf,
+  type WarmthBetween,
+} from "@/core/case/warmth";
 import type { Place } from "@/core/facts/descriptions";
 import { byMoment, type FactKindId } from "@/core/facts/facts";
 import type { Scope } from "@/db/connection";
@@ -17,6 +24,7 @@ import { measuredLately } from "./measured";
 /** The record of a plant with the warmth it has had and the version of its facts. */
 export interface KeptRecord extends PlantRecord {
   readonly warmth: WarmthBetween;
+  readonly humidity: HumidityBetween;
   readonly factsVersion: number;
   /** What cases closed lately have told of the keepers' hands. */
   readonly shownReach: readonly ShownReach[];
@@ -92,6 +100,7 @@ export async function recordsOf(scope: Scope, plantIds: readonly string[]): Prom
         ...recordOf(own, inRecord),
         exposures: byPlant(beside, plant.id),
         warmth: warmthAlong(own.placements, temperaturesOf),
+        humidity: humidityAlong(own.placements, temperaturesOf),
         factsVersion: state.factsVersion,
         shownReach,
         listed: state,

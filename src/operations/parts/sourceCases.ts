@@ -23,7 +23,7 @@ export async function reckonNumbers(context: Context, scope: Scope): Promise<num
     const record = (await recordsOf(scope, [plantId])).records[0];
     const found = record?.cases.find(({ id }) => id === caseId);
     if (!record || !found) continue;
-    const input = fileOfCase(record, found, asOf, timeZone);
+    const input = fileOfCase(record, found, asOf, context.collection);
     const read = input && checkCaseFile(input);
     const numbers = read?.ok ? numbersOf(read.file) : null;
     const { factsVersion } = record;

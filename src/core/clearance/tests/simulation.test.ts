@@ -222,10 +222,12 @@ describe("the recursions against animals played one by one from the first find o
     const unseen = Math.exp(believed[0]!.logUnseen);
     const gone = scenarioPClear[0]! * unseen;
     const left = expectedByStage(reckoning).reduce((sum, n) => sum + n, 0);
-    // Something that never happened in so many lives may still happen once in as many.
-    const rare = 1 / (BATCHES * RUNS);
+    // Something that hardly ever happens may not have happened in so many lives: the error of a count is known beforehand.
+    const lives = BATCHES * RUNS;
     const agree = (reckoned: number, { mean, error }: Figure) =>
-      expect(Math.abs(mean - reckoned)).toBeLessThan(STANDARD_ERRORS * Math.max(error, rare));
+      expect(Math.abs(mean - reckoned)).toBeLessThan(
+        STANDARD_ERRORS * Math.max(error, 1 / lives, Math.sqrt(Math.max(0, reckoned * (1 - reckoned)) / lives)),
+      );
     agree(unseen, played.unseen);
     agree(gone, played.goneUnseen);
     agree(left, played.left);

@@ -3,6 +3,10 @@ import path from "node:path";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { assessFile } from "../../case/assess";
+import { addDays, type Day } from "../../climate/days";
+import type { ToolId } from "../../inspection/tools";
+import type { PestId } from "../../pests/pests";
+import type { GrowthFormId } from "../../plants/growthForms";
 import { expand } from "../expand";
 import { planFile } from "../../case/planFile";
 import { MOST_BYTES, readCaseFile } from "../read";
@@ -30,18 +34,53 @@ const problems = (input: unknown) => {
 };
 
 describe("agrees with an independent program", () => {
-  // Source: two cases reckoned by a program written separately from the same mathematics.
-  it.each(["one-scenario", "found-again", "deep-places"])("%s", (name) => {
-    const expected = JSON.parse(here(`${name}.answer.json`)) as ReturnType<typeof assess>;
-    const read = readCaseFile(here(`${name}.json`));
-    if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    const assessed = assessFile(read.file);
+  // Source: cases reckoned by a program written separately from the same mathematics.
+  it.each(["one-scenario", "found-again", "deep-places", "taken-apart", "after-effect"])("%s", (name) => {
+    const told = JSON.parse(here(`${name}.answer.json`)) as ReturnType<typeof assess>;
+    const assessed = assessFile(fileOf(JSON.parse(here(`${name}.json`))));
     if (!assessed.ok) throw new Error(JSON.stringify(assessed.problems));
-    const { pClear, expected: numbers, weights, scenarioPClear } = assessed.assessment;
-    expect(pClear).toBeCloseTo(expected.pClear, 6);
-    for (const [stage, n] of Object.entries(expected.expected)) expect(numbers[stage]).toBeCloseTo(n, 6);
-    expect(weights).toEqual(expected.weights.map((weight) => expect.closeTo(weight, 6) as number));
-    expect(scenarioPClear).toEqual(expected.scenarioPClear.map((p) => expect.closeTo(p, 6) as number));
+    const { pClear, pUnseen, expected, weights, scenarioPClear } = assessed.assessment;
+    const near = (value: number) => expect.closeTo(value, 9) as number;
+    expect(pClear).toEqual(near(told.pClear));
+    expect(pUnseen).toEqual(near(told.pUnseen));
+    for (const [stage, n] of Object.entries(told.expected)) expect(expected[stage]! / n).toBeCloseTo(1, 9);
+    expect(weights).toEqual(told.weights.map(near));
+    expect(scenarioPClear).toEqual(told.scenarioPClear.map(near));
+  });
+});
+
+interface Practised {
+  readonly name: string;
+  readonly pest: PestId;
+  readonly growthForm: GrowthFormId;
+  readonly meanC: number;
+  readonly found: number;
+  readonly look: ToolId;
+  readonly course: readonly { readonly day: number; readonly [how: string]: unknown }[];
+  readonly over: readonly [number, number];
+  readonly asOfDay: number;
+}
+
+describe("what growers say that courses come to", () => {
+  const { spots, rows } = JSON.parse(here("practice.json")) as {
+    spots: Record<string, readonly string[]>;
+    rows: readonly Practised[];
+  };
+  // Common practice, no source: windows that are coarse on purpose. A number of ours may be moved to meet one, never the window.
+  it.each(rows.map((row) => [row.name, row] as const))("%s", (_name, row) => {
+    const { pest, growthForm, meanC, found, look, course, over, asOfDay } = row;
+    const there = spots[growthForm];
+    const on = (day: number) => addDays("2026-01-01" as Day, day);
+    const { pClear } = assess({
+      ...{ format: "wary-petal.case", version: 1, pest, plant: { growthForm }, temperature: meanC, scenarios: "all" },
+      events: [
+        { type: "inspection", at: on(0), found, removed: false, look: { with: look, spots: there } },
+        ...course.map(({ day, ...how }) => ({ type: "treatment", at: on(day), ...how, spots: there })),
+      ],
+      asOf: on(asOfDay),
+    });
+    expect(pClear).toBeGreaterThanOrEqual(over[0]);
+    expect(pClear).toBeLessThanOrEqual(over[1]);
   });
 });
 

@@ -94,7 +94,6 @@ export async function readPrevention(context: Context): Promise<PreventionView> 
     for (const { id } of all) warmth.set(id, warmthAt(read.temperaturesOf, id, day) ?? USUAL_C);
   }
   const carried = new Map((await carriage.of(scope, [...rows.keys()])).map((row) => [row.plantId, row]));
-  const at = (placeId: string) => listed.filter((row) => row.placeId === placeId).length;
   const asked = records.map((record): { readonly record: KeptRecord; readonly plant: RoundPlant } => {
     const { id, potCm, genus } = record.plant;
     const row = rows.get(id)!;
@@ -104,7 +103,7 @@ export async function readPrevention(context: Context): Promise<PreventionView> 
         ...{ plantId: id, bearer: bearerOn(context, record, day), prone: proneTo(genus) },
         inCase: record.cases.some(({ open }) => open),
         carries: carried.get(id)?.result?.pests ?? [],
-        neighbours: at(row.placeId) - 1,
+        placeId: row.placeId,
         meanC: warmth.get(row.placeId) ?? USUAL_C,
         minutes: minutesFor(TECHNIQUE, potCm),
         volumeMl: volumeFor(TECHNIQUE, potCm),
@@ -184,7 +183,7 @@ export async function readPrevention(context: Context): Promise<PreventionView> 
     worth: roundMixes.map((mix) => ({
       mix,
       all: worthOf(round, { mix, technique: TECHNIQUE }),
-      prone: worthOf(round.filter(isProne), { mix, technique: TECHNIQUE }),
+      prone: worthOf(round, { mix, technique: TECHNIQUE }, isProne),
     })),
     running: roundOf(),
     guests: ofKind(running, "guests").map((one) => {

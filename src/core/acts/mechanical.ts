@@ -11,6 +11,7 @@ import { pestOf, type Habitat, type PestId } from "../pests/pests";
 import type { Search } from "../inspection/see";
 import { actKind, touchesNothing, type ActEvent, type Target } from "./kind";
 import { fan } from "./timerIds";
+import type { WorkId } from "./workIds";
 import { seenIds, touched } from "./touch";
 
 export const mechanicalWays = ["squash", "pickOff", "litter", "dustOff", "wipe", "shower", "prune", "unpot"] as const;
@@ -116,7 +117,7 @@ export const mechanical = actKind({
   }),
   product: () => null,
   poured: () => null,
-  work: ({ way }) => (way === "unpot" || way === "shower" ? way : null),
+  work: ({ way }) => workOf[way] ?? null,
   cautions: ({ way }) => cautions[way],
   costs: ({ way }, potCm) => ({ minutes: Math.max(1, Math.round((minutesAt12cm[way] * potCm) / 12)), volumeMl: 0 }),
   timers: ({ way }) => (way === "shower" || way === "unpot" ? [fan] : []),
@@ -125,6 +126,14 @@ export const mechanical = actKind({
     return dryDays > 0 ? [{ what: "water", days: dryDays }] : [];
   },
 });
+
+/** The works of plans that are done by hands and water. */
+const workOf: Partial<Readonly<Record<MechanicalWay, WorkId>>> = {
+  unpot: "unpot",
+  shower: "shower",
+  wipe: "rub",
+  prune: "prune",
+};
 
 /** Where the animals live that a way takes some of. */
 const takesFrom: Readonly<Record<MechanicalWay, readonly Habitat[]>> = {

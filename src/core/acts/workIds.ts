@@ -2,6 +2,8 @@
 export const workIds = [
   "unpot",
   "shower",
+  "rub",
+  "prune",
   "drenchNeem",
   "drenchBti",
   "drenchPeroxide",

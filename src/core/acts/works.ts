@@ -2,7 +2,7 @@ import type { PestId } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
 import { predators, type PredatorId, type SystemicId } from "../remedies/lasting";
 import type { SoilRemedyId } from "../remedies/soilRemedies";
-import type { CautionId } from "../remedies/remedies";
+import { spotsFor, type CautionId } from "../remedies/remedies";
 import { cautionsOfAct, type Act } from "./acts";
 import { drenchVolume } from "./drench";
 import type { WorkId } from "./workIds";
@@ -34,6 +34,9 @@ export interface Work {
   readonly onlyEnclosed?: true;
 }
 
+/** The worst part of a plant, a third of it at most, carries so many per cent of the animals (HOUSE). */
+const WITH_THE_WORST = 50;
+
 const sapSuckers = ["mealybug", "rootMealybug", "softScale", "aphid", "thrips"] as const;
 
 const drench = (remedy: SoilRemedyId) => (on: WorkedOn) =>
@@ -64,7 +67,28 @@ export const works = {
     smallestIntervalDays: 28,
     mostTimes: 2,
     harshness: 4,
-    against: ["rootMealybug"],
+    against: ["rootMealybug", "mealybug"],
+  },
+  // What sits under shells and wool is rubbed off with a damp cloth before anything is sprayed on it.
+  rub: {
+    act: ({ form }) => ({
+      ...{ kind: "mechanical", way: "wipe", tool: null, percent: null },
+      spots: spotsFor("wipe", form),
+    }),
+    smallestIntervalDays: 7,
+    mostTimes: 6,
+    harshness: 0.5,
+    against: ["softScale", "armouredScale", "mealybug"],
+  },
+  prune: {
+    act: ({ form }) => ({
+      ...{ kind: "mechanical", way: "prune", tool: null, percent: WITH_THE_WORST },
+      spots: [...spotsOf(form)],
+    }),
+    smallestIntervalDays: 90,
+    mostTimes: 1,
+    harshness: 3,
+    against: ["aphid", "spiderMite", "thrips"],
   },
   shower: {
     act: ({ form }) => ({

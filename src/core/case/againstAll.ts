@@ -75,7 +75,7 @@ export function* againstAll(question: AgainstAllQuestion): Generator<number, Aga
     yield i / allowed.length;
     const schedules = requests.flatMap((request): Schedule[] => {
       const found = searchSchedules(approachOf(id), request);
-      return found ? [found.fewest ?? found.best] : [];
+      return found ? [found.best] : [];
     });
     const scored = schedules.map((schedule): AgainstAll => {
       const steps = schedule.days.map((atDays, n) => ({ atDays, dose: schedule.doses[n]! }));
@@ -110,7 +110,7 @@ function requestFor(question: AgainstAllQuestion, pest: Candidate["pest"]): Sear
     fromDay: 1,
     ...{ target, worksOn: calendar.worksOn },
     ...coursesIn(calendar, courses),
-    ...requestOn(pestOf(pest).id, on, calendar),
+    ...requestOn(assessed.reckoning, on, calendar),
   };
 }
 

@@ -1,21 +1,21 @@
 import { addDays, type Day } from "../climate/days";
 import { approachIds, approachOf, dosesOf, type Approach, type ApproachId } from "../planning/approaches";
 import { isWork, type Dose } from "../planning/doses";
-import { compare, type ApproachPlan, type Comparison } from "../planning/compare";
-import { decide, type Decision, type DecisionRequest } from "../planning/decision";
+import { compare, detailOf, type Comparison, type WayDetail, type WayId, type WayPlan } from "../planning/compare";
+import { decide, type Decision, type DecisionRequest, type FirstChoice } from "../planning/decision";
 import { outOfSeason, type OutOfSeason } from "../planning/outOfSeason";
 import { scorerOf } from "../planning/score";
 import type { Courses } from "../planning/course";
 import { prepare, type Preparation } from "../planning/preparation";
-import { comingOf, scored, scoredDoses, searchSchedules, type Schedule, type SearchRequest } from "../planning/search";
-import type { Worth } from "../plants/worth";
+import { scored, scoredDoses, searchSchedules, type Effort, type SearchRequest } from "../planning/search";
 import { schools, type SchoolId } from "../remedies/schools";
-import type { Blame } from "../planning/why";
+import { hindrancesOf, type HindranceId } from "../suitability/feasible";
 import type { Objection } from "../suitability/suitability";
 import { isKnownPest, pestOf } from "../pests/pests";
 import { assessFile } from "./assess";
 import { calendarOf, type CaseCalendar } from "./calendar";
 import { coursesIn } from "./judge";
+import { dated, type DatedSchedule } from "./schedules";
 import { runsOn } from "../planning/resistance";
 import { comparisonOn, isAgainst, refusedOn, requestOn, type OnPlant } from "./onPlant";
 import type { CaseFile } from "../format/schema";
@@ -25,106 +25,111 @@ export interface PlanQuestion {
   /** The first day on which a treatment is possible; it may lie in the past, for what is written down late. */
   readonly first: Day;
   readonly workDays: readonly number[];
-  /** The probability to be reached, 0–1. */
+  /** How sure clean looks must make it, 0–1. */
   readonly target: number;
   /** The courses of remedies that run on the plant. */
   readonly courses: Courses;
   /** What the plant bears and the keeper has; null where that is not known: the tables' own figures then hold. */
   readonly on: OnPlant | null;
+  /** When the plant is looked at next where nothing is done before it; the day after the first where left out. */
+  readonly nextLook?: Day;
 }
 
-/** A schedule in days of the calendar. */
-export interface DatedSchedule {
-  readonly dates: readonly Day[];
-  /** What is put on on each of them. */
-  readonly doses: readonly Dose[];
-  readonly pOver: number;
-  readonly by: Day;
+/** A way of a comparison in days of the calendar. */
+export interface DatedWay extends Effort {
+  readonly approach: WayId;
+  readonly schedule: DatedSchedule;
+  readonly soonest: DatedSchedule | null;
+  readonly gentlest: DatedSchedule | null;
+  readonly bottleMissing: boolean;
 }
 
-export interface DatedComparison extends Pick<Comparison, "fewest" | "soonest" | "gentlest" | "spent" | "beyond"> {
+export interface DatedComparison extends Pick<
+  Comparison,
+  "leastWork" | "soonest" | "gentlest" | "withBottle" | "spent" | "beyond"
+> {
   readonly without: { readonly pOver: number; readonly by: Day };
-  readonly plans: readonly (DatedSchedule & {
-    readonly approach: ApproachId;
-    readonly reaches: boolean;
-    readonly soonest: DatedSchedule | null;
-    readonly rising: readonly number[];
-    readonly why: Blame;
-    readonly help: ApproachPlan["help"];
-  })[];
-  /** What hands can do before the best of the plans; null where there is none, or where nothing is known of the plant. */
-  readonly preparation: Preparation | null;
-  /** What the plant does not bear, and why. */
-  readonly refused: readonly { readonly id: ApproachId | SchoolId; readonly why: readonly Objection["code"][] }[];
-  readonly schools: readonly (DatedSchedule & { readonly school: SchoolId; readonly reaches: boolean })[];
+  readonly plans: readonly DatedWay[];
+  readonly oftener: DatedSchedule | null;
+  /** What the plant does not bear, or cannot be done now, and why. */
+  readonly refused: readonly {
+    readonly id: ApproachId | SchoolId;
+    readonly why: readonly (Objection["code"] | HindranceId)[];
+  }[];
+  readonly schools: readonly { readonly school: SchoolId; readonly schedule: DatedSchedule }[];
+}
+
+/** How far a comparison is, and the way that was reckoned last. */
+export interface DatedProgress {
+  readonly share: number;
+  readonly plan: DatedWay | null;
 }
 
 /** A case as of the first day of a plan: what came after it is left out. */
-function asked(file: CaseFile, { first, workDays, target, courses, on }: PlanQuestion) {
+function asked(file: CaseFile, { first, workDays, target, courses, on, nextLook }: PlanQuestion) {
   const asOf = addDays(first, 1);
   const assessed = assessFile(asOf < file.asOf ? { ...file, asOf } : file);
   if (!assessed.ok) throw new RangeError(assessed.problems.map((p) => `${p.path}: ${p.message}`).join("; "));
   const calendar = calendarOf(file, workDays);
-  const scorer = scorerOf(assessed.reckoning);
+  const { reckoning } = assessed;
+  const scorer = scorerOf(reckoning);
   const days = { fromDay: calendar.of(first), worksOn: calendar.worksOn, ...coursesIn(calendar, courses) };
-  const { pest } = scorer.reckoning.timeline.layout;
-  const request: SearchRequest = { scorer, target, ...days, ...requestOn(pest.id, on, calendar) };
-  return { request, calendar, pest };
-}
-
-function dated({ days, doses, pOver, overByDay }: Schedule, calendar: CaseCalendar): DatedSchedule {
-  return { dates: days.map(calendar.day), doses, pOver, by: calendar.day(overByDay) };
+  const { pest } = reckoning.timeline.layout;
+  const request: SearchRequest = { scorer, target, ...days, ...requestOn(reckoning, on, calendar, nextLook) };
+  const last = reckoning.past[reckoning.lastFind]!;
+  const found = last.kind === "inspection" ? last.found : 0;
+  return { request: { ...request, ...comparisonOn(pest.id, on, courses, found) }, calendar, pest, found };
 }
 
 /**
- * Compares approaches and schools on a case, from a day on. A generator that yields the share done. Throws RangeError where no
- * find lies before the end of that day.
+ * Compares approaches and schools on a case, from a day on. A generator that yields each way as it is reckoned. Throws RangeError
+ * where no find lies before the end of that day.
  */
-export function* compareFor(file: CaseFile, question: PlanQuestion): Generator<number, DatedComparison> {
-  const { request, calendar, pest } = asked(file, question);
-  const done = yield* compare({ ...request, ...comparisonOn(pest.id, question.on, question.courses) });
-  const { without, plans, spent, schools: bySchool, fewest, soonest, gentlest, beyond } = done;
+export function* compareFor(file: CaseFile, question: PlanQuestion): Generator<DatedProgress, DatedComparison> {
+  const { request, calendar, pest, found } = asked(file, question);
+  const way = ({ approach, schedule, soonest, gentlest, bottleMissing, minutes, burden }: WayPlan): DatedWay => ({
+    approach,
+    schedule: dated(schedule, calendar),
+    soonest: soonest && dated(soonest, calendar),
+    gentlest: gentlest && dated(gentlest, calendar),
+    ...{ bottleMissing, minutes, burden },
+  });
+  const run = compare(request);
+  let next = run.next();
+  for (; !next.done; next = run.next()) {
+    const { share, plan } = next.value;
+    yield { share, plan: plan && way(plan) };
+  }
+  const { without, plans, schools: bySchool, oftener, spent, leastWork, soonest, gentlest, withBottle, beyond } =
+    next.value;
   return {
     without: { pOver: without.pOver, by: calendar.day(without.byDay) },
-    plans: plans.map(({ approach, schedule, reaches, soonest: other, rising, why, help }) => ({
-      approach,
-      reaches,
-      rising,
-      why,
-      help,
-      ...dated(schedule, calendar),
-      soonest: other && dated(other, calendar),
-    })),
-    spent,
-    schools: bySchool.map(({ school, schedule, reaches }) => ({ school, reaches, ...dated(schedule, calendar) })),
-    preparation: preparationFor(request, pest.id, question, plans),
-    refused: refusedBy(pest.id, question),
-    fewest,
-    soonest,
-    gentlest,
-    beyond,
+    plans: plans.map(way),
+    oftener: oftener && dated(oftener, calendar),
+    schools: bySchool.map(({ school, schedule }) => ({ school, schedule: dated(schedule, calendar) })),
+    refused: refusedBy(pest.id, question, found),
+    ...{ spent, leastWork, soonest, gentlest, withBottle, beyond },
   };
 }
 
-function preparationFor(
-  request: SearchRequest,
-  pestId: string,
-  { on }: PlanQuestion,
-  plans: readonly ApproachPlan[],
-): Preparation | null {
-  const best = plans.toSorted(
-    (a, b) => Number(b.reaches) - Number(a.reaches) || b.schedule.pOver - a.schedule.pOver,
-  )[0];
-  if (!on || !best || !isKnownPest(pestId)) return null;
-  const { days, doses } = best.schedule;
-  const coming = comingOf(
-    days.map((day, i) => ({ day, dose: doses[i]! })),
-    request,
-  );
-  return prepare(request.scorer, pestId, on.bearer, on.tool, on.bearer.potCm, coming);
+/** What is told of one schedule of a comparison when it is asked for. Throws as {@link compareFor} does. */
+export function detailFor(
+  file: CaseFile,
+  question: PlanQuestion,
+  { dates, doses }: Pick<DatedSchedule, "dates" | "doses">,
+): WayDetail & { readonly preparation: Preparation | null } {
+  const { request, calendar, pest } = asked(file, question);
+  const steps = dates.map((day, i) => ({ atDays: calendar.of(day), dose: doses[i]! }));
+  const schedule = scoredDoses(steps, request);
+  const { on } = question;
+  const preparation =
+    on && steps.length > 0 && isKnownPest(pest.id)
+      ? prepare(request, pest.id, on.bearer, on.tool, schedule)
+      : null;
+  return { ...detailOf(schedule, request), preparation };
 }
 
-function refusedBy(pestId: string, { on, courses }: PlanQuestion): DatedComparison["refused"] {
+function refusedBy(pestId: string, { on, courses }: PlanQuestion, found: number): DatedComparison["refused"] {
   if (!on) return [];
   const all = [...approachIds.map(approachOf), ...schools.map((school) => ({ id: school.id, then: school }))];
   return all.flatMap((approach) => {
@@ -133,7 +138,7 @@ function refusedBy(pestId: string, { on, courses }: PlanQuestion): DatedComparis
       return [{ id: approach.id as ApproachId | SchoolId, why: ["alcoholOnRoots"] }];
     if (!isAgainst(approach, pestId)) return [];
     const running = runsOn(approach, courses) ? ["sameGroupRunning" as const] : [];
-    const why = [...refusedOn(approach, on.bearer), ...running];
+    const why = [...refusedOn(approach, on.bearer), ...hindrancesOf(approach, { ...on, found }), ...running];
     // Of what is in no bottle nobody asks why it is not proposed.
     return why.length > 0 && !why.includes("noBottle") ? [{ id: approach.id as ApproachId | SchoolId, why }] : [];
   });
@@ -145,42 +150,50 @@ function belongsOnNoRoots(approach: Approach, pestId: string): boolean {
   return dosesOf(approach).every((dose) => !isWork(dose) && dose.remedy === "alcohol" && dose.technique === "dab");
 }
 
-/** The probability that treatments, each with its own dose, end a case; by day, at least one. */
+/** What treatments, each with its own dose, come to with the looks after them; by day. */
 export function promiseOf(
   file: CaseFile,
   question: PlanQuestion,
   steps: readonly { readonly day: Day; readonly dose: Dose }[],
-): number {
+): DatedSchedule {
   const { request, calendar } = asked(file, question);
-  return scoredDoses(
-    steps.map(({ day, dose }) => ({ atDays: calendar.of(day), dose })),
-    request,
-  ).pOver;
+  return dated(
+    scoredDoses(
+      steps.map(({ day, dose }) => ({ atDays: calendar.of(day), dose })),
+      request,
+    ),
+    calendar,
+  );
 }
 
 /** What the first decision takes beside a plan's question. */
-export interface DecisionQuestion extends PlanQuestion {
+export interface DecisionQuestion extends PlanQuestion, Pick<DecisionRequest, "worth" | "neighbours" | "warmOutside"> {
   readonly on: OnPlant;
-  readonly potCm: number;
-  readonly worth: Worth;
-  readonly neighbours: DecisionRequest["neighbours"];
-  readonly warmOutside: boolean;
 }
 
 /** The first decision on a case, from a day on. A generator that yields the share done. Throws as {@link compareFor} does. */
-export function* decideFor(file: CaseFile, question: DecisionQuestion): Generator<number, Decision> {
-  const { request, pest } = asked(file, question);
-  const compared = yield* compare({ ...request, ...comparisonOn(pest.id, question.on, question.courses) });
-  const best = compared.plans.toSorted((a, b) => b.schedule.pOver - a.schedule.pOver)[0];
-  const good = compared.plans.find(({ approach }) => approach === compared.fewest) ?? best;
-  const { bearer, tool } = question.on;
-  return decide({
+export function* decideFor(file: CaseFile, question: DecisionQuestion): Generator<number, DatedDecision> {
+  const { request, calendar, found } = asked(file, question);
+  const run = compare(request);
+  let next = run.next();
+  for (; !next.done; next = run.next()) yield next.value.share;
+  const { plans, leastWork } = next.value;
+  const here = plans.filter(({ bottleMissing }) => !bottleMissing);
+  const least = here.find(({ approach }) => approach === leastWork);
+  const best = here.toSorted((a, b) => b.schedule.pClean * b.schedule.sure - a.schedule.pClean * a.schedule.sure)[0];
+  const { on, worth, neighbours, warmOutside } = question;
+  const decision = decide({
     ...request,
-    ...{ form: bearer.form, potCm: question.potCm, tool, worth: question.worth, neighbours: question.neighbours },
-    programme: good ? { schedule: good.schedule, burden: good.burden } : null,
-    warmOutside: question.warmOutside,
-    resting: bearer.resting && bearer.sensitivities.includes("winterDry"),
+    ...{ ...on, worth, neighbours, warmOutside, found },
+    programme: (least ?? best)?.schedule ?? null,
   });
+  const choices = decision.choices.map(({ clearDay, ...choice }) => ({ ...choice, clearOn: calendar.day(clearDay) }));
+  return { ...decision, choices };
+}
+
+/** A decision in days of the calendar; plain data. */
+export interface DatedDecision extends Omit<Decision, "choices"> {
+  readonly choices: readonly (Omit<FirstChoice, "clearDay"> & { readonly clearOn: Day })[];
 }
 
 /** What unpotting on a day out of season is weighed against. */
@@ -202,12 +215,12 @@ export function datesFor(
   question: PlanQuestion,
   dose: Dose,
   lists: readonly (readonly Day[])[],
-): { recommended: (DatedSchedule & { reaches: boolean }) | null; scores: readonly (DatedSchedule | null)[] } {
+): { recommended: DatedSchedule | null; scores: readonly (DatedSchedule | null)[] } {
   const { request, calendar } = asked(file, question);
   const approach = { id: "chosen", then: dose };
   const found = searchSchedules(approach, request);
   return {
-    recommended: found && { ...dated(found.fewest ?? found.best, calendar), reaches: found.fewest !== null },
+    recommended: found && dated(found.best, calendar),
     scores: lists.map((days) =>
       days.length > 0 ? dated(scored(approach, request, days.map(calendar.of)), calendar) : null,
     ),

@@ -56,5 +56,5 @@ function laidOut(
     .map(({ day, dose }) => ({ day: calendar.of(day), dose }))
     .filter(({ day }) => day >= expanded.asOfDays)
     .toSorted((a, b) => a.day - b.day);
-  return comingOf(dated, requestOn(reckoning.timeline.layout.pest.id, on, calendar));
+  return comingOf(dated, requestOn(reckoning, on, calendar));
 }

@@ -8,21 +8,20 @@ import type { Dose } from "../planning/doses";
 import { looksUntilSure } from "../planning/lookWorth";
 import { outlookOf } from "../planning/mend";
 import { scorerOf } from "../planning/score";
-import type { Schedule, SearchRequest } from "../planning/search";
+import type { SearchRequest } from "../planning/search";
 import { checkCaseFile, type FileProblem } from "../format/read";
 import type { CaseFileInput } from "../format/schema";
 import type { Courses } from "../planning/course";
 import { assessFile, type Assessment } from "./assess";
 import { requestOn, type OnPlant } from "./onPlant";
 import { calendarOf, type CaseCalendar } from "./calendar";
+import { dated, type DatedSchedule } from "./schedules";
 
 /** How a keeper works, as far as it bears on a case. */
 export interface KeepersWays {
   /** ISO weekdays on which treatments are possible. */
   readonly workDays: readonly number[];
-  /** The probability a plan is to reach, 0–1. */
-  readonly planTarget: number;
-  /** The probability from which on "clear" is proposed, 0–1. */
+  /** How sure it must be before "clear" is proposed, and what a plan's clean looks must come to, 0–1. */
   readonly clearTarget: number;
 }
 
@@ -49,14 +48,20 @@ export interface Standing {
 /** Everything the application says of a case; plain data, as it is kept. */
 export interface Judgement {
   readonly assessment: Assessment;
-  /** How many clean looks would make it sure enough, and when the next would be; null when four would not. */
-  readonly sureAfter: { readonly looks: number; readonly next: Day; readonly pClear: number } | null;
+  /** How many clean looks would make it sure enough, when the next would be, and how likely they are; null when eight would not. */
+  readonly sureAfter: {
+    readonly looks: number;
+    readonly next: Day;
+    readonly pClean: number;
+    readonly sure: number;
+  } | null;
   /** What is left of the plan in force comes to this; null without one. */
   readonly outlook: {
-    readonly pOver: number;
-    readonly by: Day;
+    readonly asItStands: DatedSchedule;
     readonly lateDays: number;
-    readonly mended: { readonly dates: readonly Day[]; readonly pOver: number; readonly by: Day } | null;
+    /** Whether not even clean looks after it would make it sure enough. */
+    readonly behind: boolean;
+    readonly mended: DatedSchedule | null;
   } | null;
 }
 
@@ -82,24 +87,25 @@ export function judgeCase(input: CaseFileInput, form: GrowthFormId, standing: St
   const { reckoning, assessment } = assessed;
   const calendar = calendarOf(file, ways.workDays);
   const { pest } = reckoning.timeline.layout;
+  const scorer = scorerOf(reckoning);
   const see = seeChances(pest, pest.id as PestId, form, search);
   const soonest = addDays(lastLook, LOOK_EVERY_DAYS);
   const next = soonest > today ? soonest : addDays(today, 1);
   const everyDays = Math.max(LOOK_EVERY_DAYS, CLEAN_LOOK_GAP_DAYS);
   const worth =
     assessment.pClear < ways.clearTarget
-      ? looksUntilSure(reckoning, see, { firstDay: calendar.of(next), everyDays, target: ways.clearTarget })
+      ? looksUntilSure(scorer, see, { firstDay: calendar.of(next), everyDays, target: ways.clearTarget })
       : null;
   const judgement = {
     assessment,
-    sureAfter: worth && { looks: worth.looks, next, pClear: worth.pClear },
+    sureAfter: worth && { looks: worth.looks, next, pClean: worth.pClean, sure: worth.sure },
     outlook:
       plan &&
       outlook(
         plan,
         calendar,
         today,
-        { scorer: scorerOf(reckoning), ...coursesIn(calendar, courses), ...requestOn(pest.id, on, calendar) },
+        { scorer, ...coursesIn(calendar, courses), ...requestOn(reckoning, on, calendar, next) },
         ways,
       ),
   };
@@ -118,25 +124,17 @@ function outlook(
   { remaining, goOn }: RunningPlan,
   calendar: CaseCalendar,
   today: Day,
-  known: Pick<SearchRequest, "scorer" | "courses" | "apply" | "stress">,
-  { planTarget }: KeepersWays,
+  known: Omit<SearchRequest, "fromDay" | "worksOn" | "target">,
+  { clearTarget }: KeepersWays,
 ): Judgement["outlook"] {
-  const request = { ...known, fromDay: calendar.of(today), worksOn: calendar.worksOn, target: planTarget };
+  const request = { ...known, fromDay: calendar.of(today), worksOn: calendar.worksOn, target: clearTarget };
   const doses = remaining.map(({ day, dose }) => ({ atDays: calendar.of(day), dose }));
-  const { pOver, byDay, mended } = outlookOf(doses, goOn, request);
+  const { asItStands, behind, mended } = outlookOf(doses, goOn, request);
   const first = remaining[0]?.day;
   return {
-    pOver,
-    by: calendar.day(byDay),
+    asItStands: dated(asItStands, calendar),
     lateDays: first && first < today ? daysBetween(first, today) : 0,
-    mended: mended && printed(mended, calendar),
+    behind,
+    mended: mended && dated(mended, calendar),
   };
-}
-
-/** A schedule in days of the calendar. */
-function printed(
-  { days, pOver, overByDay }: Schedule,
-  calendar: CaseCalendar,
-): { dates: readonly Day[]; pOver: number; by: Day } {
-  return { dates: days.map(calendar.day), pOver, by: calendar.day(overByDay) };
 }

@@ -18,7 +18,10 @@ import type { CompareRequest } from "../planning/compare";
 import type { Courses } from "../planning/course";
 import { helpsFor } from "../planning/helps";
 import { runsOn } from "../planning/resistance";
+import { cleanLooksCounted, looksLikeLast, looksOn } from "../planning/looks";
 import type { SearchRequest } from "../planning/search";
+import type { Reckoning } from "../clearance/reckon";
+import { hindrancesOf, isAtHand } from "../suitability/feasible";
 import { MONTH_DAYS, washesOf } from "../planning/stress";
 import { doesTo, remedyOf, spotsFor, type RemedyId } from "../remedies/remedies";
 import { actObjections } from "../suitability/actObjections";
@@ -38,6 +41,8 @@ export interface OnPlant {
   readonly tool: ToolId;
   /** How it is where it stands now, and stays; as the tables take it where left out. */
   readonly now?: Conditions;
+  /** Fewest days between two treatments that the keeper can keep up; as usual where left out. */
+  readonly everyDays?: number;
   /** What was put on lately, in soap washes of the whole plant. */
   readonly washes: readonly { readonly on: Day; readonly washes: number }[];
 }
@@ -78,17 +83,30 @@ function applier(pest: PestId, form: GrowthFormId, { bearer, tool, now }: Pick<O
   };
 }
 
-/** What the plant and its keeper add to a request; nothing where the pest hides in no place that is known. */
+/**
+ * What the plant and its keeper add to a request on a judged case. Where nothing is known of them, or the pest hides in no place that
+ * is known, looks are made like the last one.
+ */
 export function requestOn(
-  pestId: string,
+  reckoning: Reckoning,
   on: OnPlant | null,
   calendar: Pick<CaseCalendar, "of">,
-): Pick<SearchRequest, "apply" | "stress"> {
-  if (!on || !isKnownPest(pestId)) return {};
+  nextLook?: Day,
+): Pick<SearchRequest, "apply" | "stress" | "looks" | "on" | "everyDays"> {
+  const { id } = reckoning.timeline.layout.pest;
+  const counted = {
+    have: cleanLooksCounted(reckoning),
+    ...(nextLook !== undefined && { nextDay: calendar.of(nextLook) }),
+  };
+  if (!on || !isKnownPest(id)) return { looks: { ...looksLikeLast(reckoning), ...counted } };
+  const { bearer, tool, everyDays } = on;
   const past = on.washes.map(({ on: day, washes }) => ({ day: calendar.of(day), washes }));
   return {
-    apply: applier(pestId, on.bearer.form, on),
-    stress: { perMonth: monthlyWashes(on.bearer), past },
+    apply: applier(id, bearer.form, on),
+    stress: { perMonth: monthlyWashes(bearer), past },
+    looks: { ...looksOn(id, bearer.form, tool, bearer.potCm), ...counted },
+    on: bearer,
+    ...(everyDays !== undefined && { everyDays }),
   };
 }
 
@@ -126,20 +144,28 @@ export function comparisonOn(
   pestId: string,
   on: OnPlant | null,
   courses: Courses,
-): Pick<CompareRequest, "mayUse" | "helps" | "withLoupe" | "gentle"> {
+  found: number,
+): Pick<CompareRequest, "mayUse" | "atHand" | "helps" | "withLoupe" | "gentle"> {
   const fits = (approach: Approach) =>
     on?.bearer.enclosed || dosesOf(approach).every((dose) => !isWork(dose) || !workOf(dose.work).onlyEnclosed);
   const suits = (approach: Approach) => isAgainst(approach, pestId) && fits(approach) && !runsOn(approach, courses);
   if (!on || !isKnownPest(pestId)) return { mayUse: suits };
-  const { bearer, tool } = on;
+  const { bearer, tool, now } = on;
   const dunk = applier(pestId, bearer.form, on)({ remedy: "soap", technique: "dunk" }) as Application;
-  const systemicKeptOut = isKeptOut("throughTheRoots", bearer.home ?? anyHome, bearer);
-  const dunkRefused = refusals("soap", "dunk", bearer).length > 0;
+  const bath = { id: "bath", then: { remedy: "soap", technique: "dunk" } } as const;
+  const pushed = { id: "pushed", then: { work: "systemic" } } as const;
+  const cannot = (approach: Approach) => hindrancesOf(approach, { ...on, found }).length > 0;
+  const systemicKeptOut = isKeptOut("throughTheRoots", bearer.home ?? anyHome, bearer) || cannot(pushed);
+  const dunkRefused = refusals("soap", "dunk", bearer).length > 0 || cannot(bath);
   return {
-    mayUse: (approach) => suits(approach) && refusedOn(approach, bearer).length === 0,
+    mayUse: (approach) =>
+      suits(approach) &&
+      refusedOn(approach, bearer).length === 0 &&
+      hindrancesOf(approach, { ...on, found }).length === 0,
+    atHand: (approach) => isAtHand(approach, bearer),
     gentle: (approach) =>
       dunksGently(bearer) || dosesOf(approach).every((dose) => isWork(dose) || dose.technique !== "dunk"),
-    helps: helpsFor(pestId, bearer.form, dunk).filter(
+    helps: helpsFor(pestId, bearer.form, dunk, now).filter(
       ({ id }) => !(id === "dunk" && dunkRefused) && !(id === "systemic" && systemicKeptOut),
     ),
     ...(tool !== "loupe" && { withLoupe: applier(pestId, bearer.form, { ...on, tool: "loupe" }) }),

@@ -4,10 +4,11 @@ import { workOf } from "../acts/works";
 import { isKnownPest, pestOf, type PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import { spotsFor } from "../remedies/remedies";
-import { approachOf, dosesOf, type ApproachId } from "../planning/approaches";
+import { approachOf, dosesOf } from "../planning/approaches";
 import { isWork, type Dose } from "../planning/doses";
 import type { ComingDose } from "../planning/future";
-import { compareAll } from "../planning/compare";
+import { compareAll, type WayId } from "../planning/compare";
+import { cleanLooksCounted, looksLikeLast, looksOn } from "../planning/looks";
 import { scorerOf } from "../planning/score";
 import type { Schedule } from "../planning/search";
 import { assessFile } from "./assess";
@@ -18,7 +19,12 @@ import type { CaseFile } from "../format/schema";
 interface PrintedSchedule {
   readonly dates: readonly Day[];
   readonly treatments: number;
-  /** Probability that nothing is left on `overBy`, one egg-to-adult time after the last treatment. */
+  /** The looks after them, the chance that they are clean, and how sure they then make it. */
+  readonly looks: readonly Day[];
+  readonly pClean: number;
+  readonly sure: number;
+  readonly reaches: boolean;
+  /** Probability that nothing is left on `overBy`, one egg-to-adult time after the last treatment, no look assumed. */
   readonly pOver: number;
   readonly overBy: Day;
 }
@@ -28,22 +34,25 @@ export interface PlanAnswer {
   readonly asOf: string;
   readonly target: number;
   readonly without: { readonly pOver: number; readonly by: Day };
-  readonly fewest: ApproachId | null;
-  readonly soonest: ApproachId | null;
-  readonly gentlest: ApproachId | null;
+  readonly leastWork: WayId | null;
+  readonly soonest: WayId | null;
+  readonly gentlest: WayId | null;
   readonly approaches: readonly (PrintedSchedule & {
-    readonly approach: ApproachId;
+    readonly approach: WayId;
+    /** What is done once before the first treatment, on its day. */
+    readonly once?: Dose;
     readonly first?: Dose;
-    readonly then: Dose;
+    /** Left out where nothing is done but looking. */
+    readonly then?: Dose;
     readonly turn?: { readonly dose: Dose; readonly every: number };
-    readonly reaches: boolean;
     readonly soonest?: PrintedSchedule;
+    readonly gentlest?: PrintedSchedule;
   })[];
-  readonly commonPractice: readonly (PrintedSchedule & { readonly school: string; readonly reaches: boolean })[];
+  readonly commonPractice: readonly (PrintedSchedule & { readonly school: string })[];
 }
 
-/** The probability that a plan is to reach unless the keeper says otherwise. */
-const USUAL_TARGET = 0.9;
+/** How sure clean looks are to make it unless the keeper says otherwise. */
+const USUAL_TARGET = 0.95;
 
 export type Planned =
   | { readonly ok: true; readonly answer: PlanAnswer }
@@ -54,11 +63,13 @@ export function planFile(file: CaseFile): Planned {
   const assessed = assessFile(file);
   if (!assessed.ok) return assessed;
   const { reckoning, expanded } = assessed;
-  const printed = ({ days, pOver, overByDay }: Schedule): PrintedSchedule => ({
-    dates: days.map((day) => addDays(expanded.dayZero as Day, day)),
+  const onDay = (day: number) => addDays(expanded.dayZero as Day, day);
+  const printed = ({ days, looks, pClean, sure, reaches, pOver, overByDay }: Schedule): PrintedSchedule => ({
+    dates: days.map(onDay),
     treatments: days.length,
-    pOver,
-    overBy: addDays(expanded.dayZero as Day, overByDay),
+    looks: looks.map(onDay),
+    ...{ pClean, sure, reaches, pOver },
+    overBy: onDay(overByDay),
   });
   const { id: pestId } = expanded.history.pest;
   const known =
@@ -68,34 +79,37 @@ export function planFile(file: CaseFile): Planned {
     fromDay: Math.ceil(expanded.asOfDays),
     worksOn: () => true,
     target: USUAL_TARGET,
+    looks: {
+      ...(known ? looksOn(known.pest, known.form, "lamp", USUAL_POT_CM) : looksLikeLast(reckoning)),
+      have: cleanLooksCounted(reckoning),
+    },
     ...(known ? { apply: wherever(known.pest, known.form) } : {}),
     // Works are told of a plant whose form is known, against pests that they are meant for.
     mayUse: (approach) =>
       dosesOf(approach).every((dose) => !isWork(dose) || (known && workOf(dose.work).against.includes(known.pest))),
   });
-  const { without, plans, schools, fewest, soonest, gentlest } = comparison;
+  const { without, plans, schools, leastWork, soonest, gentlest } = comparison;
   return {
     ok: true,
     answer: {
       asOf: file.asOf,
       target: USUAL_TARGET,
-      without: { pOver: without.pOver, by: addDays(expanded.dayZero as Day, without.byDay) },
-      fewest,
+      without: { pOver: without.pOver, by: onDay(without.byDay) },
+      leastWork,
       soonest,
       gentlest,
       approaches: plans.map((plan) => {
-        const { first, then, turn } = approachOf(plan.approach);
+        const { approach, schedule, soonest: sooner, gentlest: gentler } = plan;
+        const { id: _id, ...ways } = approach === "lookFirst" ? { id: approach } : approachOf(approach);
         return {
-          approach: plan.approach,
-          ...(first && { first }),
-          then,
-          ...(turn && { turn }),
-          reaches: plan.reaches,
-          ...printed(plan.schedule),
-          ...(plan.soonest && { soonest: printed(plan.soonest) }),
+          approach,
+          ...ways,
+          ...printed(schedule),
+          ...(sooner && { soonest: printed(sooner) }),
+          ...(gentler && { gentlest: printed(gentler) }),
         };
       }),
-      commonPractice: schools.map(({ school, schedule, reaches }) => ({ school, reaches, ...printed(schedule) })),
+      commonPractice: schools.map(({ school, schedule }) => ({ school, ...printed(schedule) })),
     },
   };
 }

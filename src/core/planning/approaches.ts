@@ -1,8 +1,12 @@
-import type { Dose } from "./doses";
+import type { Dose, WorkDose } from "./doses";
 
-/** A way to go about it: one dose each time; a knock-down first and another dose from then on; or another dose in turn. */
+/**
+ * A way to go about it: one dose each time; a knock-down first and another dose from then on; or another dose in turn. What is done
+ * once goes before the first of them, on its day.
+ */
 export interface Approach {
   readonly id: string;
+  readonly once?: WorkDose;
   readonly first?: Dose;
   readonly then: Dose;
   /** Every so manieth treatment is this dose instead: A every k days, with B every so many times k. */
@@ -19,10 +23,15 @@ export const approaches = [
   { id: "alcoholSwab", then: { remedy: "alcohol", technique: "sprayAndSwab" } },
   { id: "alcoholSpray", then: { remedy: "alcohol", technique: "spray" } },
   { id: "soapSpray", then: { remedy: "soap", technique: "spray" } },
+  { id: "soapDab", then: { remedy: "soap", technique: "dab" } },
   { id: "soapSwab", then: { remedy: "soap", technique: "sprayAndSwab" } },
   { id: "soapDunk", then: { remedy: "soap", technique: "dunk" } },
   { id: "oilSpray", then: { remedy: "oil", technique: "spray" } },
   { id: "oilSwab", then: { remedy: "oil", technique: "sprayAndSwab" } },
+  { id: "rubThenOil", once: { work: "rub" }, then: { remedy: "oil", technique: "spray" } },
+  { id: "rubThenAlcohol", once: { work: "rub" }, then: { remedy: "alcohol", technique: "sprayAndSwab" } },
+  { id: "rubThenSoap", once: { work: "rub" }, then: { remedy: "soap", technique: "sprayAndSwab" } },
+  { id: "cutThenSoap", once: { work: "prune" }, then: { remedy: "soap", technique: "spray" } },
   { id: "neemSpray", then: { remedy: "neem", technique: "spray" } },
   { id: "neemDunk", then: { remedy: "neem", technique: "dunk" } },
   {
@@ -35,6 +44,7 @@ export const approaches = [
     first: { remedy: "alcohol", technique: "sprayAndSwab" },
     then: { remedy: "neem", technique: "spray" },
   },
+  { id: "spinosadSpray", then: { remedy: "spinosad", technique: "spray" } },
   {
     id: "spinosadThenSoap",
     first: { remedy: "spinosad", technique: "spray" },
@@ -71,6 +81,7 @@ export const approaches = [
     turn: { dose: { remedy: "oil", technique: "sprayAndSwab" }, every: 2 },
   },
   { id: "unpotThenDrench", first: { work: "unpot" }, then: { work: "drenchNeem" } },
+  { id: "unpotThenAlcohol", once: { work: "unpot" }, then: { remedy: "alcohol", technique: "sprayAndSwab" } },
   { id: "unpotThenSystemic", first: { work: "unpot" }, then: { work: "systemic" } },
   { id: "unpotTwice", then: { work: "unpot" } },
   { id: "drenchNeem", then: { work: "drenchNeem" } },
@@ -107,6 +118,6 @@ export function doseAt({ first, then, turn }: Approach, n: number): Dose {
 }
 
 /** Every dose that an approach uses. */
-export function dosesOf({ first, then, turn }: Approach): readonly Dose[] {
-  return [...(first ? [first] : []), then, ...(turn ? [turn.dose] : [])];
+export function dosesOf({ once, first, then, turn }: Approach): readonly Dose[] {
+  return [...(once ? [once] : []), ...(first ? [first] : []), then, ...(turn ? [turn.dose] : [])];
 }

@@ -1,38 +1,46 @@
 import { costsOfAct, eventsOfAct, type Act } from "../acts/acts";
-import { cuttingShare, perAnimalAt, type NearnessId } from "../carriage/rates";
+import { applicationEvents } from "../acts/contact";
+import type { ActEvent, Conditions } from "../acts/kind";
+import { catching, movingOf } from "../carriage/onward";
+import { cuttingShare, type NearnessId } from "../carriage/rates";
 import type { ToolId } from "../inspection/tools";
-import { expm1 } from "../numerics/exponential";
+import { severityOf, type SeverityId } from "../inspection/severity";
 import { isKnownPest, pestOf, type PestId } from "../pests/pests";
-import { isCut, spotsOf, type GrowthFormId } from "../plants/growthForms";
+import { isCut, spotsOf } from "../plants/growthForms";
 import type { Worth } from "../plants/worth";
-import { minutesOfDose, volumeOfDose } from "./doses";
-import type { ComingDose } from "./future";
-import { LOST_AT_REST, LOST_IN_GROWTH } from "./outOfSeason";
+import type { Bearer } from "../suitability/bearer";
+import { HOPELESS } from "./compare";
+import { volumeOfDose, type Dose } from "./doses";
+import type { ComingAct, ComingDose } from "./future";
+import { LOST_IN_GROWTH } from "./outOfSeason";
 import { pictureOf } from "./picture";
-import { comingOf, type Schedule, type SearchRequest } from "./search";
+import { endOf } from "./score";
+import { comingOf, datedOf, effortOf, looksAfterCourse, type Schedule, type SearchRequest } from "./search";
+import { washesOf } from "./stress";
 
-/** What can be done first about a plant on which something was found. */
-export const firstWays = ["squash", "programme", "unpot", "cutting", "outdoors", "giveUp"] as const;
+/** What can be done first about a plant on which something was found; setting it apart goes before each of them. */
+export const firstWays = ["squash", "programme", "blitz", "unpot", "cutting", "outdoors", "giveUp"] as const;
 export type FirstWay = (typeof firstWays)[number];
 
-/** How far ahead the ways are compared, days. */
+/** The ways are compared at least so far ahead, days. */
 const HORIZON_DAYS = 60;
 const WEEK = 7;
+/** Of what is done once a week so many are tried. */
+const MOST_WEEKS = 8;
 
 /** What a plant is worth, in plants that can be replaced (HOUSE). */
 const worthOf: Readonly<Record<Worth, number>> = { replaceable: 1, dear: 4, irreplaceable: 20 };
 /** What an hour of work is worth, in such plants (HOUSE). */
 const HOUR = 0.5;
-/** What is lost of a plant that still has it after all that time: it is given up then, or the work begins anew (HOUSE). */
-const NOT_OVER = 1;
+/** A light case on a plant beside it costs so much work, minutes (HOUSE). */
+const LIGHT_CASE_MINUTES = 90;
+/** What the pest itself costs of plants on which it is still there at the end, by what was found (HOUSE). */
+const lostBy: Readonly<Record<SeverityId, number>> = { trace: 0.02, light: 0.02, patch: 0.02, heavy: 0.1, overrun: 0.3 };
 /** What is lost of a plant by what is done to it, whatever becomes of the pest (HOUSE). */
-const harms: Readonly<Record<Exclude<FirstWay, "giveUp" | "programme">, number>> = {
-  squash: 0,
-  unpot: LOST_IN_GROWTH,
-  // A young plant is what is left, if it roots.
-  cutting: 0.65,
-  outdoors: 0.05,
-};
+const CUT_OFF = 0.1;
+/** A young plant is what is left, if it roots. */
+const CUTTING = 0.65;
+const OUTSIDE = 0.05;
 /** A soap wash of the whole plant takes so much out of it (HOUSE). */
 const A_WASH = 0.004;
 /** Outdoors enemies, rain and wind take so many a day of what moves in the open (HOUSE). */
@@ -42,141 +50,254 @@ const CARRY_MINUTES = 15;
 const BIN_MINUTES = 10;
 /** To take a cutting, look it over and wash it, beside binning the rest. */
 const CUT_MINUTES = 20;
+/** Where clean looks are hardly to be had the work has no end: it is told as this many times over at most. */
+const MOST_TIMES = 20;
 
 /** What a way comes to. */
 export interface FirstChoice {
   readonly way: FirstWay;
-  /** The chance that it is over within the horizon. */
-  readonly pOver: number;
+  /** The chance that the looks after it are clean, and how sure they then make it. */
+  readonly pClean: number;
+  readonly sure: number;
+  /** The day of the last of them, since day 0. */
+  readonly clearDay: number;
+  /** Of treatments and looks, once; and expected until it may be called clear. */
   readonly minutes: number;
+  readonly expectedMinutes: number;
   readonly volumeMl: number;
   /** Plants beside it that are expected to catch it meanwhile. */
   readonly neighbours: number;
-  /** The share of the plant that is lost by it, 0–1; 1 where it is given up. */
+  /** The share of the plant that is lost by what is done, 0–1; 1 where it is given up. */
   readonly harm: number;
+  /** The chance that the pest costs the plant. */
+  readonly pLost: number;
   /** All of it together, in plants that can be replaced; the least is proposed. */
-  readonly costs: Readonly<Record<"work" | "neighbours" | "harm" | "notOver", number>>;
+  readonly costs: Readonly<Record<"work" | "neighbours" | "harm" | "lost", number>>;
   readonly cost: number;
 }
 
 export interface Decision {
-  /** The cheapest first. */
+  /** The cheapest first; giving up stands last where it is not proposed. */
   readonly choices: readonly FirstChoice[];
   /** Of the first against the second, which of the four weighs most; null where there is only one. */
   readonly because: keyof FirstChoice["costs"] | null;
   /** Ways that cannot be gone now, and why. */
-  readonly closed: readonly { readonly way: FirstWay; readonly why: "tooCold" | "noPot" | "noCuttings" }[];
+  readonly closed: readonly { readonly way: FirstWay; readonly why: "tooCold" | "noPot" | "noCuttings" | "rests" }[];
 }
 
 export interface DecisionRequest extends SearchRequest {
-  readonly form: GrowthFormId;
-  readonly potCm: number;
+  readonly bearer: Bearer;
   readonly tool: ToolId;
+  readonly now?: Conditions;
   readonly worth: Worth;
-  /** The plants beside it, by how near they stand. */
+  /** Live animals found last. */
+  readonly found: number;
+  /** The plants beside it once it stands where it will, by how near. */
   readonly neighbours: Readonly<Partial<Record<NearnessId, number>>>;
   /** The best schedule of all approaches; null where the plant bears none. */
-  readonly programme: { readonly schedule: Schedule; readonly burden: number } | null;
-  /** Whether plants may stand outside now, and whether this one rests. */
+  readonly programme: Schedule | null;
+  /** Whether plants may stand outside now. */
   readonly warmOutside: boolean;
-  readonly resting: boolean;
+}
+
+/** Something done on a day by one of the ways. */
+interface Done {
+  readonly day: number;
+  readonly does: ComingDose["dose"];
+  readonly minutes: number;
+  readonly volumeMl?: number;
 }
 
 /**
- * The first decision after a find: what each way comes to within sixty days, weighed into one order. Expected losses are told in
- * plants that can be replaced: the hours, what the plants beside it are expected to catch meanwhile, what the plant suffers, and the
- * plant itself where the pest is still there. Throws RangeError for a pest that hides in no place that is known.
+ * The first decision after a find: what each way comes to, weighed into one order. Expected losses are told in plants that can be
+ * replaced: the work until it may be called clear, a light case for each plant beside it that is expected to catch it, what the plant
+ * loses by what is done, and the plant itself where the pest costs it. That it is still there is work left, not a dead plant.
+ * Throws RangeError for a pest that hides in no place that is known.
  * Source: the model for chances and for what neighbours catch; the weights are our own (HOUSE).
  */
 export function decide(request: DecisionRequest): Decision {
-  const { scorer, form, potCm, tool, worth, programme, fromDay } = request;
+  const { scorer, bearer, worth, programme, fromDay, found } = request;
+  const { form } = bearer;
   const pestId = scorer.reckoning.timeline.layout.pest.id;
   if (!isKnownPest(pestId)) throw new RangeError(`nothing is known of where ${pestId} hides`);
-  const end = fromDay + HORIZON_DAYS;
-  const target = { pest: pestOf(pestId), weights: pestId, form };
-  const by = (way: "pickOff" | "unpot" | "shower") => {
-    const where = { percent: null, spots: [...spotsOf(form)] };
-    const tools = { pickOff: tool, unpot: "unpotted", shower: null } as const;
-    const act: Act = { kind: "mechanical", way, tool: tools[way], ...where };
-    return { does: { events: eventsOfAct(act, target, 0) }, minutes: costsOfAct(act, potCm).minutes };
-  };
-  const weekly = (does: ComingDose["dose"]): ComingDose[] =>
-    Array.from({ length: Math.floor(HORIZON_DAYS / WEEK) + 1 }, (_, n) => ({ atDays: fromDay + n * WEEK, dose: does }));
+  const hands = handsOn(pestId, request);
+  const rests = bearer.resting && bearer.sensitivities.includes("winterDry");
+  const weekly = (does: ComingAct, minutes: number, times: number): Done[] =>
+    Array.from({ length: times }, (_, n) => ({ day: fromDay + n * WEEK, does, minutes }));
+  /** So many weeks of something as take least work. */
+  const weeks = (way: FirstWay, does: ComingAct, minutes: number, more: Omit<Told, "done"> & { before?: Done[] }) =>
+    Array.from({ length: MOST_WEEKS }, (_, n) =>
+      choiceOf(way, request, pestId, {
+        ...more,
+        done: [...(more.before ?? []), ...weekly(does, minutes, n + 1)],
+      }),
+    ).toSorted((a, b) => a.cost - b.cost)[0]!;
 
-  const of = (
-    way: FirstWay,
-    coming: readonly ComingDose[],
-    {
-      minutes,
-      volumeMl = 0,
-      harm,
-      amongOthers = 1,
-    }: { minutes: number; volumeMl?: number; harm: number; amongOthers?: number },
-  ): FirstChoice => {
-    const pOver = scorer.pOverAt(coming, end);
-    const neighbours = amongOthers * caughtBy(request, pestId, coming, end);
-    return choice({ way, pOver, minutes, volumeMl, neighbours, harm }, worth);
-  };
-  const squash = by("pickOff");
-  const squashed = weekly(squash.does);
-  const choices: FirstChoice[] = [
-    of("squash", squashed, { minutes: squashed.length * squash.minutes, harm: harms.squash }),
-  ];
-  if (programme) {
-    const { schedule, burden } = programme;
-    const within = schedule.days.filter((day) => day <= end);
-    const doses = schedule.doses.slice(0, within.length);
+  const choices: FirstChoice[] = [weeks("squash", hands.pickOff, hands.minutes("pickOff"), { harm: 0 })];
+  if (programme) choices.push(programmeChoice(programme, request, pestId));
+  if (form !== "airPlant" && !rests) {
+    const wash: Done[] = [
+      { day: fromDay, does: hands.unpot, minutes: hands.minutes("unpot") },
+      { day: fromDay, does: hands.shower, minutes: hands.minutes("shower") },
+    ];
     choices.push(
-      of(
-        "programme",
-        comingOf(
-          within.map((day, i) => ({ day, dose: doses[i]! })),
-          request,
-        ),
-        {
-          minutes: doses.reduce((sum, dose) => sum + minutesOfDose(dose, { form, potCm }), 0),
-          volumeMl: doses.reduce((sum, dose) => sum + volumeOfDose(dose, { form, potCm }), 0),
-          harm: Math.min(0.2, A_WASH * burden),
-        },
-      ),
+      weeks("unpot", hands.pickOff, hands.minutes("pickOff"), { harm: LOST_IN_GROWTH + A_WASH, before: wash }),
+      blitz(request, pestId, hands),
     );
   }
-  if (form !== "airPlant") {
-    const unpot = by("unpot");
-    const shower = by("shower");
-    choices.push(
-      of(
-        "unpot",
-        [{ atDays: fromDay, dose: unpot.does }, { atDays: fromDay, dose: shower.does }, ...squashed.slice(1)],
-        {
-          minutes: unpot.minutes + shower.minutes + (squashed.length - 1) * squash.minutes,
-          harm: request.resting ? LOST_AT_REST : harms.unpot,
-        },
-      ),
-    );
-  }
-  if (isCut(form)) {
-    const now = pictureOf(scorer.reckoning, [], fromDay).days.findLast(({ day }) => day <= fromDay);
-    const animals = now?.expected.reduce((sum, n) => sum + n, 0) ?? 0;
-    const pOver = 1 - cuttingShare(pestId, 0, animals);
-    const cut = { pOver, minutes: CUT_MINUTES + BIN_MINUTES, volumeMl: 0, neighbours: 0, harm: harms.cutting };
-    choices.push(choice({ way: "cutting", ...cut }, worth));
-  }
+  if (isCut(form)) choices.push(cutting(request, pestId));
   if (request.warmOutside) {
-    const outside: ComingDose["dose"] = { events: [...by("shower").does.events, ...outdoors(pestId)] };
-    choices.push(of("outdoors", weekly(outside), { minutes: CARRY_MINUTES, harm: harms.outdoors, amongOthers: 0 }));
+    const outside = { events: [...hands.shower.events, ...outdoors(pestId)] };
+    choices.push(
+      weeks("outdoors", outside, hands.minutes("shower"), {
+        harm: OUTSIDE,
+        extraMinutes: CARRY_MINUTES,
+        amongOthers: 0,
+      }),
+    );
   }
-  choices.push(choice({ way: "giveUp", pOver: 1, minutes: BIN_MINUTES, volumeMl: 0, neighbours: 0, harm: 1 }, worth));
   const sorted = choices.toSorted((a, b) => a.cost - b.cost);
+  const up = weighed("giveUp", worth, {
+    ...{ pClean: 1, sure: 1, clearDay: fromDay, minutes: BIN_MINUTES, expectedMinutes: BIN_MINUTES },
+    ...{ volumeMl: 0, neighbours: 0, harm: 1, pLost: 0 },
+  });
+  const hopeless = choices.every(({ pClean, sure }) => pClean < HOPELESS || sure < request.target);
+  const overrun = found > 0 && severityOf(Math.max(1, Math.round(found))) === "overrun";
+  const mayPropose = worth === "replaceable" && (overrun || hopeless);
+  const all = mayPropose ? [...sorted, up].toSorted((a, b) => a.cost - b.cost) : [...sorted, up];
   return {
-    choices: sorted,
-    because: reasonOf(sorted),
+    choices: all,
+    because: reasonOf(all),
     closed: [
       ...(form === "airPlant" ? [{ way: "unpot", why: "noPot" } as const] : []),
+      ...(form !== "airPlant" && rests ? [{ way: "unpot", why: "rests" } as const] : []),
       ...(isCut(form) ? [] : [{ way: "cutting", why: "noCuttings" } as const]),
       ...(request.warmOutside ? [] : [{ way: "outdoors", why: "tooCold" } as const]),
     ],
   };
+}
+
+type Hand = "pickOff" | "unpot" | "shower" | "prune";
+
+/** What hands and water do to this plant, as the model takes it, and what it takes. */
+function handsOn(pestId: PestId, { bearer: { form, potCm }, tool }: Pick<DecisionRequest, "bearer" | "tool">) {
+  const target = { pest: pestOf(pestId), weights: pestId, form };
+  const tools = { pickOff: tool, unpot: "unpotted", shower: null, prune: null } as const;
+  const acts = (way: Hand): Act => ({
+    ...{ kind: "mechanical", way, tool: tools[way], percent: way === "prune" ? WORST_PART_PERCENT : null },
+    spots: [...spotsOf(form)],
+  });
+  const does = (way: Hand) => ({ events: eventsOfAct(acts(way), target, 0) });
+  return {
+    pickOff: does("pickOff"),
+    unpot: does("unpot"),
+    shower: does("shower"),
+    prune: does("prune"),
+    minutes: (way: Hand) => costsOfAct(acts(way), potCm).minutes,
+  };
+}
+
+/** The worst part, a third of the plant at most, carries so many per cent of the animals (HOUSE). */
+const WORST_PART_PERCENT = 50;
+
+/** Everything in one day: picked off, cut back, unpotted and washed, swabbed and sprayed; and a week later swabbed once more. */
+function blitz(request: DecisionRequest, pestId: PestId, hands: ReturnType<typeof handsOn>): FirstChoice {
+  const { fromDay, bearer } = request;
+  const { form } = bearer;
+  const swab: Dose = bearer.sensitivities.includes("waxBloom")
+    ? { remedy: "alcohol", technique: "dab" }
+    : { remedy: "alcohol", technique: "sprayAndSwab" };
+  const soap: Dose = { remedy: "soap", technique: "spray" };
+  const doses = bearer.sensitivities.includes("waxBloom") ? [swab] : [swab, soap];
+  const events = (given: readonly Dose[]): readonly ActEvent[] =>
+    comingOf(
+      given.map((dose) => ({ day: fromDay, dose })),
+      request,
+    ).flatMap(({ dose }) => ("events" in dose ? dose.events : applicationEvents(pestOf(pestId), dose, 0)));
+  const handed = [hands.pickOff, ...(isCut(form) ? [hands.prune] : []), hands.unpot, hands.shower];
+  const first: ComingAct = { events: [...handed.flatMap((one) => one.events), ...events(doses)] };
+  const again: ComingAct = { events: events([swab]) };
+  const minutesOf = (given: readonly Dose[]) =>
+    effortOf(
+      given.map((dose) => ({ day: fromDay, dose })),
+      0,
+      request,
+    ).minutes;
+  const volumeOf = (given: readonly Dose[]) => given.reduce((sum, dose) => sum + volumeOfDose(dose, bearer), 0);
+  const ways: Hand[] = ["pickOff", ...(isCut(form) ? (["prune"] as const) : []), "unpot", "shower"];
+  const inOne = ways.reduce((sum, way) => sum + hands.minutes(way), 0) + minutesOf(doses);
+  const washes = doses.reduce((sum, dose) => sum + washesOf(dose), 0);
+  const done = (times: number): Done[] => [
+    { day: fromDay, does: first, minutes: inOne, volumeMl: volumeOf(doses) },
+    ...Array.from({ length: times }, (_, n): Done => ({
+      ...{ day: fromDay + (n + 1) * WEEK, does: again, minutes: minutesOf([swab]), volumeMl: volumeOf([swab]) },
+    })),
+  ];
+  const harm = LOST_IN_GROWTH + (isCut(form) ? CUT_OFF : 0) + A_WASH * washes;
+  return [0, 1, 2, 3]
+    .map((times) =>
+      choiceOf("blitz", request, pestId, { done: done(times), harm: harm + A_WASH * times * washesOf(swab) }),
+    )
+    .toSorted((a, b) => a.cost - b.cost)[0]!;
+}
+
+function programmeChoice(schedule: Schedule, request: DecisionRequest, pest: PestId): FirstChoice {
+  const dated = datedOf(schedule);
+  const coming = comingOf(dated, request);
+  const { burden } = effortOf(dated, 0, request);
+  const done = dated.map(
+    ({ day, dose }, i): Done => ({
+      ...{ day, does: coming[i]!.dose, minutes: effortOf([{ day, dose }], 0, request).minutes },
+      volumeMl: volumeOfDose(dose, request.bearer),
+    }),
+  );
+  return choiceOf("programme", request, pest, { done, harm: Math.min(0.2, A_WASH * burden) });
+}
+
+function cutting(request: DecisionRequest, pest: PestId): FirstChoice {
+  const { scorer, fromDay, worth, looks } = request;
+  const now = pictureOf(scorer.reckoning, [], fromDay).days.findLast(({ day }) => day <= fromDay);
+  const animals = now?.expected.reduce((sum, n) => sum + n, 0) ?? 0;
+  const pClean = 1 - cuttingShare(pest, 0, animals);
+  const minutes = CUT_MINUTES + BIN_MINUTES + 2 * looks.minutes;
+  return weighed("cutting", worth, {
+    ...{ pClean, sure: 1, clearDay: fromDay + 2 * WEEK, minutes, expectedMinutes: minutes / Math.max(pClean, 0.05) },
+    ...{ volumeMl: 0, neighbours: 0, harm: CUTTING, pLost: 0 },
+  });
+}
+
+/** What is told of a way beside what is done. */
+interface Told {
+  readonly done: readonly Done[];
+  readonly harm: number;
+  readonly extraMinutes?: number;
+  /** 0 where none of the others is near. */
+  readonly amongOthers?: 0 | 1;
+}
+
+function choiceOf(
+  way: FirstWay,
+  request: DecisionRequest,
+  pest: PestId,
+  { done, harm, extraMinutes = 0, amongOthers = 1 }: Told,
+): FirstChoice {
+  const { scorer, fromDay, worth, looks: how, found, target } = request;
+  const coming = done.map(({ day, does }): ComingDose => ({ atDays: day, dose: does }));
+  const last = Math.max(fromDay, ...done.map(({ day }) => day));
+  const { looks, pClean, sure, reaches } = looksAfterCourse(coming, last, request);
+  const end = Math.max(fromDay + HORIZON_DAYS, endOf(scorer, looks.at(-1)!));
+  const minutes = done.reduce((sum, one) => sum + one.minutes, extraMinutes + looks.length * how.minutes);
+  // Looks that do not make it sure are begun again like looks that find something.
+  const gets = reaches ? pClean : pClean * Math.min(1, sure / target);
+  const severity = severityOf(Math.max(1, Math.round(found)));
+  return weighed(way, worth, {
+    ...{ pClean, sure, clearDay: looks.at(-1)!, minutes },
+    expectedMinutes: minutes * Math.min(MOST_TIMES, 1 / Math.max(gets, 1e-9)),
+    volumeMl: done.reduce((sum, { volumeMl = 0 }) => sum + volumeMl, 0),
+    neighbours: amongOthers * caughtBy(request, pest, coming, end),
+    harm,
+    pLost: (1 - gets) * lostBy[severity],
+  });
 }
 
 /** Enemies and weather, a week of them: what moves in the open dies at a daily rate. */
@@ -194,25 +315,28 @@ function caughtBy(
   coming: readonly ComingDose[],
   end: number,
 ): number {
+  if (Object.values(neighbours).every((n) => n === 0)) return 0;
   const mobile = pestOf(pest).stages.map((stage) => stage.mobile);
-  const animalDays = pictureOf(scorer.reckoning, coming, end)
+  const movingDays = pictureOf(scorer.reckoning, coming, end)
     .days.filter(({ day }) => day >= fromDay)
-    .reduce((sum, { expected }) => sum + expected.reduce((all, n, stage) => all + (mobile[stage] ? n : 0), 0), 0);
-  return Object.entries(neighbours).reduce(
-    (sum, [nearness, n]) => sum - n * expm1(-perAnimalAt(pest, nearness as NearnessId) * animalDays),
-    0,
-  );
+    .reduce((sum, { expected }) => {
+      const all = expected.reduce((a, n) => a + n, 0);
+      const moving = expected.reduce((a, n, stage) => a + (mobile[stage] ? n : 0), 0);
+      return sum + movingOf(all, moving);
+    }, 0);
+  return catching(pest, movingDays, neighbours);
 }
 
-function choice(of: Omit<FirstChoice, "costs" | "cost">, worth: Worth): FirstChoice {
+function weighed(way: FirstWay, worth: Worth, of: Omit<FirstChoice, "way" | "costs" | "cost">): FirstChoice {
   const plant = worthOf[worth];
+  const hours = (minutes: number) => (HOUR * minutes) / 60;
   const costs = {
-    work: (HOUR * of.minutes) / 60,
-    neighbours: of.neighbours,
+    work: hours(of.expectedMinutes),
+    neighbours: of.neighbours * hours(LIGHT_CASE_MINUTES),
     harm: of.harm * plant,
-    notOver: (1 - of.pOver) * NOT_OVER * plant,
+    lost: of.pLost * plant,
   };
-  return { ...of, costs, cost: costs.work + costs.neighbours + costs.harm + costs.notOver };
+  return { way, ...of, costs, cost: costs.work + costs.neighbours + costs.harm + costs.lost };
 }
 
 /** What of the second way costs most beside the first. */

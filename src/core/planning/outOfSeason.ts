@@ -8,8 +8,8 @@ import { pictureOf } from "./picture";
 import { endOf, type Scorer } from "./score";
 
 /** What unpotting costs of a plant: in the resting season, and once it grows (HOUSE): the chance that it is lost by it. */
-export const LOST_AT_REST = 0.3;
-export const LOST_IN_GROWTH = 0.1;
+export const LOST_AT_REST = 0.15;
+export const LOST_IN_GROWTH = 0.03;
 /** So many days of one feeding animal on a litre of mix are as many as kill one plant in e (HOUSE). */
 const DAYS_A_LITRE = 8000;
 

@@ -6,8 +6,8 @@ import { pestOf, type PestId } from "../pests/pests";
 import { isCut, spotsOf } from "../plants/growthForms";
 import type { Sensitivity } from "../plants/sensitivities";
 import type { Bearer } from "../suitability/bearer";
-import type { ComingDose } from "./future";
-import { endOf, type Scorer } from "./score";
+import type { ActEvent } from "../acts/kind";
+import { withMore, type Schedule, type SearchRequest } from "./search";
 
 /**
  * What hands do before any bottle is opened, in its order: what is seen comes off first, or water would wash it into the mix; what is
@@ -31,12 +31,12 @@ export type PreparationRefusal =
 export interface PreparationStep {
   readonly id: PreparationId;
   readonly minutes: number;
-  /** The chance that the plan ends it, with this and all before it. */
-  readonly pOver: number;
+  /** The chance of clean looks after the plan, with this and all before it. */
+  readonly pClean: number;
 }
 
 export interface Preparation {
-  /** The chance without any of it. */
+  /** The chance of clean looks without any of it. */
   readonly without: number;
   readonly steps: readonly PreparationStep[];
   readonly left: readonly { readonly id: PreparationId; readonly why: PreparationRefusal }[];
@@ -56,25 +56,23 @@ const against: Readonly<Partial<Record<PreparationId, readonly (readonly [Sensit
 };
 
 /**
- * What each step of preparation adds to a plan, done on its first day, one after the other. `coming` are the plan's treatments, at
- * least one. @example prepare(scorer, "mealybug", hoya, "lamp", 12, coming, 3).steps[0].id // "pickOff"
+ * What each step of preparation adds to a schedule of at least one treatment, done on its first day, one after the other.
+ * @example prepare(request, "mealybug", hoya, "lamp", soapFourTimes).steps[0].id // "pickOff"
  */
 export function prepare(
-  scorer: Scorer,
+  request: SearchRequest,
   pest: PestId,
   bearer: Bearer,
   tool: ToolId,
-  potCm: number,
-  coming: readonly ComingDose[],
+  schedule: Schedule,
 ): Preparation {
-  const { form } = bearer;
+  const { form, potCm } = bearer;
   const target = { pest: pestOf(pest), weights: pest, form };
-  const day = coming[0]!.atDays;
-  const end = endOf(scorer, coming.at(-1)!.atDays);
-  const animals = expectedByStage(scorer.reckoning).reduce((sum, n) => sum + n, 0);
+  const day = schedule.days[0]!;
+  const animals = expectedByStage(request.scorer.reckoning).reduce((sum, n) => sum + n, 0);
   const left: { id: PreparationId; why: PreparationRefusal }[] = [];
   const steps: PreparationStep[] = [];
-  const done: ComingDose[] = [];
+  const done: ActEvent[] = [];
   for (const id of preparationIds) {
     const why = whyNot(id, bearer, animals);
     if (why) {
@@ -88,11 +86,11 @@ export function prepare(
       percent: id === "prune" ? CUT_PERCENT : null,
       spots: [...spotsOf(form)],
     };
-    done.push({ atDays: day, dose: { events: eventsOfAct(act, target, 0) } });
-    const pOver = scorer.pOverAt([...done, ...coming], end);
-    steps.push({ id, minutes: costsOfAct(act, potCm).minutes, pOver });
+    done.push(...eventsOfAct(act, target, 0));
+    const { pClean } = withMore(schedule, { atDays: day, dose: { events: [...done] } }, request);
+    steps.push({ id, minutes: costsOfAct(act, potCm).minutes, pClean });
   }
-  return { without: scorer.pOverAt(coming, end), steps, left };
+  return { without: schedule.pClean, steps, left };
 }
 
 function whyNot(

@@ -6,7 +6,7 @@ import type { Courses } from "./course";
 import { courseOf, isWorkId, type CourseId } from "./doses";
 
 /** Of one group not more than so many times running: then something of another kind (labels, from memory). */
-export const MOST_RUNNING = 2;
+export const MOST_RUNNING = 3;
 
 /** What is counted: whatever is put on, and what roots take up; hands, water and helpful animals stand between nothing. */
 const counted = (course: CourseId) => !isWorkId(course) || course === "systemic";

@@ -1,3 +1,4 @@
+import type { WorkedOn } from "../acts/works";
 import { doseAt, dosesOf, type Approach } from "./approaches";
 import {
   courseOf,
@@ -5,20 +6,27 @@ import {
   isWork,
   lastsDays,
   limitsOf,
+  minutesOfDose,
   OTHER_REMEDY_DAYS,
   type CourseId,
   type Dose,
   type Limits,
 } from "./doses";
-import type { ComingDose } from "./future";
-import { endOf, type Scorer } from "./score";
+import type { ComingDose, ComingLook } from "./future";
+import { FEWEST_LOOKS, MOST_LOOKS, type LooksAfter } from "./looks";
+import { endOf, quickly, type AfterLooks, type Scorer } from "./score";
 import { bears, washesOf, type StressBudget } from "./stress";
 
-/** Treatments on certain days with what may be expected of them. Days are counted from the case's day 0. */
-export interface Schedule {
+/**
+ * A course of treatments with the clean looks after it, by which it may be called clear. Days are counted from the case's day 0.
+ * Growers do a short course, look, and go on if they must: the three chances say what that comes to.
+ */
+export interface Schedule extends AfterLooks {
   readonly days: readonly number[];
-  /** What is put on on each of them. */
+  /** What is done on each of them; of one day in this order. */
   readonly doses: readonly Dose[];
+  /** The looks after it, as many as the rule of "clear" asks for. */
+  readonly looks: readonly number[];
   /** Probability that nothing is left one egg-to-adult time after the last treatment, no look assumed. */
   readonly pOver: number;
   /** The day that probability is for, and the next whole one. */
@@ -26,6 +34,16 @@ export interface Schedule {
   readonly overByDay: number;
   /** Days between two treatments before they were moved to working days. */
   readonly intervalDays: number;
+  /** Whether the looks, if clean, make it as sure as the keeper wants it. */
+  readonly reaches: boolean;
+}
+
+/** What a schedule asks of hands and of the plant. */
+export interface Effort {
+  /** Of treatments and looks. */
+  readonly minutes: number;
+  /** In soap washes of the whole plant. */
+  readonly burden: number;
 }
 
 export interface SearchRequest {
@@ -34,8 +52,14 @@ export interface SearchRequest {
   readonly fromDay: number;
   /** Whether the keeper works on a day. Must be true for some day of every fortnight. */
   readonly worksOn: (day: number) => boolean;
-  /** The probability to be reached, 0–1. */
+  /** How sure clean looks must make it, 0–1. */
   readonly target: number;
+  /** How the plant is looked at after the course. */
+  readonly looks: LooksAfter;
+  /** Fewest days between two treatments that the keeper can keep up; {@link USUAL_EVERY_DAYS} where left out. */
+  readonly everyDays?: number;
+  /** What it is done to; a plant in a pot of usual width where left out. */
+  readonly on?: WorkedOn;
   /**
    * What a dose comes to on this plant: the mix proposed for it, the spots its technique goes to, what is searched with. The same
    * dose must always give the same object. As the tables say, on the whole plant, where left out.
@@ -49,112 +73,222 @@ export interface SearchRequest {
   readonly stress?: StressBudget;
 }
 
-/** What a search for one approach gives. */
+/** What a search for one approach gives. Of each criterion null where no schedule of the approach reaches the target. */
 export interface Found {
-  /** Fewest treatments that reach the target, among them the earliest end; null when none does. */
-  readonly fewest: Schedule | null;
-  /** Earliest end that reaches the target; null when none does. */
+  /** The least expected effort until it may be called clear. */
+  readonly leastWork: Schedule | null;
+  /** The earliest expected day of that. */
   readonly soonest: Schedule | null;
-  /** The best of those that were scored: the most that this approach can do, where none reaches the target. */
+  /** The least expected burden on the plant. */
+  readonly gentlest: Schedule | null;
+  /** The surest of all, which reaches the target or does not. */
   readonly best: Schedule;
 }
 
-const LONGEST_INTERVAL_DAYS = 14;
+/** Fewest days between two treatments where the keeper has said nothing (HOUSE): who treats oftener stops earlier. */
+export const USUAL_EVERY_DAYS = 4;
+/** Intervals that are tried, from the shortest the remedy and the keeper bear (common practice). */
+const INTERVALS_DAYS = [4, 5, 7, 10, 14];
 /** So many treatments are proposed at most. */
-const MOST_TREATMENTS = 12;
+const MOST_TREATMENTS = 8;
 const DAYS_IN_A_YEAR = 366;
-/** Longer intervals are not tried once so many of them in a row have fallen so far behind the best (HOUSE). */
-const FALLEN = 2;
-const FALL = 0.05;
-/** Later first days that are tried where one treatment fewer may then do: a hatch is waited for (HOUSE, up to ten days). */
+/** Later first days that are tried for the best course: a hatch is waited for (HOUSE, up to ten days). */
 const DELAYS_DAYS = [3, 7, 10];
+/** Values within a twentieth of the best are as good (HOUSE). */
+const AS_GOOD = 1.05;
+/** What a soap wash of the whole plant takes out of it, in minutes of work (HOUSE). */
+const WASH_MINUTES = 2;
+const USUAL_POT: WorkedOn = { form: "uprightShrub", potCm: 12 };
+
+/** A schedule on its way, scored by the quick scorer. */
+interface Candidate extends AfterLooks, Effort {
+  readonly dated: readonly Dated[];
+  readonly intervalDays: number;
+  readonly looks: readonly number[];
+  readonly reaches: boolean;
+}
+
+/** By what schedules are chosen: expected effort, days and burden, each divided by the chance that it need not begin again. */
+const criteria = {
+  leastWork: ({ minutes, burden, pClean }: Candidate) => (minutes + WASH_MINUTES * burden) / pClean,
+  soonest: ({ looks, pClean }: Candidate, fromDay: number) => (looks.at(-1)! - fromDay) / pClean,
+  gentlest: ({ burden, pClean }: Candidate) => burden / pClean,
+} as const;
+type Criterion = keyof typeof criteria;
+const criterionIds = Object.keys(criteria) as readonly Criterion[];
 
 /**
- * Searches the schedules of one approach: from the remedy's smallest interval to a fortnight, one treatment up to as many as the
- * labels and the plant bear, the first of them as soon as may be or some days later; what has been put on in the course that
- * runs counts, and its interval is kept from the last of them.
- * The chance that it is over hardly ever falls when a treatment is added, so that for each interval the fewest that reach the
- * target are found by halving. Null where the course or the plant leaves none.
+ * Searches the schedules of one approach: intervals from what remedy and keeper bear to a fortnight, one treatment up to as many as
+ * the labels and the plant bear, at most eight, the first of them as soon as may be or some days later; each with as many weekly
+ * clean looks after it as make it sure enough. What has been put on in the course that runs counts, and its interval is kept from
+ * the last of them. Null where the course or the plant leaves none.
  * Throws RangeError when the keeper works on no day or the target is no probability.
  */
 export function searchSchedules(approach: Approach, request: SearchRequest): Found | null {
-  const { target } = request;
+  const { target, fromDay } = request;
   if (!(target > 0 && target < 1)) throw new RangeError(`the target is between 0 and 1, got ${target}`);
-  const smallest = Math.min(...dosesOf(approach).map((dose) => limitsIn(request, dose).smallestIntervalDays));
-  const reaching: Schedule[] = [];
-  let best: Schedule | null = null;
-  let falling = 0;
-  const longestInterval = Math.max(LONGEST_INTERVAL_DAYS, smallest);
-  for (let interval = smallest; interval <= longestInterval && falling < FALLEN; interval++) {
+  const quick = { ...request, scorer: quickly(request.scorer) };
+  const tried: Candidate[] = [];
+  for (const interval of intervalsOf(approach, request)) {
     const all = longest(approach, request, interval, 0);
-    if (all.length === 0) continue;
-    const { enough, most } = fewestOf(
-      (count) => scheduleOf(all.slice(0, count), request, interval),
-      all.length,
-      target,
-    );
-    const fell = best !== null && most.pOver < best.pOver - FALL && best.pOver < target;
-    falling = fell && !enough ? falling + 1 : 0;
-    if (best === null || most.pOver > best.pOver) best = most;
-    if (enough) reaching.push(enough);
+    const begun = candidates(all, quick, interval, approach.once ? 2 : 1);
+    tried.push(...begun);
     // A single treatment has no interval: the others would say the same.
-    if (enough?.days.length === 1) break;
+    if (all.length <= (approach.once ? 2 : 1)) break;
   }
-  if (!best) return null;
-  reaching.push(...later(approach, request, reaching));
-  const fewer = (a: Schedule, b: Schedule) => a.days.length - b.days.length || a.overByDay - b.overByDay;
-  const sooner = (a: Schedule, b: Schedule) => a.overByDay - b.overByDay || a.days.length - b.days.length;
-  return { fewest: reaching.toSorted(fewer)[0] ?? null, soonest: reaching.toSorted(sooner)[0] ?? null, best };
+  if (tried.length === 0) return null;
+  const reaching = tried.filter(({ reaches }) => reaches);
+  const usual = bestOf(reaching, "leastWork", fromDay);
+  if (usual) reaching.push(...later(approach, quick, usual));
+  const finals = new Map<Candidate, Schedule>();
+  const final = (one: Candidate | null): Schedule | null => {
+    if (!one) return null;
+    const known = finals.get(one) ?? scheduleOf(one.dated, request, one.intervalDays, one.looks.length);
+    finals.set(one, known);
+    return known;
+  };
+  const surest = tried.reduce((a, b) => (b.sure > a.sure ? b : a));
+  const chosen = Object.fromEntries(
+    criterionIds.map((criterion) => [criterion, final(bestOf(reaching, criterion, fromDay))]),
+  ) as Pick<Found, Criterion>;
+  return { ...chosen, best: chosen.leastWork ?? final(surest)! };
 }
 
-/**
- * The fewest treatments that reach the target, by ever greater steps up to `most` of them and then by halving; null where not even
- * all do. With it the best of those that were scored.
- */
-function fewestOf(
-  at: (count: number) => Schedule,
-  most: number,
-  target: number,
-): { enough: Schedule | null; most: Schedule } {
-  let tooFew = 0;
-  let tried = at(Math.min(2, most));
-  while (tried.pOver < target && tried.days.length < most) {
-    tooFew = tried.days.length;
-    tried = at(Math.min(2 * tooFew, most));
-  }
-  if (tried.pOver < target) return { enough: null, most: tried };
-  let enough = tried;
-  while (enough.days.length - tooFew > 1) {
-    const middle = at(Math.floor((tooFew + enough.days.length) / 2));
-    if (middle.pOver >= target) enough = middle;
-    else tooFew = middle.days.length;
-  }
-  return { enough, most: tried };
+/** The expected effort of a schedule until it may be called clear, in minutes, as {@link Found.leastWork} weighs it. */
+export function expectedEffort(schedule: Schedule, request: Pick<SearchRequest, "looks" | "on">): number {
+  const { minutes, burden } = effortOf(datedOf(schedule), schedule.looks.length, request);
+  return (minutes + WASH_MINUTES * burden) / schedule.pClean;
 }
 
-/** Schedules that begin later and do with fewer treatments than any of those given; empty where waiting saves none. */
-function later(approach: Approach, request: SearchRequest, reaching: readonly Schedule[]): Schedule[] {
-  const found: Schedule[] = [];
-  const fewest = Math.min(...reaching.map((one) => one.days.length));
-  const near = reaching.filter((one) => one.days.length <= fewest + 1);
-  const intervals = [...new Set(near.map((one) => one.intervalDays))];
-  let count = fewest - 1;
-  for (let saved = true; saved && count >= 1; count--) {
-    saved = false;
-    for (const interval of intervals) {
-      for (const delay of DELAYS_DAYS) {
-        const days = longest(approach, request, interval, delay, count);
-        if (days.length < count) continue;
-        const schedule = scheduleOf(days, request, interval);
-        if (schedule.pOver < request.target) continue;
-        found.push(schedule);
-        saved = true;
-        break;
-      }
+/** What a schedule asks of hands and plant, once. */
+export function effortOf(dated: readonly Dated[], looks: number, { looks: how, on }: Pick<SearchRequest, "looks" | "on">): Effort {
+  const minutes = dated.reduce((sum, { dose }) => sum + minutesOfDose(dose, on ?? USUAL_POT), looks * how.minutes);
+  return { minutes, burden: dated.reduce((sum, { dose }) => sum + washesOf(dose), 0) };
+}
+
+/** Looking on without doing anything more: null where no clean looks would do. */
+export function lookingOnly(request: SearchRequest): Schedule | null {
+  const schedule = scheduleOf([], request, 0, Math.max(1, FEWEST_LOOKS - (request.looks.have ?? 0)));
+  return schedule.reaches ? schedule : null;
+}
+
+/** What a schedule's looks come to with something more done beside it. */
+export function withMore(schedule: Schedule, more: ComingDose | null, request: SearchRequest): AfterLooks {
+  const coming = [...(more ? [more] : []), ...comingOf(datedOf(schedule), request)];
+  return request.scorer.afterLooks(coming, looksOf(schedule.looks, request));
+}
+
+/** The treatments of a schedule, each on its day. */
+export function datedOf({ days, doses }: Pick<Schedule, "days" | "doses">): Dated[] {
+  return days.map((day, i) => ({ day, dose: doses[i]! }));
+}
+
+function intervalsOf(approach: Approach, request: SearchRequest): number[] {
+  const { once: _once, ...repeated } = approach;
+  const smallest = Math.min(...dosesOf(repeated).map((dose) => limitsIn(request, dose).smallestIntervalDays));
+  const least = Math.max(smallest, request.everyDays ?? USUAL_EVERY_DAYS);
+  return [...new Set([least, ...INTERVALS_DAYS.filter((days) => days > least)])];
+}
+
+/** The courses of so many treatments and fewer, shortest first, at least `fewest`; until more do not help any more. */
+function candidates(all: readonly Dated[], quick: SearchRequest, interval: number, fewest: number): Candidate[] {
+  const made: Candidate[] = [];
+  let looks = FEWEST_LOOKS;
+  let least = Infinity;
+  let rising = 0;
+  for (let count = fewest; count <= all.length; count++) {
+    const one = candidateOf(all.slice(0, count), quick, interval, looks);
+    made.push(one);
+    // One treatment more needs no more looks, and may need one less.
+    looks = Math.max(FEWEST_LOOKS, one.looks.length - 1);
+    if (!one.reaches) {
+      looks = FEWEST_LOOKS;
+      continue;
     }
+    const work = criteria.leastWork(one);
+    rising = work > least ? rising + 1 : 0;
+    least = Math.min(least, work);
+    if (rising === 2) break;
   }
-  return found;
+  return made;
 }
+
+/** Courses like the best that begin some days later, where that is better by more than a twentieth. */
+function later(approach: Approach, quick: SearchRequest, usual: Candidate): Candidate[] {
+  const count = usual.dated.length;
+  const work = criteria.leastWork(usual);
+  return DELAYS_DAYS.flatMap((delay) => {
+    const all = longest(approach, quick, usual.intervalDays, delay);
+    if (all.length < count) return [];
+    const one = candidateOf(all.slice(0, count), quick, usual.intervalDays, usual.looks.length);
+    return one.reaches && criteria.leastWork(one) * AS_GOOD < work ? [one] : [];
+  });
+}
+
+/** Of those that are as good as the best by a criterion the one of the widest interval, then of the earliest end. */
+function bestOf(reaching: readonly Candidate[], criterion: Criterion, fromDay: number): Candidate | null {
+  if (reaching.length === 0) return null;
+  const value = (one: Candidate) => criteria[criterion](one, fromDay);
+  const least = Math.min(...reaching.map(value));
+  const good = reaching.filter((one) => value(one) <= least * AS_GOOD);
+  return good.toSorted(
+    (a, b) => b.intervalDays - a.intervalDays || a.looks.at(-1)! - b.looks.at(-1)! || value(a) - value(b),
+  )[0]!;
+}
+
+/** A course with as few looks, from `from` on, as make it sure enough. */
+function candidateOf(dated: readonly Dated[], request: SearchRequest, intervalDays: number, from: number): Candidate {
+  const counted = withLooks(dated, request, from);
+  return { dated, intervalDays, ...counted, ...effortOf(dated, counted.looks.length, request) };
+}
+
+/** The days of so many looks after a course; the last of eight not before a generation has passed since the last live animal. */
+function lookDays(last: number, count: number, { looks, scorer }: Pick<SearchRequest, "looks" | "scorer">): number[] {
+  const days = Array.from({ length: count }, (_, i) => last + looks.everyDays * (i + 1));
+  const ready = Math.ceil((scorer.generationOver ?? days.at(-1)!) - 1e-9);
+  if (count === MOST_LOOKS && days.at(-1)! < ready) days[count - 1] = ready;
+  return days;
+}
+
+/** The looks after a course, and what they come to. */
+export interface Looked extends AfterLooks {
+  readonly looks: readonly number[];
+  /** Whether that is as sure as is wanted. */
+  readonly reaches: boolean;
+}
+
+/** As few looks, from so many on, as the rule of "clear" asks for after a course. */
+function withLooks(dated: readonly Dated[], request: SearchRequest, from: number): Looked {
+  // Where nothing more is done the next look is as soon as one counts.
+  const soon = (request.looks.nextDay ?? request.fromDay + 1) - request.looks.everyDays;
+  return looksAfterCourse(comingOf(dated, request), dated.at(-1)?.day ?? soon, request, from);
+}
+
+/** As few looks, from so many on, as the rule of "clear" asks for after what is done up to day `last`. */
+export function looksAfterCourse(
+  coming: readonly ComingDose[],
+  last: number,
+  request: SearchRequest,
+  from = FEWEST_LOOKS,
+): Looked {
+  const { scorer, target } = request;
+  const ready = scorer.generationOver;
+  let answer: Looked | null = null;
+  for (let count = from; count <= MOST_LOOKS; count++) {
+    const days = lookDays(last, count, request);
+    if (ready !== null && days.at(-1)! < ready - 1e-9) continue;
+    const numbers = scorer.afterLooks(coming, looksOf(days, request));
+    const reaches = ready !== null && numbers.sure >= target && numbers.pClean > 0;
+    answer = { looks: days, ...numbers, reaches };
+    if (reaches) return answer;
+    // Too cold to grow: no number of looks ends it.
+    if (ready === null) return answer;
+  }
+  return answer!;
+}
+
+const looksOf = (days: readonly number[], { looks }: Pick<SearchRequest, "looks">): ComingLook[] =>
+  days.map((atDays) => ({ atDays, see: looks.see }));
 
 /** What a dose bears: by the course that runs, else by the tables. */
 function limitsIn({ courses = {} }: Pick<SearchRequest, "courses">, dose: Dose): Limits {
@@ -162,7 +296,8 @@ function limitsIn({ courses = {} }: Pick<SearchRequest, "courses">, dose: Dose):
   return courses[course]?.limits ?? limitsOf(course);
 }
 
-interface Dated {
+/** Something done on a day. */
+export interface Dated {
   readonly day: number;
   readonly dose: Dose;
 }
@@ -180,6 +315,13 @@ function longest(
   const times = new Map<CourseId, number>();
   const lastOf = new Map<CourseId, number>();
   const done: Dated[] = [];
+  if (approach.once) {
+    const before = courses?.[courseOf(approach.once)]?.times ?? 0;
+    if (before >= limitsIn(request, approach.once).mostTimes) return [];
+    const day = nextWorkingDay(Math.max(start, soonestDay(approach.once, request)), worksOn);
+    if (stress && !bears(stress, [], day, approach.once)) return [];
+    done.push({ day, dose: approach.once });
+  }
   for (let i = 0; i < most; i++) {
     const dose = doseAt(approach, i);
     const course = courseOf(dose);
@@ -218,25 +360,22 @@ export function scored(approach: Approach, request: SearchRequest, days: readonl
   return scheduleOf(dated, request, days.length > 1 ? days[1]! - days[0]! : 0);
 }
 
-/** Scores treatments that each have a dose of their own, in ascending order; at least one. */
+/** Scores treatments that each have a dose of their own, in ascending order; none is looking only. */
 export function scoredDoses(
   doses: readonly { readonly atDays: number; readonly dose: Dose }[],
-  request: Pick<SearchRequest, "scorer" | "apply">,
+  request: SearchRequest,
 ): Schedule {
   const dated = doses.map(({ atDays, dose }) => ({ day: atDays, dose }));
   return scheduleOf(dated, request, dated.length > 1 ? dated[1]!.day - dated[0]!.day : 0);
 }
 
-function scheduleOf(
-  dated: readonly Dated[],
-  request: Pick<SearchRequest, "scorer" | "apply">,
-  interval: number,
-): Schedule {
-  const days = dated.map(({ day }) => day);
-  const scoredAtDay = endOf(request.scorer, workedUntil(dated));
+/** A course with its three chances; `looks` is how many looks are tried first. */
+function scheduleOf(dated: readonly Dated[], request: SearchRequest, interval: number, looks = FEWEST_LOOKS): Schedule {
+  const scoredAtDay = endOf(request.scorer, dated.length > 0 ? workedUntil(dated) : request.fromDay);
   return {
-    days,
+    days: dated.map(({ day }) => day),
     doses: dated.map(({ dose }) => dose),
+    ...withLooks(dated, request, looks),
     pOver: request.scorer.pOverAt(comingOf(dated, request), scoredAtDay),
     scoredAtDay,
     overByDay: Math.ceil(scoredAtDay),

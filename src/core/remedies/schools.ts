@@ -20,9 +20,12 @@ export const schools = [
   { id: "alcoholThreeTimes", remedy: "alcohol", technique: "sprayAndSwab", days: [0, 6, 13] },
   { id: "soapWeeklyThreeTimes", remedy: "soap", technique: "spray", days: [0, 7, 14] },
   { id: "soapWhenHeavy", remedy: "soap", technique: "spray", days: every(3, 27) },
+  { id: "soapEveryFortnight", remedy: "soap", technique: "spray", days: every(14, 56) },
+  { id: "spinosadWeekly", remedy: "spinosad", technique: "spray", days: [0, 7, 14] },
   { id: "oilOnceThenLook", remedy: "oil", technique: "spray", days: [0] },
   { id: "oilWeeklyThreeTimes", remedy: "oil", technique: "spray", days: [0, 7, 14] },
   { id: "neemUntilClean", remedy: "neem", technique: "spray", days: every(4, 28) },
+  { id: "neemDailyWhenBad", remedy: "neem", technique: "spray", days: every(1, 9) },
   { id: "neemThenWeekly", remedy: "neem", technique: "spray", days: [0, 5, 10, 17, 24, 31, 38] },
 ] as const satisfies readonly School[];
 

@@ -1,4 +1,6 @@
 import { addDays, type Day } from "../climate/days";
+import { groupBy } from "../groupBy";
+import { exp, ln1p } from "../numerics/exponential";
 import type { PestId } from "../pests/pests";
 import type { MixId } from "../mixing/mixes";
 import type { TechniqueId } from "../remedies/remedies";
@@ -17,8 +19,8 @@ export interface RoundPlant {
   readonly inCase: boolean;
   /** What it may carry, pest by pest; what is not reckoned yet is left out. */
   readonly carries: readonly { readonly pest: PestId; readonly p: number }[];
-  /** How many others stand at its place. */
-  readonly neighbours: number;
+  /** Where it stands: what it carries it gives to the others there. */
+  readonly placeId: string;
   readonly meanC: number;
   readonly minutes: number;
   readonly volumeMl: number;
@@ -57,7 +59,7 @@ export const isProne = ({ prone }: Pick<RoundPlant, "prone">) => prone.length > 
 /** What a round comes to. Expected numbers; HOUSE. */
 export interface RoundWorth {
   readonly plants: number;
-  /** Cases that it ends before they begin, on the plants themselves and on those beside them. */
+  /** By how many fewer plants are expected to be infested four weeks on, those included that would catch it from others there. */
   readonly saved: number;
   readonly minutes: number;
   readonly volumeMl: number;
@@ -66,38 +68,66 @@ export interface RoundWorth {
   readonly spared: Readonly<Partial<Record<Spared, number>>>;
 }
 
-/** Pests that one plant is most likely to carry are followed; the rest hardly counts. */
-const FOLLOWED = 3;
+/** What a plant hardly carries at all is not reckoned with. */
+const COUNTS_FROM = 1e-4;
 
-/** What one plant's turn saves: what it may carry, ended, with what that would have gone on to. */
-export function savedBy({ bearer, carries, neighbours, meanC }: RoundPlant, { mix, technique }: RoundMix): number {
-  return carries
-    .toSorted((a, b) => b.p - a.p)
-    .slice(0, FOLLOWED)
-    .reduce((sum, { pest, p }) => {
-      if (p < 1e-4) return sum;
-      const ended = 1 - leftAfter({ pest, form: bearer.form, mix, technique, meanC });
-      return sum + p * ended * (1 + neighbours * onwardAt(pest, meanC));
-    }, 0);
+/**
+ * How many plants of one place are expected to be infested four weeks on: each by what it carries itself, or caught once from the
+ * others there. `left` is the share of a pest on a plant that a treatment leaves; 1 where it had none. Never more than stand there.
+ * Source: the chances of the model; the plants of a place are taken as independent (HOUSE).
+ */
+export function infestedAt(
+  plants: readonly RoundPlant[],
+  left: (plant: RoundPlant, pest: PestId) => number = () => 1,
+): number {
+  const pests = [...new Set(plants.flatMap(({ carries }) => carries.map(({ pest }) => pest)))];
+  // For each plant the chance that it has none of them.
+  const free = plants.map(() => 1);
+  for (const pest of pests) {
+    const carriers = plants.map((plant) => {
+      const p = plant.carries.find((one) => one.pest === pest)?.p ?? 0;
+      return p < COUNTS_FROM ? 0 : p * left(plant, pest);
+    });
+    const gives = plants.map(({ bearer, meanC }, i) =>
+      carriers[i] === 0 ? 0 : -ln1p(-carriers[i]! * onwardAt(pest, bearer.form, meanC)),
+    );
+    const all = gives.reduce((sum, one) => sum + one, 0);
+    for (const i of plants.keys()) free[i]! *= (1 - carriers[i]!) * exp(-Math.max(0, all - gives[i]!));
+  }
+  return free.reduce((sum, one) => sum + 1 - one, 0);
 }
 
-/** What a round over some plants is worth, and takes. @example worthOf([], soapSpray).saved // 0 */
-export function worthOf(plants: readonly RoundPlant[], round: RoundMix): RoundWorth {
+/**
+ * What a round among some plants is worth, and takes, when those of them have it that are `taken`: all where left out.
+ * @example worthOf([], soapSpray).saved // 0
+ */
+export function worthOf(
+  plants: readonly RoundPlant[],
+  round: RoundMix,
+  taken: (plant: RoundPlant) => boolean = () => true,
+): RoundWorth {
   const spared: Partial<Record<Spared, number>> = {};
-  let [count, saved, minutes, volumeMl, withCare] = [0, 0, 0, 0, 0];
-  for (const plant of plants) {
+  const treated = new Set<RoundPlant>();
+  for (const plant of plants.filter(taken)) {
     const why = sparedFrom(plant, round);
-    if (why) {
-      spared[why] = (spared[why] ?? 0) + 1;
-      continue;
-    }
-    count++;
-    saved += savedBy(plant, round);
-    minutes += plant.minutes;
-    volumeMl += plant.volumeMl;
-    if (objections(plant.bearer, round.mix, round.technique).length > 0) withCare++;
+    if (why) spared[why] = (spared[why] ?? 0) + 1;
+    else treated.add(plant);
   }
-  return { plants: count, saved, minutes, volumeMl, withCare, spared };
+  const left = (plant: RoundPlant, pest: PestId) =>
+    treated.has(plant) ? leftAfter({ pest, form: plant.bearer.form, ...round, meanC: plant.meanC }) : 1;
+  const all = [...treated];
+  const sum = (of: (plant: RoundPlant) => number) => all.reduce((total, plant) => total + of(plant), 0);
+  return {
+    plants: all.length,
+    saved: [...groupBy(plants, ({ placeId }) => placeId).values()].reduce(
+      (total, there) => total + infestedAt(there) - infestedAt(there, left),
+      0,
+    ),
+    minutes: sum(({ minutes }) => minutes),
+    volumeMl: sum(({ volumeMl }) => volumeMl),
+    withCare: all.filter(({ bearer }) => objections(bearer, round.mix, round.technique).length > 0).length,
+    spared,
+  };
 }
 
 const monthOf = (day: Day) => Number(day.slice(5, 7));

@@ -9,7 +9,7 @@ import { inBatches, workDaysBetween } from "./batches";
 import { whatFeeds, type PlaceRecord } from "./feeding";
 import { guestsDue } from "./guests";
 import { paceAt, pacesAt } from "./pace";
-import { inSeason, nextRound, savedBy, sparedFrom, worthOf, type RoundPlant } from "./prevention";
+import { infestedAt, inSeason, nextRound, sparedFrom, worthOf, type RoundPlant } from "./prevention";
 import { leftAfter, onwardAt } from "./roundEffect";
 import { ofKind, runningProgrammes } from "./running";
 import {
@@ -151,7 +151,7 @@ describe("rounds of prevention", () => {
   const oil = { mix: "oil1", technique: "spray" } as const;
   const plant = (over: Partial<RoundPlant> = {}): RoundPlant => ({
     ...{ plantId: "p", bearer: bearer(), prone: [], inCase: false, carries: [{ pest: "mealybug", p: 0.1 }] },
-    ...{ neighbours: 4, meanC: 22, minutes: 5, volumeMl: 200, ...over },
+    ...{ placeId: "shelf", meanC: 22, minutes: 5, volumeMl: 200, ...over },
   });
 
   it("spare open flowers, what does not bear it, predators at work, dry rest, and what is in a case", () => {
@@ -168,12 +168,26 @@ describe("rounds of prevention", () => {
   });
 
   it("are worth the more the more a plant may carry and the more stand beside it, and nothing where it may carry nothing", () => {
-    expect(savedBy(plant(), soap)).toBeGreaterThan(0);
-    expect(savedBy(plant({ carries: [] }), soap)).toBe(0);
-    expect(savedBy(plant({ neighbours: 9 }), soap)).toBeGreaterThan(savedBy(plant(), soap));
+    const alone = worthOf([plant()], soap).saved;
+    expect(alone).toBeGreaterThan(0);
+    expect(worthOf([plant({ carries: [] })], soap).saved).toBe(0);
+    const clean = Array.from({ length: 9 }, () => plant({ carries: [] }));
+    expect(worthOf([plant(), ...clean], soap).saved).toBeGreaterThan(alone);
+    const elsewhere = clean.map((one) => ({ ...one, placeId: "sill" }));
+    expect(worthOf([plant(), ...elsewhere], soap).saved).toBeCloseTo(alone, 12);
     const many = [plant(), plant({ carries: [{ pest: "thrips", p: 0.3 }] }), plant({ inCase: true })];
     expect(worthOf(many, soap)).toMatchObject({ plants: 2, minutes: 10, volumeMl: 400, spared: { inCase: 1 } });
     expect(worthOf(many, soap).saved).toBeLessThan(1);
+  });
+
+  it("never save more than stand there, nor more than are carriers and neighbours to save", () => {
+    const sure = Array.from({ length: 30 }, () => plant({ carries: [{ pest: "spiderMite", p: 0.9 }], meanC: 26 }));
+    expect(infestedAt(sure)).toBeLessThanOrEqual(30);
+    expect(worthOf(sure, soap).saved).toBeLessThanOrEqual(30);
+    expect(infestedAt(sure.slice(0, 1))).toBeCloseTo(0.9, 9);
+    // Who alone has its turn saves itself and what it would give to others.
+    const [first] = sure;
+    expect(worthOf(sure, soap, (one) => one === first).saved).toBeLessThan(worthOf(sure, soap).saved);
   });
 
   it("one treatment leaves some of what it meets, and none more than there was", () => {
@@ -184,8 +198,8 @@ describe("rounds of prevention", () => {
         expect(left(mix, pest)).toBeGreaterThan(0.05);
         expect(left(mix, pest)).toBeLessThan(1);
       }
-    expect(onwardAt("spiderMite", 26)).toBeGreaterThan(onwardAt("spiderMite", 18));
-    expect(onwardAt("mealybug", 22)).toBeLessThan(1);
+    expect(onwardAt("spiderMite", "uprightShrub", 26)).toBeGreaterThan(onwardAt("spiderMite", "uprightShrub", 18));
+    expect(onwardAt("mealybug", "uprightShrub", 22)).toBeLessThan(1);
   });
 
   it("fall due so long after the last, in their season alone, over the turn of the year too", () => {

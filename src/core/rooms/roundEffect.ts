@@ -1,15 +1,12 @@
 import { applicationEvents } from "../acts/contact";
 import { reckonCarriage } from "../carriage/carriage";
-import { COLONY_MEAN, perAnimalAt } from "../carriage/rates";
+import { catching, colonyMovingDays } from "../carriage/onward";
+import { COLONY_MEAN } from "../carriage/rates";
 import { sitesOn } from "../inspection/sitesOn";
 import { mixes, type MixId } from "../mixing/mixes";
 import { potencyOf } from "../mixing/potency";
 import { pestOf, type PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
-import { expm1 } from "../numerics/exponential";
-import { layoutOf, nobody } from "../population/layout";
-import { stableGrowth } from "../population/stable";
-import { stepFor, goOf, ratesOf, stepForward } from "../population/step";
 import { remember } from "../remember";
 import { spotsFor, type TechniqueId } from "../remedies/remedies";
 
@@ -55,29 +52,11 @@ export function leftAfter({ pest, form, mix, technique, meanC }: RoundDose): num
 
 /** A colony nobody knows of gives to others for so long before a weekly look finds it (HOUSE). */
 const UNKNOWN_DAYS = 28;
-const onwardKept = new Map<string, number>();
 
 /**
- * How many plants one carrying plant gives its pest to, for each that stands at the same place, before it is found; 0–1. From the
- * animals of a small colony over four weeks and how fast pests pass at one place. @example onwardAt("spiderMite", 24) // 0.3
+ * The chance that a plant catches a pest of which nobody knows from one that carries it and stands at the same place, before it is
+ * found. @example onwardAt("spiderMite", "trailingVine", 24) // 0.1
  */
-export function onwardAt(pest: PestId, meanC: number): number {
-  const whole = Math.round(meanC);
-  return remember(onwardKept, MOST_KEPT, `${pest} ${whole}`, () => {
-    const known = pestOf(pest);
-    const layout = layoutOf(known);
-    const sites = { shelteredShare: 0, deepShare: 0, mixPerDay: 0 };
-    const warm = Math.max(whole, Math.ceil(known.lowerC) + 3);
-    const dt = stepFor(layout, warm, STEP_DAYS);
-    const rates = ratesOf(layout, goOf(sites, dt), warm, dt, []);
-    const { shares } = stableGrowth(layout, sites, warm, dt);
-    const m = nobody(layout).fill(0);
-    for (let i = 0; i < layout.types; i++) m[i] = COLONY_MEAN * shares[i]!;
-    let mobileDays = 0;
-    for (let step = 0; step < Math.round(UNKNOWN_DAYS / dt); step++) {
-      for (let i = 0; i < layout.types; i++) if (known.stages[layout.stageOf[i]!]!.mobile) mobileDays += m[i]! * dt;
-      stepForward(rates, 1, m);
-    }
-    return -expm1(-perAnimalAt(pest, "place") * mobileDays);
-  });
+export function onwardAt(pest: PestId, form: GrowthFormId, meanC: number): number {
+  return catching(pest, colonyMovingDays(pest, form, meanC, UNKNOWN_DAYS), { place: 1 });
 }

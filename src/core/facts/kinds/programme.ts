@@ -27,7 +27,7 @@ const dates = z
   .array(dayField)
   .min(1)
   .max(MOST_STEPS)
-  .refine((all) => all.every((d, i) => i === 0 || all[i - 1]! < d), { params: { code: "not_ascending" } });
+  .refine((all) => all.every((d, i) => i === 0 || all[i - 1]! <= d), { params: { code: "not_ascending" } });
 
 export const adoptPlan = z
   .object({

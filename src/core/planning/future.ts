@@ -1,6 +1,6 @@
 import { applicationEvents, type Application } from "../acts/contact";
 import type { ActEvent } from "../acts/kind";
-import type { PlacedEvent } from "../clearance/timeline";
+import type { PlacedEvent, PlacedInspection } from "../clearance/timeline";
 import { placeInspection, placeTreatment, stepAt } from "../clearance/timeline";
 import { applyBackward, pGone, type Reckoning } from "../clearance/reckon";
 import { nobody } from "../population/layout";
@@ -65,6 +65,18 @@ function partsOf(reckoning: Reckoning, dose: ComingDose["dose"]): Parts {
   return made;
 }
 
+/** A clean look in numbers does not depend on its day either. */
+const seen = new WeakMap<Reckoning, Map<ComingLook["see"], PlacedInspection>>();
+
+function lookOf(reckoning: Reckoning, see: ComingLook["see"]): PlacedInspection {
+  const known = seen.get(reckoning) ?? new Map<ComingLook["see"], PlacedInspection>();
+  seen.set(reckoning, known);
+  const look = { kind: "inspection", atDays: 0, found: 0, removed: false, see } as const;
+  const made = known.get(see) ?? placeInspection(reckoning.timeline.layout, look, 0, 0);
+  known.set(see, made);
+  return made;
+}
+
 /**
  * Lays out treatments and looks to come, up to `atDays`; those after it are left out. The days to come are as warm as the
  * case's own temperatures say, the last holding on. Throws RangeError for one that lies before the moment of judgement.
@@ -89,8 +101,7 @@ export function layOut(
   }
   for (const { atDays: at, see } of looks) {
     const step = stepAt(dt, at);
-    const look = { kind: "inspection", atDays: at, found: 0, removed: false, see } as const;
-    if (step <= end) events.push(placeInspection(layout, look, step, 0));
+    if (step <= end) events.push({ ...lookOf(reckoning, see), step });
   }
   if (events.some(({ step }) => step < asOfStep)) throw new RangeError("what is to come lies in the past");
   const warmthSettled = stepAt(dt, timeline.dailyMeanC.length - 1);

@@ -50,8 +50,17 @@ export function scorerOf(reckoning: Reckoning): Scorer {
  * schedules, and three times as quick. The scorer itself where it has no nine.
  */
 export function quickly(scorer: Scorer): Scorer {
-  const { reckoning } = scorer;
-  if (reckoning.believed.length !== allScenarios.length) return scorer;
+  const known = quick.get(scorer);
+  if (known) return known;
+  const made = scorer.reckoning.believed.length === allScenarios.length ? fewer(scorer.reckoning) : scorer;
+  quick.set(scorer, made);
+  return made;
+}
+
+/** Made once for each scorer: what it has reckoned serves all that ask. */
+const quick = new WeakMap<Scorer, Scorer>();
+
+function fewer(reckoning: Reckoning): Scorer {
   const usual = reckoning.believed.flatMap((one, k) => (one.scenario.eggs === 1 ? [k] : []));
   const some = <T>(of: readonly T[]): T[] => usual.map((k) => of[k]!);
   return scorerOf({

@@ -168,7 +168,7 @@ export function effortOf(dated: readonly Dated[], looks: number, { looks: how, o
 
 /** Looking on without doing anything more: null where no clean looks would do. */
 export function lookingOnly(request: SearchRequest): Schedule | null {
-  const schedule = scheduleOf([], request, 0, Math.max(1, FEWEST_LOOKS - (request.looks.have ?? 0)));
+  const schedule = scheduleOf([], request, 0);
   return schedule.reaches ? schedule : null;
 }
 
@@ -199,12 +199,8 @@ function candidates(all: readonly Dated[], quick: SearchRequest, interval: numbe
   for (let count = fewest; count <= all.length; count++) {
     const one = candidateOf(all.slice(0, count), quick, interval, looks);
     made.push(one);
-    // One treatment more needs no more looks, and may need one less.
-    looks = Math.max(FEWEST_LOOKS, one.looks.length - 1);
-    if (!one.reaches) {
-      looks = FEWEST_LOOKS;
-      continue;
-    }
+    looks = one.looks.length;
+    if (!one.reaches) continue;
     const work = criteria.leastWork(one);
     rising = work > least ? rising + 1 : 0;
     least = Math.min(least, work);
@@ -236,9 +232,9 @@ function bestOf(reaching: readonly Candidate[], criterion: Criterion, fromDay: n
   )[0]!;
 }
 
-/** A course with as few looks, from `from` on, as make it sure enough. */
-function candidateOf(dated: readonly Dated[], request: SearchRequest, intervalDays: number, from: number): Candidate {
-  const counted = withLooks(dated, request, from);
+/** A course with as few looks as make it sure enough. */
+function candidateOf(dated: readonly Dated[], request: SearchRequest, intervalDays: number, hint: number): Candidate {
+  const counted = withLooks(dated, request, hint);
   return { dated, intervalDays, ...counted, ...effortOf(dated, counted.looks.length, request) };
 }
 
@@ -258,33 +254,45 @@ export interface Looked extends AfterLooks {
 }
 
 /** As few looks, from so many on, as the rule of "clear" asks for after a course. */
-function withLooks(dated: readonly Dated[], request: SearchRequest, from: number): Looked {
-  // Where nothing more is done the next look is as soon as one counts.
-  const soon = (request.looks.nextDay ?? request.fromDay + 1) - request.looks.everyDays;
-  return looksAfterCourse(comingOf(dated, request), dated.at(-1)?.day ?? soon, request, from);
+function withLooks(dated: readonly Dated[], request: SearchRequest, hint: number): Looked {
+  const last = dated.at(-1)?.day;
+  const coming = comingOf(dated, request);
+  if (last !== undefined) return looksAfterCourse(coming, last, request, FEWEST_LOOKS, hint);
+  // Where nothing more is done the next look is as soon as one counts, and those made count too.
+  const { nextDay = request.fromDay + 1, everyDays, have = 0 } = request.looks;
+  return looksAfterCourse(coming, nextDay - everyDays, request, Math.max(1, FEWEST_LOOKS - have));
 }
 
-/** As few looks, from so many on, as the rule of "clear" asks for after what is done up to day `last`. */
+/**
+ * As few looks as the rule of "clear" asks for after what is done up to day `last`: so many as reach the target and lie late enough,
+ * eight where none do. `hint` is how many there may be; it only saves time.
+ */
 export function looksAfterCourse(
   coming: readonly ComingDose[],
   last: number,
   request: SearchRequest,
-  from = FEWEST_LOOKS,
+  fewest = FEWEST_LOOKS,
+  hint = fewest,
 ): Looked {
   const { scorer, target } = request;
   const ready = scorer.generationOver;
-  let answer: Looked | null = null;
-  for (let count = from; count <= MOST_LOOKS; count++) {
+  const at = (count: number, by: Scorer): Looked => {
     const days = lookDays(last, count, request);
-    if (ready !== null && days.at(-1)! < ready - 1e-9) continue;
-    const numbers = scorer.afterLooks(coming, looksOf(days, request));
-    const reaches = ready !== null && numbers.sure >= target && numbers.pClean > 0;
-    answer = { looks: days, ...numbers, reaches };
-    if (reaches) return answer;
-    // Too cold to grow: no number of looks ends it.
-    if (ready === null) return answer;
-  }
-  return answer!;
+    const numbers = by.afterLooks(coming, looksOf(days, request));
+    return { looks: days, ...numbers, reaches: ready !== null && numbers.sure >= target && numbers.pClean > 0 };
+  };
+  // Too cold to grow: no number of looks ends it.
+  if (ready === null) return at(fewest, scorer);
+  let least = fewest;
+  while (least < MOST_LOOKS && lookDays(last, least, request).at(-1)! < ready - 1e-9) least++;
+  // The more looks, the surer: the number is found with the quick scorer, and looked up again with the other.
+  const quick = quickly(scorer);
+  let count = Math.max(least, Math.min(hint, MOST_LOOKS));
+  if (at(count, quick).reaches) while (count > least && at(count - 1, quick).reaches) count--;
+  else if (count < MOST_LOOKS && at(MOST_LOOKS, quick).reaches) while (!at(++count, quick).reaches);
+  else count = MOST_LOOKS;
+  for (let exact = at(count, scorer); ; exact = at(++count, scorer))
+    if (exact.reaches || count === MOST_LOOKS) return exact;
 }
 
 const looksOf = (days: readonly number[], { looks }: Pick<SearchRequest, "looks">): ComingLook[] =>
@@ -369,7 +377,7 @@ export function scoredDoses(
   return scheduleOf(dated, request, dated.length > 1 ? dated[1]!.day - dated[0]!.day : 0);
 }
 
-/** A course with its three chances; `looks` is how many looks are tried first. */
+/** A course with its three chances; `looks` is how many looks there may be. */
 function scheduleOf(dated: readonly Dated[], request: SearchRequest, interval: number, looks = FEWEST_LOOKS): Schedule {
   const scoredAtDay = endOf(request.scorer, dated.length > 0 ? workedUntil(dated) : request.fromDay);
   return {

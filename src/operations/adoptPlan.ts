@@ -2,6 +2,7 @@ import { inUse } from "@/core/household/bottles";
 import { coursesOn } from "@/core/case/course";
 import { promiseOf } from "@/core/case/ask";
 import { doseOf } from "@/core/case/plans";
+import type { DatedSchedule } from "@/core/case/schedules";
 import { addDays, type Day } from "@/core/climate/days";
 import type { AdoptPlan } from "@/core/facts/kinds/programme";
 import { checkCaseFile } from "@/core/format/read";
@@ -16,27 +17,30 @@ import { checkChosen, stepsFor } from "./parts/planChecks";
 import type { KeptRecord } from "./parts/plantRecords";
 import type { Case } from "@/core/case/cases";
 
-/** Looks that a plan asks for after its last treatment: a week and two weeks later (common practice). */
+/** Looks after a plan that cannot be scored: a week and two weeks after its last treatment (common practice). */
 const LOOKS_AFTER_DAYS = [7, 14] as const;
 
 /**
- * Adopts a plan for a case: its treatments, each with its own dose, and a look a week and two weeks after the last. The plan
+ * Adopts a plan for a case: its treatments, each with its own dose, and after the last as many looks as make it sure. The plan
  * adopted last is the one in force; those before it stay on record. What the plant does not bear, and dates that go against a
  * remedy's label with what has been put on already, are refused. What the plan promises is reckoned here, before anything is
  * locked, and not taken from whoever asks.
  */
 export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outcome<{ id: string }>> {
-  const pOver = await promise(context, deed);
+  const promised = await promise(context, deed);
   return perform(context, "record", deed.id, async (scope) => {
     if (await scope.wasSent("programme", deed.id)) return { id: deed.id };
     const { found, record } = await lockOpenCase(scope, deed.caseId);
     if (deed.dates[0]! < found.openedOn) refuse("dates", "before_case");
     const treatments = treatmentsOf(deed);
     checkChosen(context, record, treatments);
-    const steps = stepsFor(context, treatments, LOOKS_AFTER_DAYS);
+    const last = treatments.at(-1)!.day;
+    const steps = stepsFor(context, treatments, promised?.looks ?? LOOKS_AFTER_DAYS.map((days) => addDays(last, days)));
     const { plantId, pest } = found;
-    const programme = { id: deed.id, programme: "casePlan" as const, plantId, caseId: found.id, pest, pOver, steps };
-    await facts.add(scope, "programme", [{ ...programme, basis: deed.basis, at: pastMoment(context, context.now) }]);
+    const { pOver = null, pClean = null, sure = null } = promised ?? {};
+    const of = { programme: "casePlan" as const, plantId, caseId: found.id, pest, basis: deed.basis };
+    const at = pastMoment(context, context.now);
+    await facts.add(scope, "programme", [{ id: deed.id, ...of, pOver, pClean, sure, steps, at }]);
     scope.touch([plantId]);
     return { id: deed.id };
   });
@@ -46,13 +50,13 @@ function treatmentsOf({ dates, mix, technique, knockDown, doses = [] }: AdoptPla
   return dates.map((day, i) => ({ day, dose: doses[i] ?? (i === 0 && knockDown ? knockDown : { mix, technique }) }));
 }
 
-/** The probability that the plan ends the case; null for a case that cannot be reckoned, and for what is refused anyway. */
-async function promise(context: Context, deed: AdoptPlan): Promise<number | null> {
+/** The plan with its looks and chances; null for a case that cannot be reckoned, and for what is refused anyway. */
+async function promise(context: Context, deed: AdoptPlan): Promise<DatedSchedule | null> {
   const open = await caseOnRecord(scopeOf(context, "record"), deed.caseId);
   return open && promiseFor(context, deed, open.found, open.record);
 }
 
-function promiseFor(context: Context, deed: AdoptPlan, found: Case, record: KeptRecord): number | null {
+function promiseFor(context: Context, deed: AdoptPlan, found: Case, record: KeptRecord): DatedSchedule | null {
   const first = deed.dates[0]!;
   const day = today(context);
   const asOf: Day = first < day ? first : day;
@@ -60,7 +64,7 @@ function promiseFor(context: Context, deed: AdoptPlan, found: Case, record: Kept
   const file = fileOfCase(record, found, asOf, context.collection);
   const read = file && checkCaseFile(file);
   if (!read?.ok) return null;
-  const { planTarget: target, workDays } = waysOf(context.collection);
+  const { clearTarget: target, workDays } = waysOf(context.collection);
   const question = {
     first: asOf,
     workDays,

@@ -27,7 +27,7 @@ export function adoptUnnamed(context: Context, deed: AdoptUnnamed): Promise<Outc
       plantId,
       caseId: null,
       pest: null,
-      pOver: null,
+      ...{ pOver: null, pClean: null, sure: null },
       steps,
     };
     await facts.add(scope, "programme", [{ ...programme, basis: "reckoned", at: pastMoment(context, context.now) }]);

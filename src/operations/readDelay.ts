@@ -9,7 +9,7 @@ import { caseOnRecord } from "./parts/caseOnRecord";
 import { fileOfCase, waysOf } from "./parts/judgements";
 import { onPlant } from "./parts/onPlant";
 
-/** What the plan of a case comes to when its next treatment is done today, and when it is done tomorrow; 0–1. */
+/** How likely the looks after the plan of a case are clean when its next treatment is done today, and when it is done tomorrow; 0–1. */
 export interface Delay {
   readonly today: number;
   readonly tomorrow: number;
@@ -29,7 +29,7 @@ export async function readDelay(context: Context, caseId: string): Promise<Delay
   const file = fileOfCase(record, found, day, context.collection);
   const read = file && checkCaseFile(file);
   if (!next || !read?.ok) return null;
-  const { planTarget: target, workDays } = waysOf(context.collection);
+  const { clearTarget: target, workDays } = waysOf(context.collection);
   const courses = coursesOn(record.acts, day, inUse(context.collection.bottles));
   const question = { first: day, workDays, target, courses, on: onPlant(context, record) };
   // What is late beside it is done on the day after.
@@ -37,11 +37,8 @@ export async function readDelay(context: Context, caseId: string): Promise<Delay
     others.map(({ dueOn, dose }) => ({ day: dueOn > from ? dueOn : addDays(from, 1), dose: doseOf(dose) }));
   const onDay = (when: typeof day) => {
     const steps = [{ day: when, dose: doseOf(next.dose) }, ...rest(when)];
-    return promiseOf(
-      read.file,
-      question,
-      steps.toSorted((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0)),
-    );
+    const byDay = steps.toSorted((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
+    return promiseOf(read.file, question, byDay).pClean;
   };
   return { today: onDay(day), tomorrow: onDay(addDays(day, 1)) };
 }

@@ -27,7 +27,7 @@ export async function readUnnamed(context: Context, asked: string): Promise<Unna
   const { form, meanC } = circumstances;
   const day = today(context);
   const about = inQuestionOf(open, priorsFor(circumstances), form, day);
-  const { planTarget: target, workDays } = waysOf(context.collection);
+  const { clearTarget: target, workDays } = waysOf(context.collection);
   const { candidates, none } = about;
   const question = { candidates, none, form, meanC, today: day, workDays, target, courses, on };
   return { plant, open: { ...open, about, question, plan: planOfUnnamed(record) } };

@@ -1,6 +1,7 @@
 import type { GearId } from "@/core/acts/gear";
 import type { CautionId } from "@/core/remedies/remedies";
 import type { ToldId } from "@/core/suitability/told";
+import type { HindranceId } from "@/core/suitability/feasible";
 import type { Objection } from "@/core/suitability/suitability";
 
 export const cautionSentences: Record<CautionId, string> = {
@@ -123,7 +124,7 @@ export const objectionSentences: Record<Objection["code"], string> = {
 /** Whatever is told before an act, in full. */
 export const toldSentences: Record<ToldId, string> = { ...cautionSentences, ...objectionSentences };
 
-export const shortObjections: Record<Objection["code"], string> = {
+export const shortObjections: Record<Objection["code"] | HindranceId, string> = {
   oilOnShy: "this kind does not bear oil or neem",
   oilOnBloom: "ruins the wax bloom",
   oilTooStrong: "too strong for thin leaves",
@@ -162,5 +163,10 @@ export const shortObjections: Record<Objection["code"], string> = {
   noBottle: "none in your cupboard",
   labelNotIndoors: "its label does not allow it indoors",
   labelNotOutdoors: "its label does not allow it out of doors",
+  tooBigToDunk: "too big a pot to dunk",
+  dabOnly: "wax bloom: only dabbed",
+  tooColdToTakeUp: "roots take nothing up: too cold, or at rest",
+  helpersWouldSit: "too cold or too dry for helpful animals",
+  tooMany: "too many for helpful animals to begin with: spray first",
   burntLately: "scorched lately: no oil before it has healed",
 };

@@ -16,3 +16,10 @@ export function expectedCount(n: number): string {
   if (n >= 0.01) return `${Math.round(n * 100) / 100}`;
   return n > 0 ? "under 0.01" : "0";
 }
+
+/** A chance as a keeper would say it: "6 in 10", "1 in 20"; what is nearly certain or hardly likely in per cents. */
+export function inTen(p: number): string {
+  const tenths = Math.round(p * 10);
+  if (tenths === 0) return p >= 0.03 ? `1 in ${Math.round(1 / p)}` : percent(p);
+  return tenths === 10 ? percent(p) : `${tenths} in 10`;
+}

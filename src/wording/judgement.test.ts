@@ -8,7 +8,14 @@ import { outlookSentences, reachSentence, surenessSentence } from "./judgement";
 const read = (text: string | null) => text?.replaceAll("\u00a0", " ");
 
 const judgement = (over: Partial<Judgement> & { reach?: number[] } = {}): Judgement => ({
-  assessment: { pClear: 0.83, pUnseen: 0.6, expected: {}, weights: [], scenarioPClear: [], ...(over.reach && { reach: over.reach }) },
+  assessment: {
+    pClear: 0.83,
+    pUnseen: 0.6,
+    expected: {},
+    weights: [],
+    scenarioPClear: [],
+    ...(over.reach && { reach: over.reach }),
+  },
   sureAfter: null,
   outlook: null,
   ...over,

@@ -1,23 +1,28 @@
 import type { Judgement } from "@/core/case/judge";
 import type { Day } from "@/core/climate/days";
 import type { PestId } from "@/core/pests/pests";
-import { percent } from "./chances";
+import { inTen, percent } from "./chances";
 import { dayInWords } from "./dates";
 import { pestNames } from "./names";
+import { looksInWords } from "./planning";
 
 /** A way it may be with less weight than this does not widen the span. */
 const COUNTS_FROM = 0.02;
 
-const numbers = ["no", "one", "two", "three", "four"];
+const numbers = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight"];
 
-/** How sure one may be, and what would make it surer: "83 % likely over; two clean looks would make it 96 %, the next on Sat 12 Dec." */
+/**
+ * How sure one may be, and what would make it surer with the chance of getting there: "83 % likely over; two clean looks, the next on
+ * Sat 12 Dec, would make it 96 %: 7 in 10 that they are clean."
+ */
 export function surenessSentence({ assessment, sureAfter }: Judgement): string {
   const p = percent(assessment.pClear);
   const now = `${p[0]!.toUpperCase()}${p.slice(1)} likely over${spanOf(assessment)}`;
   if (!sureAfter) return `${now}.`;
-  const { looks, next, pClear } = sureAfter;
-  const which = looks === 1 ? "one clean look" : `${numbers[looks]} clean looks a week apart`;
-  return `${now}; ${which} would make it ${percent(pClear)}, ${looks === 1 ? "on" : "the next on"} ${dayInWords(next)}.`;
+  const { looks, next, pClean, sure } = sureAfter;
+  const which = looks === 1 ? "a clean look" : `${numbers[looks] ?? looks} clean looks a week apart`;
+  const when = `${looks === 1 ? "on" : "the next on"} ${dayInWords(next)}`;
+  return `${now}; ${which}, ${when}, would make it ${percent(sure)}: ${inTen(pClean)} that ${looks === 1 ? "it is" : "they are"} clean.`;
 }
 
 /** How sure the number is of itself: its span over the ways it may be that still have weight; empty where they agree. */
@@ -41,16 +46,19 @@ export function reachSentence({ assessment: { reach } }: Judgement): string | nu
 
 /** What is left of a plan comes to this, against what it promised; and why. */
 export function outlookSentences(
-  outlook: NonNullable<Judgement["outlook"]>,
-  promised: number | null,
+  { asItStands, behind }: NonNullable<Judgement["outlook"]>,
+  promised: { readonly pClean: number; readonly sure: number } | null,
   changed: { lateDays: number; foundOn: Day | null; warmerByC: number },
   pest: PestId,
 ): string[] {
+  const last = dayInWords(asItStands.looks.at(-1)!);
   const sentences = [
-    `Kept to from today on, this plan ends it with ${percent(outlook.pOver)} by ${dayInWords(outlook.by)}.`,
+    behind
+      ? `Kept to from today on, not even clean looks after it would make it sure enough: ${percent(asItStands.sure)} on ${last}.`
+      : `Kept to from today on: ${looksInWords(asItStands)}, on ${last}.`,
   ];
-  if (promised !== null && Math.abs(promised - outlook.pOver) >= 0.02) {
-    sentences.push(`It promised ${percent(promised)} when you adopted it.`);
+  if (promised !== null && Math.abs(promised.pClean - asItStands.pClean) >= 0.1) {
+    sentences.push(`When you adopted it: ${inTen(promised.pClean)} that they are clean.`);
   }
   if (changed.lateDays > 0) {
     sentences.push(changed.lateDays === 1 ? "A step is a day late." : `A step is ${changed.lateDays} days late.`);

@@ -12,6 +12,7 @@ import type { Sensitivity } from "@/core/plants/sensitivities";
 import type { ReactionId } from "@/core/suitability/reactions";
 import type { SpotId } from "@/core/plants/spots";
 import type { ApproachId } from "@/core/planning/approaches";
+import type { WayId } from "@/core/planning/compare";
 import type { Remedy, RemedyId, TechniqueId } from "@/core/remedies/remedies";
 import type { SchoolId } from "@/core/remedies/schools";
 import type { PlantState } from "@/core/plants/states";
@@ -122,14 +123,20 @@ export const approachNames: Record<ApproachId, string> = {
   alcoholSwab: "Alcohol, sprayed and every joint swabbed",
   alcoholSpray: "Alcohol, sprayed",
   soapSpray: "Soap, sprayed",
+  soapDab: "Soap, dabbed",
   soapSwab: "Soap, sprayed and every joint swabbed",
   soapDunk: "Soap, dunked",
   oilSpray: "Oil, sprayed",
   oilSwab: "Oil, sprayed and every joint swabbed",
+  rubThenOil: "Rubbed off once, then oil sprayed",
+  rubThenAlcohol: "Rubbed off once, then alcohol sprayed and swabbed",
+  rubThenSoap: "Rubbed off once, then soap sprayed and swabbed",
+  cutThenSoap: "The worst part cut off, then soap sprayed",
   neemSpray: "Neem, sprayed",
   neemDunk: "Neem, dunked",
   alcoholThenSoap: "Alcohol once, then soap sprayed",
   alcoholThenNeem: "Alcohol once, then neem sprayed",
+  spinosadSpray: "Spinosad, sprayed",
   spinosadThenSoap: "Spinosad once, then soap sprayed",
   spinosadSoapInTurn: "Soap and spinosad in turn, sprayed",
   pyrethrinsThenSoap: "Pyrethrins once, then soap sprayed",
@@ -141,6 +148,7 @@ export const approachNames: Record<ApproachId, string> = {
   sulphurSpray: "Sulphur, sprayed",
   soapAlcoholInTurn: "Soap sprayed, every third time alcohol with every joint swabbed",
   soapOilInTurn: "Soap and oil in turn, every joint swabbed",
+  unpotThenAlcohol: "Unpotted and washed, then the neck sprayed with alcohol",
   unpotThenDrench: "Unpotted and washed, then neem into the new mix",
   unpotThenSystemic: "Unpotted and washed, then a systemic",
   unpotTwice: "Unpotted and washed, once more after four weeks",
@@ -156,6 +164,11 @@ export const approachNames: Record<ApproachId, string> = {
   bti: "Bti in the water",
   peroxideThenBti: "Weak peroxide once, then Bti in the water",
   nematodes: "Nematodes in the water, renewed",
+};
+
+export const wayNames: Record<WayId, string> = {
+  lookFirst: "Look first, and treat only what is found",
+  ...approachNames,
 };
 
 export const smellNames: Record<Remedy["smell"], string> = {
@@ -291,8 +304,11 @@ export const schoolNames: Record<SchoolId | "reckoned" | "own", string> = {
   alcoholThreeTimes: "Alcohol on days 0, 6 and 13",
   soapWeeklyThreeTimes: "Soap weekly, three times",
   soapWhenHeavy: "Soap every 3 days for four weeks",
+  soapEveryFortnight: "Soap every second week, five times",
+  spinosadWeekly: "Spinosad weekly, three times",
   oilOnceThenLook: "Oil once, then look",
   oilWeeklyThreeTimes: "Oil weekly, three times",
   neemUntilClean: "Neem every 4 days for four weeks",
+  neemDailyWhenBad: "Neem every day for ten days",
   neemThenWeekly: "Neem on days 0, 5, 10, then weekly for a month",
 };

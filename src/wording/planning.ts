@@ -1,10 +1,10 @@
 import type { RepeatBounds } from "@/core/planning/bounds";
-import type { Beyond } from "@/core/planning/compare";
-import type { HelpId } from "@/core/planning/helps";
+import type { Beyond, HelpScore } from "@/core/planning/compare";
+import type { DatedSchedule } from "@/core/case/schedules";
 import type { Blame, Cause } from "@/core/planning/why";
-import { percent } from "./chances";
-import { dayCount } from "./dates";
-import { approachNames, stageNames } from "./names";
+import { inTen, percent } from "./chances";
+import { dayCount, dayInWords } from "./dates";
+import { approachNames, stageNames, wayNames } from "./names";
 
 const list = (stages: readonly string[]) => stages.map((id) => stageNames[id] ?? id).join(", ");
 
@@ -49,28 +49,80 @@ const survives: Record<Cause, string> = {
   untreated: "sits where the hand does not go: at the roots or on the pot",
 };
 
-const helpWords: Record<HelpId | "loupe", string> = {
-  dunk: "A dunk once, on the first day, makes it",
-  unpot: "Unpotted, washed and put into new mix on the first day, it comes to",
-  systemic:
-    "Where it is permitted, and never on what will be eaten, a systemic through the roots on the first day makes it",
-  loupe: "Dabbed with a loupe in the other hand it comes to",
+const helpWords: Record<HelpScore["id"], string> = {
+  dunk: "With a dunk on the first day",
+  unpot: "Unpotted, washed and put into new mix on the first day",
+  prune: "With the worst part cut off on the first day",
+  systemic: "With a systemic through the roots on the first day, where it is permitted and nothing is eaten",
+  loupe: "Dabbed with a loupe in the other hand",
 };
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+const small = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** What looks come to: "6 in 10 that the looks are clean, and then it is 98 % sure". */
+export function looksInWords({ pClean, sure }: Pick<DatedSchedule, "pClean" | "sure">): string {
+  return `${inTen(pClean)} that the looks after it are clean, and then it is ${percent(sure)} sure`;
+}
+
+const counts = [
+  "",
+  "once",
+  "twice",
+  "three times",
+  "four times",
+  "five times",
+  "six times",
+  "seven times",
+  "eight times",
+];
+const ordinals = [
+  "",
+  "",
+  "every second day",
+  "every third day",
+  "every fourth day",
+  "every fifth day",
+  "every sixth day",
+];
+
+/** How often and until when: "every fourth day, five times (until Fri 18 Dec)". */
+export function rhythmInWords({ dates, intervalDays }: Pick<DatedSchedule, "dates" | "intervalDays">): string {
+  const days = [...new Set(dates)];
+  if (days.length === 0) return "no treatment";
+  const times = counts[days.length] ?? `${days.length} times`;
+  if (days.length === 1) return `${times}, on ${dayInWords(days[0]!)}`;
+  const weeks = intervalDays === 7 ? "weekly" : intervalDays === 14 ? "every second week" : null;
+  const every = weeks ?? ordinals[intervalDays] ?? (intervalDays > 0 ? `every ${intervalDays} days` : null);
+  return `${[...(every ? [every] : []), times].join(", ")} (until ${dayInWords(days.at(-1)!)})`;
+}
+
+/** A plan in one sentence, with what comes after it where it fails. */
+export function planSentence(name: string, schedule: DatedSchedule): string {
+  const { dates, looks, reaches } = schedule;
+  if (dates.length === 0) {
+    return `Nothing more to do but look, the last time on ${dayInWords(looks.at(-1)!)}: ${inTen(schedule.pClean)} that the looks are clean, and then it is ${percent(schedule.sure)} sure. If they are not, treat what they find.`;
+  }
+  const enough = reaches ? "" : ", which is less than you want";
+  return `${name}, ${rhythmInWords(schedule)}: ${looksInWords(schedule)}${enough}. If they are not, go on from what they find.`;
+}
 
 /** Why these dates do what they do: what would be left at the end and for what reason, and what would change that. */
-export function whySentences(why: Blame, help: { id: HelpId; pOver: number } | null): string[] {
+export function whySentences(why: Blame, help: HelpScore | null): string[] {
   const [first, second] = why;
   if (!first) return ["Nothing is likely to be left."];
   const more = second && second.share >= 0.2 ? `; ${shareInWords(second.share)} ${survives[second.cause]}` : "";
   const sentence = `${capital(shareInWords(first.share))} of what may survive ${survives[first.cause]}${more}.`;
-  return [sentence, ...(help ? [`${helpWords[help.id]} ${percent(help.pOver)}.`] : [])];
+  return [sentence, ...(help ? [`${helpWords[help.id]}: ${looksInWords(help)}.`] : [])];
 }
 
-/** What would reach the target where nothing does. */
-export function beyondSentences({ approach, pOver, helps }: Beyond): string[] {
-  const best = `The most that spraying and dabbing come to here is ${percent(pOver)} (${approachNames[approach].toLowerCase()}).`;
-  const giveUp = "Giving the plant up, or taking a clean cutting, ends it for the others at once.";
-  return [best, ...helps.map(({ id, pOver: chance }) => `${helpWords[id]} ${percent(chance)}.`), giveUp];
+/** What would get there where no way at hand does. Giving up is no answer of it. */
+export function beyondSentences({ approach, pClean, sure, helps, bottles }: Beyond): string[] {
+  return [
+    `The surest at hand is ${small(wayNames[approach])}: ${looksInWords({ pClean, sure })}.`,
+    ...helps.map((help) => `${helpWords[help.id]}: ${looksInWords(help)}.`),
+    ...(bottles.length > 0
+      ? [`With a bottle you do not have: ${bottles.map((id) => small(approachNames[id])).join("; or ")}.`]
+      : []),
+  ];
 }

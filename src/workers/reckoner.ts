@@ -3,9 +3,12 @@ import {
   compareFor,
   datesFor,
   decideFor,
+  detailFor,
   outOfSeasonFor,
   promiseOf,
   type DatedComparison,
+  type DatedDecision,
+  type DatedProgress,
   type DecisionQuestion,
   type OutOfSeasonQuestion,
   type PlanQuestion,
@@ -14,11 +17,11 @@ import { againstAll, type AgainstAllAnswer, type AgainstAllQuestion } from "@/co
 import { blameCase, drawCase, type DatedDose } from "@/core/case/draw";
 import { explain, type Around } from "@/core/case/escalation";
 import type { OnPlant } from "@/core/case/onPlant";
+import type { DatedSchedule } from "@/core/case/schedules";
 import { caseFile, type CaseFileInput } from "@/core/format/schema";
 import { pClearIf, type Supposition } from "@/core/case/whatIf";
 import type { Day } from "@/core/climate/days";
 import type { Dose } from "@/core/planning/doses";
-import type { Decision } from "@/core/planning/decision";
 
 /** The core's heavy reckoning, out of the page's way. Case files go in, plain data comes out. */
 const reckoner = {
@@ -35,20 +38,25 @@ const reckoner = {
       question,
       dates.map((day, i) => ({ day, dose: doses[i]! })),
     ),
-  compare: (file: CaseFileInput, question: PlanQuestion, onProgress: OnProgress): Promise<DatedComparison> =>
-    toItsEnd(compareFor(caseFile.parse(file), question), onProgress),
+  detail: (file: CaseFileInput, question: PlanQuestion, schedule: Pick<DatedSchedule, "dates" | "doses">) =>
+    detailFor(caseFile.parse(file), question, schedule),
+  compare: (
+    file: CaseFileInput,
+    question: PlanQuestion,
+    onProgress: OnProgress<DatedProgress>,
+  ): Promise<DatedComparison> => toItsEnd(compareFor(caseFile.parse(file), question), onProgress),
   outOfSeason: (file: CaseFileInput, question: OutOfSeasonQuestion) => outOfSeasonFor(caseFile.parse(file), question),
-  againstAll: (question: AgainstAllQuestion, onProgress: OnProgress): Promise<AgainstAllAnswer> =>
+  againstAll: (question: AgainstAllQuestion, onProgress: OnProgress<number>): Promise<AgainstAllAnswer> =>
     toItsEnd(againstAll(question), onProgress),
   explain: (file: CaseFileInput, around: Around) => explain(caseFile.parse(file), around),
-  decide: (file: CaseFileInput, question: DecisionQuestion, onProgress: OnProgress): Promise<Decision> =>
+  decide: (file: CaseFileInput, question: DecisionQuestion, onProgress: OnProgress<number>): Promise<DatedDecision> =>
     toItsEnd(decideFor(caseFile.parse(file), question), onProgress),
 };
 
-type OnProgress = (share: number) => Promise<void> | void;
+type OnProgress<P> = (progress: P) => Promise<void> | void;
 
 /** What a long reckoning comes to; how far it is, is told as it goes. */
-async function toItsEnd<T>(run: Generator<number, T>, onProgress: OnProgress): Promise<T> {
+async function toItsEnd<P, T>(run: Generator<P, T>, onProgress: OnProgress<P>): Promise<T> {
   for (;;) {
     const next = run.next();
     if (next.done) return next.value;

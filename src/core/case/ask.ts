@@ -7,7 +7,15 @@ import { outOfSeason, type OutOfSeason } from "../planning/outOfSeason";
 import { scorerOf } from "../planning/score";
 import type { Courses } from "../planning/course";
 import { prepare, type Preparation } from "../planning/preparation";
-import { scored, scoredDoses, searchSchedules, type Effort, type SearchRequest } from "../planning/search";
+import {
+  datedOf,
+  effortOf,
+  scored,
+  scoredDoses,
+  searchSchedules,
+  type Effort,
+  type SearchRequest,
+} from "../planning/search";
 import { schools, type SchoolId } from "../remedies/schools";
 import { hindrancesOf, type HindranceId } from "../suitability/feasible";
 import type { Objection } from "../suitability/suitability";
@@ -56,7 +64,7 @@ export interface DatedComparison extends Pick<
     readonly id: ApproachId | SchoolId;
     readonly why: readonly (Objection["code"] | HindranceId)[];
   }[];
-  readonly schools: readonly { readonly school: SchoolId; readonly schedule: DatedSchedule }[];
+  readonly schools: readonly ({ readonly school: SchoolId; readonly schedule: DatedSchedule } & Effort)[];
 }
 
 /** How far a comparison is, and the way that was reckoned last. */
@@ -100,16 +108,37 @@ export function* compareFor(file: CaseFile, question: PlanQuestion): Generator<D
     const { share, plan } = next.value;
     yield { share, plan: plan && way(plan) };
   }
-  const { without, plans, schools: bySchool, oftener, spent, leastWork, soonest, gentlest, withBottle, beyond } =
-    next.value;
+  const {
+    without,
+    plans,
+    schools: bySchool,
+    oftener,
+    spent,
+    leastWork,
+    soonest,
+    gentlest,
+    withBottle,
+    beyond,
+  } = next.value;
   return {
     without: { pOver: without.pOver, by: calendar.day(without.byDay) },
     plans: plans.map(way),
     oftener: oftener && dated(oftener, calendar),
-    schools: bySchool.map(({ school, schedule }) => ({ school, schedule: dated(schedule, calendar) })),
+    schools: bySchool.map(({ school, schedule }) => {
+      return {
+        school,
+        schedule: dated(schedule, calendar),
+        ...effortOf(datedOf(schedule), schedule.looks.length, request),
+      };
+    }),
     refused: refusedBy(pest.id, question, found),
     ...{ spent, leastWork, soonest, gentlest, withBottle, beyond },
   };
+}
+
+/** Beside a schedule: why it does what it does, what would add to it, and what hands do before it. */
+export interface Detail extends WayDetail {
+  readonly preparation: Preparation | null;
 }
 
 /** What is told of one schedule of a comparison when it is asked for. Throws as {@link compareFor} does. */
@@ -117,15 +146,13 @@ export function detailFor(
   file: CaseFile,
   question: PlanQuestion,
   { dates, doses }: Pick<DatedSchedule, "dates" | "doses">,
-): WayDetail & { readonly preparation: Preparation | null } {
+): Detail {
   const { request, calendar, pest } = asked(file, question);
   const steps = dates.map((day, i) => ({ atDays: calendar.of(day), dose: doses[i]! }));
   const schedule = scoredDoses(steps, request);
   const { on } = question;
   const preparation =
-    on && steps.length > 0 && isKnownPest(pest.id)
-      ? prepare(request, pest.id, on.bearer, on.tool, schedule)
-      : null;
+    on && steps.length > 0 && isKnownPest(pest.id) ? prepare(request, pest.id, on.bearer, on.tool, schedule) : null;
   return { ...detailOf(schedule, request), preparation };
 }
 

@@ -21,8 +21,8 @@ export interface PlanStep {
 export interface Plan {
   readonly id: string;
   readonly basis: Basis;
-  /** The probability it promised when it was adopted; null for dates that were never scored. */
-  readonly pOver: number | null;
+  /** What it promised when it was adopted: the chance of clean looks after it, and how sure they make it; null where it was not scored. */
+  readonly promised: { readonly pClean: number; readonly sure: number } | null;
   readonly adoptedAt: Date;
   readonly adoptedOn: Day;
   /** By day; of one day treatments first. */
@@ -51,9 +51,10 @@ export function planOf(
   programme: Programme,
   { acts, looks }: { readonly acts: readonly ActDone[]; readonly looks: readonly Look[] },
 ): Plan {
-  const { id, basis, pOver, at, day } = programme;
+  const { id, basis, pClean, sure, at, day } = programme;
+  const promised = pClean === null || sure === null ? null : { pClean, sure };
   const steps = stepsOf(programme, standing(acts), standing(inspectionsOn({ looks, acts })));
-  return { id, basis, pOver, adoptedAt: at, adoptedOn: day, steps };
+  return { id, basis, promised, adoptedAt: at, adoptedOn: day, steps };
 }
 
 function stepsOf(programme: Programme, acts: readonly ActDone[], looks: readonly Look[]): PlanStep[] {

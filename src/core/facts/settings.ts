@@ -41,8 +41,8 @@ export const settings = z.object({
   alcoholPercent: decimal(1, 100),
   /** From which probability on "clear" is proposed. */
   clearPercent: whole(90, 99),
-  /** The probability a plan is to reach. */
-  planPercent: whole(50, 99),
+  /** Fewest days between two treatments that the keeper can keep up: who treats oftener stops earlier. */
+  everyDays: whole(2, 14),
   /** From which chance on that it carries something unseen a plant is at risk. */
   riskPercent: decimal(1, 50),
   /** Whether plants that are unlikely to carry anything are looked at less often than the rhythm says. */
@@ -72,7 +72,7 @@ export const usualSettings = {
   spoons: "metric",
   alcoholPercent: 70,
   clearPercent: 95,
-  planPercent: 90,
+  everyDays: 4,
   riskPercent: 5,
   stretchLooks: false,
   hemisphere: "north",

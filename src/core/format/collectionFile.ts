@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { keepBottle, MOST_BOTTLES } from "../household/bottles";
-import { settings } from "../facts/settings";
+import { settings, usualSettings } from "../facts/settings";
 import { addPlace, addPlant, placeKinds, startWalk } from "../facts/deeds";
 import { factKindIds, factKindOf, type FactKindId } from "../facts/facts";
 import type { ColumnType, Columns, Part } from "../facts/kind";
@@ -38,6 +38,7 @@ export const collectionHead = z.object({
     household: settings.shape.household.default([]),
     notAllowed: settings.shape.notAllowed.default([]),
     poisonCentre: settings.shape.poisonCentre.default(""),
+    everyDays: settings.shape.everyDays.default(usualSettings.everyDays),
     bottles: z.array(keepBottle).max(MOST_BOTTLES).default([]),
   }),
 });

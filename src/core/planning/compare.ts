@@ -264,8 +264,7 @@ function best(plans: readonly WayPlan[], value: (plan: WayPlan) => number): WayP
   const good = plans.filter((plan) => value(plan) <= least * AS_GOOD);
   return (
     good.toSorted(
-      (a, b) =>
-        b.schedule.intervalDays - a.schedule.intervalDays || end(a) - end(b) || value(a) - value(b),
+      (a, b) => b.schedule.intervalDays - a.schedule.intervalDays || end(a) - end(b) || value(a) - value(b),
     )[0] ?? null
   );
 }

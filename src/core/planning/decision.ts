@@ -35,7 +35,13 @@ const HOUR = 0.5;
 /** A light case on a plant beside it costs so much work, minutes (HOUSE). */
 const LIGHT_CASE_MINUTES = 90;
 /** What the pest itself costs of plants on which it is still there at the end, by what was found (HOUSE). */
-const lostBy: Readonly<Record<SeverityId, number>> = { trace: 0.02, light: 0.02, patch: 0.02, heavy: 0.1, overrun: 0.3 };
+const lostBy: Readonly<Record<SeverityId, number>> = {
+  trace: 0.02,
+  light: 0.02,
+  patch: 0.02,
+  heavy: 0.1,
+  overrun: 0.3,
+};
 /** What is lost of a plant by what is done to it, whatever becomes of the pest (HOUSE). */
 const CUT_OFF = 0.1;
 /** A young plant is what is left, if it roots. */
@@ -245,12 +251,10 @@ function programmeChoice(schedule: Schedule, request: DecisionRequest, pest: Pes
   const dated = datedOf(schedule);
   const coming = comingOf(dated, request);
   const { burden } = effortOf(dated, 0, request);
-  const done = dated.map(
-    ({ day, dose }, i): Done => ({
-      ...{ day, does: coming[i]!.dose, minutes: effortOf([{ day, dose }], 0, request).minutes },
-      volumeMl: volumeOfDose(dose, request.bearer),
-    }),
-  );
+  const done = dated.map(({ day, dose }, i): Done => ({
+    ...{ day, does: coming[i]!.dose, minutes: effortOf([{ day, dose }], 0, request).minutes },
+    volumeMl: volumeOfDose(dose, request.bearer),
+  }));
   return choiceOf("programme", request, pest, { done, harm: Math.min(0.2, A_WASH * burden) });
 }
 

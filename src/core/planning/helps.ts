@@ -27,7 +27,9 @@ export function helpsFor(pestId: PestId, form: GrowthFormId, dunk: Application, 
   const all: Help[] = [
     { id: "dunk", does: dunk },
     { id: "unpot", does: { events: eventsOfAct({ ...unpot, spots: [...unpot.spots] }, target, 0) } },
-    ...(isCut(form) ? [{ id: "prune" as const, does: { events: eventsOfAct(workOf("prune").act({ form, potCm: 12 }), target, 0) } }] : []),
+    ...(isCut(form)
+      ? [{ id: "prune" as const, does: { events: eventsOfAct(workOf("prune").act({ form, potCm: 12 }), target, 0) } }]
+      : []),
     { id: "systemic", does: { events: eventsOfAct(systemic, target, 0) } },
   ];
   return all.filter(({ does }) => !("events" in does) || does.events.length > 0);

@@ -108,9 +108,14 @@ interface Candidate extends AfterLooks, Effort {
   readonly reaches: boolean;
 }
 
+/** The expected effort until it may be called clear, minutes: what is done once, divided by the chance that it need not begin again. */
+export function weigh({ minutes, burden, pClean }: Effort & Pick<AfterLooks, "pClean">): number {
+  return (minutes + WASH_MINUTES * burden) / pClean;
+}
+
 /** By what schedules are chosen: expected effort, days and burden, each divided by the chance that it need not begin again. */
 const criteria = {
-  leastWork: ({ minutes, burden, pClean }: Candidate) => (minutes + WASH_MINUTES * burden) / pClean,
+  leastWork: weigh,
   soonest: ({ looks, pClean }: Candidate, fromDay: number) => (looks.at(-1)! - fromDay) / pClean,
   gentlest: ({ burden, pClean }: Candidate) => burden / pClean,
 } as const;
@@ -156,12 +161,15 @@ export function searchSchedules(approach: Approach, request: SearchRequest): Fou
 
 /** The expected effort of a schedule until it may be called clear, in minutes, as {@link Found.leastWork} weighs it. */
 export function expectedEffort(schedule: Schedule, request: Pick<SearchRequest, "looks" | "on">): number {
-  const { minutes, burden } = effortOf(datedOf(schedule), schedule.looks.length, request);
-  return (minutes + WASH_MINUTES * burden) / schedule.pClean;
+  return weigh({ ...effortOf(datedOf(schedule), schedule.looks.length, request), pClean: schedule.pClean });
 }
 
 /** What a schedule asks of hands and plant, once. */
-export function effortOf(dated: readonly Dated[], looks: number, { looks: how, on }: Pick<SearchRequest, "looks" | "on">): Effort {
+export function effortOf(
+  dated: readonly Dated[],
+  looks: number,
+  { looks: how, on }: Pick<SearchRequest, "looks" | "on">,
+): Effort {
   const minutes = dated.reduce((sum, { dose }) => sum + minutesOfDose(dose, on ?? USUAL_POT), looks * how.minutes);
   return { minutes, burden: dated.reduce((sum, { dose }) => sum + washesOf(dose), 0) };
 }

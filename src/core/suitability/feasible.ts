@@ -12,7 +12,14 @@ import type { TechniqueId } from "../remedies/remedies";
 import type { Bearer } from "./bearer";
 
 /** Why a way that does the plant no harm cannot be gone on it all the same, or not now. */
-export const hindranceIds = ["tooBigToDunk", "dryRest", "dabOnly", "tooColdToTakeUp", "helpersWouldSit", "tooMany"] as const;
+export const hindranceIds = [
+  "tooBigToDunk",
+  "dryRest",
+  "dabOnly",
+  "tooColdToTakeUp",
+  "helpersWouldSit",
+  "tooMany",
+] as const;
 export type HindranceId = (typeof hindranceIds)[number];
 
 /** Nobody dunks a pot wider than this, cm (common practice, no source). */

@@ -7,11 +7,15 @@ const FACTS = [
 ] as const;
 
 /**
- * Settings have a version; facts know the account that wrote them down, beside the name and the device; places never stand in a ring.
+ * Settings have a version, and say how often their keeper treats; plans promise what the looks after them come to; facts know the account that wrote them down, beside the name and the device; places never stand in a ring.
  */
 export async function up({ context }: { context: QueryInterface }) {
   await context.sequelize.query(`
-    alter table collections add column settings_version bigint not null default 1;
+    alter table collections add column settings_version bigint not null default 1,
+      drop column plan_percent,
+      add column every_days integer not null default 4 check (every_days between 2 and 14);
+    alter table programmes add column p_clean double precision check (p_clean between 0 and 1),
+      add column sure double precision check (sure between 0 and 1);
     create function count_settings() returns trigger language plpgsql as $$
     begin
       new.settings_version := old.settings_version + 1;
@@ -123,6 +127,8 @@ export async function down({ context }: { context: QueryInterface }) {
     drop function no_ring_of_places();
     drop trigger count_settings on collections;
     drop function count_settings();
-    alter table collections drop column settings_version;
+    alter table collections drop column settings_version, drop column every_days,
+      add column plan_percent integer not null default 90 check (plan_percent between 50 and 99);
+    alter table programmes drop column p_clean, drop column sure;
   `);
 }

@@ -43,7 +43,7 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
       spoons: "text",
       alcoholPercent: "number",
       clearPercent: "integer",
-      planPercent: "integer",
+      everyDays: "integer",
       riskPercent: "number",
       stretchLooks: "boolean",
       hemisphere: "text",

@@ -22,7 +22,7 @@ export type Collection = Settings & {
 export type NewCollection = Omit<Collection, "settingsVersion">;
 
 const columns = `id, name, time_zone as "timeZone", look_every_days as "lookEveryDays", units, spoons,
-  alcohol_percent::float8 as "alcoholPercent", clear_percent as "clearPercent", plan_percent as "planPercent",
+  alcohol_percent::float8 as "alcoholPercent", clear_percent as "clearPercent", every_days as "everyDays",
   risk_percent::float8 as "riskPercent", stretch_looks as "stretchLooks",
   work_days as "workDays", hemisphere, owns, household, not_allowed as "notAllowed", poison_centre as "poisonCentre", bottles, is_demo as "isDemo",
   settings_version::float8 as "settingsVersion"`;

@@ -8,7 +8,7 @@ import { MODEL_VERSION } from "@/core/case/model";
 import { planInForce, runningPlan } from "@/core/case/plans";
 import { daysBetween, type Day } from "@/core/climate/days";
 import { standing } from "@/core/facts/facts";
-import type { Settings } from "@/core/facts/settings";
+import { usualTool, type Settings } from "@/core/facts/settings";
 import type { CaseFileInput } from "@/core/format/schema";
 import type { Scope } from "@/db/connection";
 import type { AssessmentRow } from "@/db/stores/assessments";
@@ -20,14 +20,20 @@ import { onPlant } from "./onPlant";
 import type { KeptRecord } from "./plantRecords";
 
 /** How a keeper works, from the settings, as far as it bears on a case. */
-export function waysOf({ workDays, planPercent, clearPercent }: Settings): KeepersWays {
-  return { workDays, planTarget: planPercent / 100, clearTarget: clearPercent / 100 };
+export function waysOf({ workDays, clearPercent }: Settings): KeepersWays {
+  return { workDays, clearTarget: clearPercent / 100 };
+}
+
+/** What a keeper can do and has, as far as a plan in force is weighed by it. */
+function handsIn({ everyDays, owns }: Context["collection"]) {
+  return [everyDays, usualTool(owns)];
 }
 
 /** What a kept judgement must be of, beside the plant's facts, to speak of now. */
 export function judgedNow(context: Pick<Context, "collection" | "now">) {
+  const { collection } = context;
   return {
-    ways: JSON.stringify([waysOf(context.collection), context.collection.timeZone, ...labelsIn(context.collection)]),
+    ways: JSON.stringify([waysOf(collection), handsIn(collection), collection.timeZone, ...labelsIn(collection)]),
     modelVersion: MODEL_VERSION,
     asOf: today(context),
   };

@@ -45,6 +45,7 @@ export function onPlant(context: Pick<Context, "collection" | "now">, record: Ke
     bearer: bearerOn(context, record, day),
     tool,
     ...(meanC !== undefined && { now: { meanC, humidity, rests } }),
+    everyDays: context.collection.everyDays,
     washes: washesOn(record.acts, day),
   };
 }

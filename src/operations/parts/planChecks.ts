@@ -2,7 +2,7 @@ import { v7 as uuidv7 } from "uuid";
 import { workOf } from "@/core/acts/works";
 import { coursesOn } from "@/core/case/course";
 import { doseOf } from "@/core/case/plans";
-import { addDays, type Day } from "@/core/climate/days";
+import type { Day } from "@/core/climate/days";
 import { inUse } from "@/core/household/bottles";
 import type { PlannedDose } from "@/core/facts/kinds/programme";
 import { isWork } from "@/core/planning/doses";
@@ -38,12 +38,11 @@ export function checkChosen(context: Context, record: KeptRecord, treatments: re
   if (label.length > 0) refuse("dates", "against_label", { label });
 }
 
-/** The steps of a programme: its treatments, and a look so many days after the last of them. */
-export function stepsFor(context: Context, treatments: readonly Chosen[], looksAfterDays: readonly number[]) {
+/** The steps of a programme: its treatments and its looks. */
+export function stepsFor(context: Context, treatments: readonly Chosen[], looks: readonly Day[]) {
   const id = () => uuidv7({ msecs: context.now.getTime() });
-  const last = treatments.at(-1)!.day;
   return [
     ...treatments.map(({ day, dose }) => ({ id: id(), kind: "treat" as const, dueOn: day, dose })),
-    ...looksAfterDays.map((days) => ({ id: id(), kind: "look" as const, dueOn: addDays(last, days), dose: null })),
+    ...looks.map((dueOn) => ({ id: id(), kind: "look" as const, dueOn, dose: null })),
   ];
 }

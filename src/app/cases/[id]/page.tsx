@@ -3,18 +3,17 @@ import Link from "next/link";
 import { Strike } from "@/app/_parts/Strike";
 import type { Day } from "@/core/climate/days";
 import type { Plan } from "@/core/case/plans";
-import type { CaseView } from "@/operations/readCase";
 import { AsOf } from "@/ui/AsOf";
 import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
 import { plannedInWords } from "@/wording/acts";
-import { percent } from "@/wording/chances";
 import { notYetSentence } from "@/wording/clearance";
 import { dayCount, dayInWords } from "@/wording/dates";
 import { outcomeNames, pestNames, schoolNames } from "@/wording/names";
 import { outlookSentences, reachSentence, surenessSentence } from "@/wording/judgement";
+import { looksInWords } from "@/wording/planning";
 import { hazardSentence, returnedSentence } from "@/wording/rooms";
 import { stateInWords } from "@/wording/states";
 import { warmthInWords } from "@/wording/warmth";
@@ -26,27 +25,10 @@ import { WhyStill } from "./_parts/WhyStill";
 
 export const metadata: Metadata = { title: "Case" };
 
-/** A plan that falls this far short of what the keeper wants needs more than a clean look. */
-const FAR_SHORT = 0.1;
-
 /** What a plan is done with, in the order in which it comes. */
 function dosesOf(plan: Plan): string {
   const told = plan.steps.flatMap(({ dose }) => (dose ? [plannedInWords(dose)] : []));
   return [...new Set(told)].join("; then ");
-}
-
-function isLoud({ judged, changed }: CaseView, target: number): boolean {
-  const outlook = judged?.judged.ok ? judged.judged.judgement.outlook : null;
-  if (!outlook) return false;
-  return changed.lateDays > 0 || changed.foundOn !== null || outlook.pOver < target - FAR_SHORT;
-}
-
-/** What is wrong with a plan that needs mending: it has fallen behind, or it never promised more. */
-function shortfall({ plan, judged, changed }: CaseView, loud: boolean): string {
-  if (!loud) return "A little short of what you want";
-  const now = judged?.judged.ok ? (judged.judged.judgement.outlook?.pOver ?? 0) : 0;
-  const keptUp = plan?.pOver !== null && plan?.pOver !== undefined && now >= plan.pOver;
-  return keptUp && changed.lateDays === 0 ? "The plan does not go far enough" : "The plan no longer does it";
 }
 
 export default async function CasePage({ params }: { params: Promise<{ id: string }> }) {
@@ -55,7 +37,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
   const { closing } = found;
   const judgement = judged?.judged.ok ? judged.judged.judgement : null;
   const unreckonable = judged && !judged.judged.ok ? judged.judged.problems : null;
-  const loud = isLoud(view, context.collection.planPercent / 100);
+  const outlook = judgement?.outlook ?? null;
   const { plant, card, place } = view;
   const next = plan === null ? "plan" : view.nextStep === null ? "look" : "treat";
   const facts = {
@@ -151,15 +133,16 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
       )}
       <div className="row gx-3">
         <div className="col-lg-6">
-          {judgement?.outlook?.mended && plan && (
-            <Panel title={shortfall(view, loud)} tone={loud ? "loud" : undefined}>
-              <p className="mb-1">
-                {outlookSentences(judgement.outlook, plan.pOver, view.changed, found.pest).join(" ")}
-              </p>
-              <p className="mb-2">
-                Mended, with the same remedy: {judgement.outlook.mended.dates.map(dayInWords).join(", ")}; then{" "}
-                {percent(judgement.outlook.mended.pOver)} by {dayInWords(judgement.outlook.mended.by)}.
-              </p>
+          {outlook?.behind && plan && (
+            <Panel title="The plan is behind" tone="loud">
+              <p className="mb-1">{outlookSentences(outlook, plan.promised, view.changed, found.pest).join(" ")}</p>
+              {outlook.mended && (
+                <p className="mb-2">
+                  {outlook.mended.dates.length > 0
+                    ? `Mended, with the same remedy: ${outlook.mended.dates.map(dayInWords).join(", ")}; then ${looksInWords(outlook.mended)}.`
+                    : `Least work from here is to look: ${looksInWords(outlook.mended)}.`}
+                </p>
+              )}
               <Link className="btn btn-primary" href={`/cases/${found.id}/plan`}>
                 Mend the plan
               </Link>
@@ -205,9 +188,9 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
                   {dosesOf(plan)}. {schoolNames[plan.basis]}.
                 </p>
                 <Steps plan={plan} today={today} open={found.open} />
-                {judgement?.outlook && !judgement.outlook.mended && (
+                {outlook && !outlook.behind && (
                   <p className="mt-2 mb-0">
-                    {outlookSentences(judgement.outlook, plan.pOver, view.changed, found.pest).join(" ")}
+                    {outlookSentences(outlook, plan.promised, view.changed, found.pest).join(" ")}
                   </p>
                 )}
               </>

@@ -19,7 +19,8 @@ export function DelayCost({ caseId }: { caseId: string }) {
   if (told !== null)
     return (
       <span className="d-block small">
-        Done tonight its plan comes to {percent(told.today)}, tomorrow to {percent(told.tomorrow)}.
+        Clean looks after its plan: {percent(told.today)} likely when it is done tonight, {percent(told.tomorrow)}{" "}
+        tomorrow.
       </span>
     );
   return (

@@ -29,7 +29,7 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
       lookEveryDays: String(settings.lookEveryDays),
       alcoholPercent: String(settings.alcoholPercent),
       clearPercent: String(settings.clearPercent),
-      planPercent: String(settings.planPercent),
+      everyDays: String(settings.everyDays),
       riskPercent: String(settings.riskPercent),
       workDays: settings.workDays.map(String),
     }),
@@ -70,10 +70,10 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
       />
       <TextField
         form={form}
-        name="planPercent"
-        label="A plan should reach so many %"
+        name="everyDays"
+        label="Fewest days between two treatments"
         inputMode="decimal"
-        hint="50 to 99. Higher asks for more treatments."
+        hint="2 to 14: what you can keep up. Whoever treats oftener than they can keep up stops earlier."
       />
       <TextField
         form={form}

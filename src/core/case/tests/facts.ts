@@ -90,7 +90,7 @@ export const plan = (
   caseId,
   pest: "mealybug",
   basis: "own",
-  pOver: null,
+  ...{ pOver: null, pClean: null, sure: null },
   steps: steps.map(([kind, due]) => ({
     id: nextId(),
     kind,

@@ -80,8 +80,11 @@ export const programme = factKind({
     caseId: z.string().nullable(),
     pest: z.enum(pestIds).nullable(),
     basis,
-    /** The probability it promised when it was adopted, reckoned then; null for what could not be scored. */
+    /** What it promised when it was adopted, reckoned then; null for what could not be scored: that it is over without any look, that
+     * the looks after it are clean, and how sure they then make it. */
     pOver: z.number().nullable(),
+    pClean: z.number().nullable().default(null),
+    sure: z.number().nullable().default(null),
     steps: z.array(step),
   }),
   columns: {
@@ -91,6 +94,8 @@ export const programme = factKind({
     pest: "text",
     basis: "text",
     pOver: "number",
+    pClean: "number",
+    sure: "number",
   },
   parts: {
     steps: {

@@ -16,10 +16,9 @@ import type { Bearer } from "@/core/suitability/bearer";
 import { mixFor } from "@/core/suitability/mixFor";
 import { Cautions } from "@/ui/Cautions";
 import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
-import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
 import { mixNames, remedyNames, techniqueNames } from "@/wording/names";
-import { boundSentences } from "@/wording/planning";
+import { boundSentences, looksInWords } from "@/wording/planning";
 import { Adopt, type Adopting } from "./Adopt";
 import { daysFrom, spread, type Chosen } from "./ways";
 
@@ -159,7 +158,9 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
                 <span className="fw-semibold d-block">{label}</span>
                 <span className="small">
                   {days.length === 0 ? "No dates yet." : days.map(dayInWords).join(", ")}
-                  {score && days.length > 0 && `: ${percent(score.pOver)} likely over by ${dayInWords(score.by)}.`}
+                  {score &&
+                    days.length > 0 &&
+                    `; looks until ${dayInWords(score.looks.at(-1)!)}: ${looksInWords(score)}.`}
                 </span>
               </>
             }

@@ -11,7 +11,8 @@ import { Panel } from "@/ui/Panel";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { Reckoning } from "@/ui/reckoner/Reckoning";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
-import { expectedCount, percent } from "@/wording/chances";
+import { expectedCount, inTen, percent } from "@/wording/chances";
+import { hoursInWords, shortDay } from "@/wording/dates";
 import { closedSentences, firstWayNames, firstWayTells, proposalSentence } from "@/wording/decision";
 import { worthNames } from "@/wording/worth";
 
@@ -42,6 +43,7 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
   const goes: Record<FirstWay, string> = {
     squash: `/plants/${plantId}/act`,
     programme: `/cases/${caseId}/plan`,
+    blitz: `/plants/${plantId}/act`,
     unpot: `/plants/${plantId}/unpot`,
     cutting: `/plants/${plantId}/cutting`,
     outdoors: `/plants/${plantId}/move`,
@@ -103,20 +105,38 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
                 <Panel title={firstWayNames[choice.way]} tone={i === 0 ? "proposed" : undefined}>
                   <p className="mb-2">{firstWayTells[choice.way]}</p>
                   <dl className="row mb-2">
-                    <dt className="col-8">Over within 60 days</dt>
-                    <dd className="col-4 text-end">{choice.way === "giveUp" ? "at once" : percent(choice.pOver)}</dd>
-                    <dt className="col-8">Your time</dt>
-                    <dd className="col-4 text-end">{hours(choice.minutes)}</dd>
-                    {choice.volumeMl > 0 && (
+                    {choice.way !== "giveUp" && (
                       <>
-                        <dt className="col-8">Mix</dt>
-                        <dd className="col-4 text-end">{(choice.volumeMl / 1000).toFixed(1)} L</dd>
+                        <dt className="col-7">Clean looks after it</dt>
+                        <dd className="col-5 text-end">{inTen(choice.pClean)}</dd>
+                        <dt className="col-7">Then sure</dt>
+                        <dd className="col-5 text-end">
+                          {percent(choice.sure)}, {shortDay(choice.clearOn)}
+                        </dd>
                       </>
                     )}
-                    <dt className="col-8">Plants that catch it meanwhile</dt>
-                    <dd className="col-4 text-end">{expectedCount(choice.neighbours)}</dd>
-                    <dt className="col-8">Lost of the plant by it</dt>
-                    <dd className="col-4 text-end">{choice.harm === 1 ? "all" : percent(choice.harm)}</dd>
+                    <dt className="col-7">Your time once, and until clear</dt>
+                    <dd className="col-5 text-end">
+                      {hoursInWords(Math.round(choice.minutes))}
+                      {choice.expectedMinutes > 1.2 * choice.minutes &&
+                        `; ${hoursInWords(Math.round(choice.expectedMinutes))}`}
+                    </dd>
+                    {choice.volumeMl > 0 && (
+                      <>
+                        <dt className="col-7">Mix</dt>
+                        <dd className="col-5 text-end">{(choice.volumeMl / 1000).toFixed(1)} L</dd>
+                      </>
+                    )}
+                    <dt className="col-7">Plants that catch it meanwhile</dt>
+                    <dd className="col-5 text-end">{expectedCount(choice.neighbours)}</dd>
+                    <dt className="col-7">Lost of the plant by it</dt>
+                    <dd className="col-5 text-end">{choice.harm === 1 ? "all" : percent(choice.harm)}</dd>
+                    {choice.pLost > 0 && (
+                      <>
+                        <dt className="col-7">The pest costs you the plant</dt>
+                        <dd className="col-5 text-end">{percent(choice.pLost)}</dd>
+                      </>
+                    )}
                   </dl>
                   <Link className={`btn btn-${i === 0 ? "" : "outline-"}primary`} href={goes[choice.way]}>
                     Go this way
@@ -133,21 +153,15 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
           <details>
             <summary>How it is weighed</summary>
             <p className="mb-0">
-              All is told in plants that can be replaced: a dear one counts 4, an irreplaceable one 20, an hour of work
-              half a one, each plant beside it that catches the pest one. Where the pest is still there after sixty
-              days, the plant counts as lost: it is given up then, or the work begins anew. These weights are ours; the
-              chances come from the case.
+              Setting apart goes before every way. Then, in plants that can be replaced: an hour of work until it may be
+              called clear counts half a one, a plant beside it that catches it an hour and a half of work, what is lost
+              of the plant by what is done its share, and the plant itself where the pest costs it; a dear one counts 4,
+              an irreplaceable one 20. Where looks are hardly ever clean the work begins again: the time is divided by
+              that chance. These weights are ours; the chances come from the case.
             </p>
           </details>
         </>
       )}
     </>
   );
-}
-
-/** "25 min", "1 h 10 min". */
-function hours(minutes: number): string {
-  const whole = Math.round(minutes);
-  if (whole < 60) return `${whole} min`;
-  return whole % 60 === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
 }

@@ -7,12 +7,12 @@ import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
 import { adoptPlanAction } from "@/app/_parts/actions";
 import type { OnPlant } from "@/core/case/onPlant";
+import type { DatedProgress, DatedWay } from "@/core/case/ask";
 import { isDay, type Day } from "@/core/climate/days";
 import { adoptPlan, type Basis, type PlannedDose } from "@/core/facts/kinds/programme";
 import type { CaseFileInput } from "@/core/format/schema";
 import { mixes as allMixes, type MixId } from "@/core/mixing/mixes";
 import type { PestId } from "@/core/pests/pests";
-import type { Preparation } from "@/core/planning/preparation";
 import { isWork, type Dose } from "@/core/planning/doses";
 import type { Courses } from "@/core/planning/course";
 import type { RemedyId } from "@/core/remedies/remedies";
@@ -25,12 +25,11 @@ import { shortObjections } from "@/wording/cautions";
 import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
 import { approachNames } from "@/wording/names";
-import { beyondSentences } from "@/wording/planning";
+import { beyondSentences, planSentence } from "@/wording/planning";
 import { ByHand } from "./ByHand";
-import { Preparing } from "./Preparing";
 import { WayDetail } from "./WayDetail";
 import { WayRow } from "./WayRow";
-import { waysOf, type Chosen, type Way } from "./ways";
+import { rowsOf, type Chosen, type Way } from "./ways";
 
 interface Props {
   caseId: string;
@@ -41,7 +40,7 @@ interface Props {
   on: OnPlant;
   file: CaseFileInput;
   workDays: readonly number[];
-  /** The probability that a plan is to reach, 0–1. */
+  /** How sure clean looks are to make it, 0–1. */
   target: number;
   /** The courses of remedies that run on the plant. */
   courses: Courses;
@@ -49,10 +48,10 @@ interface Props {
   current: PlannedDose | null;
 }
 
-/** Whether preparing makes a per cent of difference. */
-function addsSomething({ without, steps }: Preparation): boolean {
-  return (steps.at(-1)?.pOver ?? without) - without >= 0.01;
-}
+/** So many ways are shown before more are asked for. */
+const SHOWN = 6;
+
+const max = (a: Day, b: Day): Day => (a > b ? a : b);
 
 /** The row of what the keeper puts together. */
 const BY_HAND = "byHand";
@@ -66,7 +65,7 @@ export function PlanForm(props: Props) {
   const [all, setAll] = useState(false);
   const [firstTyped, setFirst] = useState<string>(today);
   const [ownMixes, setOwnMixes] = useState<Partial<Record<RemedyId, MixId>>>({});
-  const [share, setShare] = useState(0);
+  const [soFar, setSoFar] = useState<{ key: string; share: number; plans: readonly DatedWay[] } | null>(null);
   const { form, submit, trouble } = useDeed({
     schema: adoptPlan,
     action: adoptPlanAction,
@@ -86,12 +85,20 @@ export function PlanForm(props: Props) {
   const question = { first: first ?? today, workDays, target, courses, on };
   const reckoner = useReckoner();
   const key = JSON.stringify(question);
-  const compared = useAnswer(reckoner, (remote) => remote.compare(file, question, proxy(setShare)), key);
+  const take = ({ share, plan }: DatedProgress) =>
+    setSoFar((before) => {
+      const plans = before?.key === key ? before.plans : [];
+      return { key, share, plans: plan ? [...plans, plan] : plans };
+    });
+  const compared = useAnswer(reckoner, (remote) => remote.compare(file, question, proxy(take)), key);
   // Answers to an earlier question are not shown under a new one.
   const comparison = compared.key === key ? compared.answer : null;
   const failed = compared.key === key ? compared.failed : null;
-  const ways = comparison && waysOf(comparison);
-  const best = ways && (ways.good[0] ?? ways.short[0]);
+  const begun = soFar?.key === key ? soFar : null;
+  const plans = comparison?.plans ?? begun?.plans ?? [];
+  const ways = rowsOf(plans, comparison);
+  const best = comparison ? (ways.good.find(({ id }) => id === comparison.leastWork) ?? ways.short[0]) : undefined;
+  const until = plans.reduce<Day>((last, { schedule }) => max(last, schedule.looks.at(-1)!), first ?? today);
   const open = pressed ?? best?.id ?? null;
 
   const mixOf = (remedy: RemedyId) => ownMixes[remedy] ?? mixFor(remedy, on.bearer);
@@ -116,16 +123,25 @@ export function PlanForm(props: Props) {
   const adopting = { form, trouble, problem: first ? problem : undefined };
 
   const row = (way: Way) => (
-    <WayRow key={way.id} way={way} on={on.bearer} open={open === way.id} onPress={() => press(way.id)}>
+    <WayRow
+      key={way.id}
+      way={way}
+      from={first ?? today}
+      until={until}
+      open={open === way.id}
+      onPress={() => press(way.id)}
+    >
       <WayDetail
         way={way}
+        plantId={plantId}
         dated={first !== null}
         pest={pest}
         meanC={meanC}
         bearer={on.bearer}
         mixOf={mixOf}
         onMix={(mix) => setOwnMixes((before) => ({ ...before, [allMixes[mix].remedy]: mix }))}
-        promise={(doses) => (remote) => remote.promise(file, question, way.dates, doses)}
+        promise={(dates, doses) => (remote) => remote.promise(file, question, dates, doses)}
+        detail={(schedule) => (remote) => remote.detail(file, question, schedule)}
         reckoner={reckoner}
         planned={planned}
         choose={choose}
@@ -149,7 +165,7 @@ export function PlanForm(props: Props) {
         <span aria-live="polite">
           {first && `${dayInWords(first)}. `}
           {comparison &&
-            `You want ${percent(target)}. Waiting alone comes to ${percent(comparison.without.pOver)} by ${dayInWords(comparison.without.by)}.`}
+            `Clean looks are to make it ${percent(target)} sure. Waiting alone comes to ${percent(comparison.without.pOver)} by ${dayInWords(comparison.without.by)}.`}
         </span>
         <span className="text-danger-emphasis fw-semibold" role={first ? undefined : "alert"}>
           {first ? "" : "Write a day of the calendar."}
@@ -157,13 +173,15 @@ export function PlanForm(props: Props) {
       </div>
       {failed === "senseless" && <p>From this day on nothing can be reckoned: it lies before the case began.</p>}
       {failed === "broken" && <NotReckoned again={compared.again} />}
-      {!failed && !ways && <Reckoning share={share} />}
-      {comparison?.preparation && addsSomething(comparison.preparation) && (
-        <Preparing preparation={comparison.preparation} plantId={plantId} />
+      {best && (
+        <p className="fs-5" role="status">
+          {planSentence(best.name, best.schedule)}
+        </p>
       )}
+      {!failed && !comparison && <Reckoning share={begun?.share ?? 0} />}
       {comparison?.beyond && (
         <div className="alert alert-warning" role="note">
-          <strong>No way here reaches what you want.</strong> {beyondSentences(comparison.beyond).join(" ")}
+          <strong>No way at hand gets there.</strong> {beyondSentences(comparison.beyond).join(" ")}
         </div>
       )}
       {comparison?.plans.length === 0 && (
@@ -173,18 +191,30 @@ export function PlanForm(props: Props) {
         </div>
       )}
       <ul className="ways">
-        {ways?.good.map(row)}
-        {ways && ways.good.length === 0 && ways.short.slice(0, 2).map(row)}
-        {ways && (
+        {ways.good.slice(0, SHOWN).map(row)}
+        {ways.good.length === 0 && ways.short.slice(0, 2).map(row)}
+        {comparison && (
           <li>
             <button type="button" className="btn btn-link px-0" aria-expanded={all} onClick={() => setAll(!all)}>
-              {all ? "Only those that do best" : "Those that fall short, and what this plant does not bear"}
+              {all ? "Only those that do best" : "All other ways, and what this plant does not bear"}
             </button>
           </li>
         )}
-        {all && ways?.short.slice(ways.good.length === 0 ? 2 : 0).map(row)}
+        {all && ways.good.slice(SHOWN).map(row)}
+        {all && ways.bottled.length > 0 && (
+          <li>
+            <h2 className="h3 mt-3">With a bottle you do not have</h2>
+          </li>
+        )}
+        {all && ways.bottled.map(row)}
+        {all && ways.short.length > 0 && (
+          <li>
+            <h2 className="h3 mt-3">Those that fall short</h2>
+          </li>
+        )}
+        {all && ways.short.map(row)}
         {all &&
-          ways?.refused.map(({ id, name, why }) => (
+          ways.refused.map(({ id, name, why }) => (
             <li key={id} className="way refused">
               <span className="way-name">{name}</span>
               <span>Left out: {why.map((code) => shortObjections[code]).join("; ")}.</span>
@@ -197,12 +227,12 @@ export function PlanForm(props: Props) {
               <span>Put on as often as the label or the plant bears for now.</span>
             </li>
           ))}
-        {ways && ways.schools.length > 0 && (
+        {ways.schools.length > 0 && (
           <li>
             <h2 className="h3 mt-3">As the schools do it</h2>
           </li>
         )}
-        {ways?.schools.map(row)}
+        {ways.schools.map(row)}
       </ul>
       <ByHand
         open={open === BY_HAND}

@@ -1,23 +1,24 @@
 import Link from "next/link";
 import type { Preparation } from "@/core/planning/preparation";
-import { percent } from "@/wording/chances";
+import { inTen } from "@/wording/chances";
 import { preparationNames, preparationRefusals } from "@/wording/preparation";
 
 /** What hands do on the first day before any bottle is opened, in its order, and what each step adds. */
 export function Preparing({ preparation, plantId }: { preparation: Preparation; plantId: string }) {
   const { without, steps, left } = preparation;
   const last = steps.at(-1);
-  if (!last) return null;
+  // Preparing that makes hardly a difference is not told.
+  if (!last || last.pClean - without < 0.02) return null;
   return (
-    <details className="mb-3">
+    <details className="mt-2">
       <summary>
-        Before any bottle is opened, on the first day: the likeliest plan goes from {percent(without)} to{" "}
-        {percent(last.pOver)}
+        Before any bottle is opened, on the first day: from {inTen(without)} to {inTen(last.pClean)} that the looks are
+        clean
       </summary>
       <ol className="mb-2 ps-3">
-        {steps.map(({ id, minutes, pOver }) => (
+        {steps.map(({ id, minutes, pClean }) => (
           <li key={id}>
-            {preparationNames[id]}: {minutes} min, then {percent(pOver)}.
+            {preparationNames[id]}: {minutes} min, then {inTen(pClean)}.
           </li>
         ))}
       </ol>

@@ -1,6 +1,11 @@
 "use client";
 
+import Link from "next/link";
+import { useState } from "react";
 import Form from "react-bootstrap/Form";
+import type { Detail } from "@/core/case/ask";
+import type { DatedSchedule } from "@/core/case/schedules";
+import type { Day } from "@/core/climate/days";
 import { cautionsOfAct } from "@/core/acts/acts";
 import { workOf } from "@/core/acts/works";
 import type { PlannedDose } from "@/core/facts/kinds/programme";
@@ -17,13 +22,15 @@ import { useAnswer, type Question, type ReckonerHandle } from "@/ui/reckoner/use
 import { plannedName, workNames } from "@/wording/acts";
 import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
-import { mixNames, remedyNames, techniqueNames } from "@/wording/names";
-import { bindingSentence, boundSentences, whySentences } from "@/wording/planning";
+import { mixNames, remedyNames, techniqueNames, wayNames } from "@/wording/names";
+import { bindingSentence, boundSentences, planSentence, whySentences } from "@/wording/planning";
 import { Adopt, type Adopting } from "./Adopt";
+import { Preparing } from "./Preparing";
 import type { Chosen, Way } from "./ways";
 
 interface Props {
   way: Way;
+  plantId: string;
   /** Whether the first day is one: without it nothing can be adopted. */
   dated: boolean;
   pest: PestId;
@@ -31,8 +38,10 @@ interface Props {
   bearer: Bearer;
   mixOf: (remedy: RemedyId) => MixId;
   onMix: (mix: MixId) => void;
-  /** Asks what the way's dates come to with other mixes. */
-  promise: (doses: readonly Dose[]) => Question<number>;
+  /** Asks what the dates come to with other mixes. */
+  promise: (dates: readonly Day[], doses: readonly Dose[]) => Question<DatedSchedule>;
+  /** Asks why these dates, and what would add to them. */
+  detail: (schedule: DatedSchedule) => Question<Detail>;
   reckoner: ReckonerHandle;
   planned: (dose: Dose) => PlannedDose;
   choose: (chosen: Chosen) => void;
@@ -41,24 +50,46 @@ interface Props {
 
 /** Everything about one way in one place: what it is done with, when, why then, what anyone can check, and its cautions. */
 export function WayDetail(props: Props) {
-  const { way, dated, pest, meanC, bearer, mixOf, onMix, promise, reckoner, planned, choose, adopting } = props;
-  const used = [...new Map(way.doses.map((dose) => [JSON.stringify(dose), dose])).values()];
+  const { way, plantId, dated, pest, meanC, bearer, mixOf, onMix, promise, detail, reckoner, planned, choose } = props;
+  const [at, setAt] = useState<string | null>(null);
+  const schedule = way.others.find((other) => other.at === at)?.schedule ?? way.schedule;
+  const { dates } = schedule;
+  const used = [...new Map(schedule.doses.map((dose) => [JSON.stringify(dose), dose])).values()];
   const put = used.flatMap((dose) => (isWork(dose) ? [] : [dose]));
   const works = used.filter(isWork);
   const remedies = [...new Set(put.map((dose) => dose.remedy))];
   const named = (dose: Dose) => plannedName(isWork(dose) ? dose : { ...dose, mix: mixOf(dose.remedy) });
   const changed = remedies.some((remedy) => mixOf(remedy) !== mixFor(remedy, bearer));
-  const doses = way.doses.map((dose) => (isWork(dose) ? dose : { ...dose, mix: mixOf(dose.remedy) }));
-  const key = JSON.stringify([way.id, way.dates, doses]);
+  const doses = schedule.doses.map((dose) => (isWork(dose) ? dose : { ...dose, mix: mixOf(dose.remedy) }));
+  const key = JSON.stringify([way.id, dates, doses]);
   const answered = useAnswer(
     reckoner,
-    (remote) => (changed ? promise(doses)(remote) : Promise.resolve(way.pOver)),
+    (remote) => (changed ? promise(dates, doses)(remote) : Promise.resolve(schedule)),
     key,
   );
-  const pOver = answered.key === key && answered.answer !== null ? answered.answer : way.pOver;
+  const told = (answered.key === key && answered.answer) || schedule;
+  const why = useAnswer(reckoner, detail(schedule), key);
+  const more = why.key === key ? why.answer : null;
   const several = used.length > 1;
+  if (dates.length === 0) return <LookFirst plantId={plantId} schedule={schedule} />;
   return (
     <>
+      <p className="mb-2">{planSentence(way.name, told)}</p>
+      {way.others.length > 0 && (
+        <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Which dates">
+          {[null, ...way.others.map((other) => other.at)].map((one) => (
+            <button
+              key={one ?? "usual"}
+              type="button"
+              className={`btn btn-sm ${one === at ? "btn-primary" : "btn-outline-primary"}`}
+              aria-pressed={one === at}
+              onClick={() => setAt(one)}
+            >
+              {one ?? "Least work"}
+            </button>
+          ))}
+        </div>
+      )}
       <div className="way-columns">
         <section>
           {remedies.map((remedy) => (
@@ -81,29 +112,31 @@ export function WayDetail(props: Props) {
           ))}
           <h2 className="h3">Dates</h2>
           <ol className="way-dates">
-            {way.dates.map((date, i) => (
-              <li key={date}>
+            {dates.map((date, i) => (
+              <li key={i}>
                 {dayInWords(date)}
-                {several && `: ${named(way.doses[i]!).toLowerCase()}`}
+                {several && `: ${named(doses[i]!).toLowerCase()}`}
               </li>
             ))}
           </ol>
+          <p className="mb-1">Then look: {told.looks.map(dayInWords).join(", ")}.</p>
           <p className="small mb-0">
             {used.map((dose) => (isWork(dose) ? workNames[dose.work] : techniqueNames[dose.technique])).join("; then ")}
-            . {percent(pOver)} likely over by {dayInWords(way.by)}.
+            . Looked at or not, {percent(told.pOver)} likely over by {dayInWords(told.by)}.
           </p>
         </section>
         <section>
-          {way.why.length > 0 && (
+          {more && more.why.length > 0 && (
             <>
               <h2 className="h3">Why these dates</h2>
-              {whySentences(way.why, way.help).map((sentence) => (
+              {whySentences(more.why, more.help).map((sentence) => (
                 <p key={sentence} className="mb-1">
                   {sentence}
                 </p>
               ))}
             </>
           )}
+          {more?.preparation && <Preparing preparation={more.preparation} plantId={plantId} />}
           {remedies.length > 0 && (
             <details className="mt-2">
               <summary>Check by hand</summary>
@@ -112,13 +145,13 @@ export function WayDetail(props: Props) {
                   <li key={sentence}>{sentence}</li>
                 ))}
               </ul>
-              {way.why.length > 0 && <p className="small mb-0">{bindingSentence(way.why)}</p>}
+              {more && more.why.length > 0 && <p className="small mb-0">{bindingSentence(more.why)}</p>}
             </details>
           )}
           <Adopt
-            chosen={{ basis: way.basis, dates: dated ? way.dates : [], doses: dated ? way.doses.map(planned) : [] }}
+            chosen={{ basis: way.basis, dates: dated ? dates : [], doses: dated ? doses.map(planned) : [] }}
             choose={choose}
-            adopting={adopting}
+            adopting={props.adopting}
           />
         </section>
         <section className="way-cautions" tabIndex={0} aria-label="Cautions for this way">
@@ -131,6 +164,19 @@ export function WayDetail(props: Props) {
           })}
         </section>
       </div>
+    </>
+  );
+}
+
+/** Nothing is adopted for it: a plant in a case is looked at weekly anyhow. */
+function LookFirst({ plantId, schedule }: { plantId: string; schedule: DatedSchedule }) {
+  return (
+    <>
+      <p className="mb-2">{planSentence(wayNames.lookFirst, schedule)}</p>
+      <p className="mb-2">Looks: {schedule.looks.map(dayInWords).join(", ")}. They come due by themselves.</p>
+      <Link className="btn btn-primary" href={`/plants/${plantId}/look`}>
+        Look
+      </Link>
     </>
   );
 }

@@ -2,16 +2,18 @@
 
 import { ChevronDown, ChevronRight } from "lucide-react";
 import type { ReactNode } from "react";
-import type { WorkedOn } from "@/core/acts/works";
-import { minutesOfDose } from "@/core/planning/doses";
-import { percent } from "@/wording/chances";
-import { dayInWords } from "@/wording/dates";
-import { Rising } from "./Rising";
+import type { Day } from "@/core/climate/days";
+import { inTen, percent } from "@/wording/chances";
+import { hoursInWords, shortDay } from "@/wording/dates";
+import { rhythmInWords } from "@/wording/planning";
+import { CourseLine } from "./CourseLine";
 import type { Way } from "./ways";
 
 interface Props {
   way: Way;
-  on: WorkedOn;
+  /** What the line in time spans. */
+  from: Day;
+  until: Day;
   open: boolean;
   onPress: () => void;
   /** What stands in it once it is pressed. */
@@ -19,33 +21,29 @@ interface Props {
 }
 
 /** One way: what it comes to on one line, and everything else in the same place once it is pressed. */
-export function WayRow({ way, on, open, onPress, children }: Props) {
-  const { dates, doses, pOver, by, rising, reaches, badges, name } = way;
-  const minutes = doses.reduce((sum, dose) => sum + minutesOfDose(dose, on), 0);
+export function WayRow({ way, from, until, open, onPress, children }: Props) {
+  const { schedule, minutes, badges, name } = way;
+  const { pClean, sure, reaches, looks } = schedule;
   const Mark = open ? ChevronDown : ChevronRight;
   return (
     <li className={`way ${open ? "open" : ""}`}>
       <button type="button" className="way-line" aria-expanded={open} onClick={onPress}>
         <Mark className="way-mark" size={18} aria-hidden />
-        <span className="way-name">
-          {name}
+        <span>
+          <span className="way-name">{name}</span>
           {badges.map((badge) => (
             <span key={badge} className="badge text-bg-primary ms-2">
               {badge}
             </span>
           ))}
+          <span className="way-times">{rhythmInWords(schedule)}</span>
         </span>
-        <span className="way-times">
-          {dates.length === 1 ? "once" : `${dates.length} times`}, {dayInWords(dates[0]!)}
-          {dates.length > 1 && ` to ${dayInWords(dates.at(-1)!)}`}
-        </span>
-        <span className="way-rising">
-          <Rising chances={rising} />
-        </span>
+        <CourseLine schedule={schedule} from={from} until={until} />
         <span className="way-chance">
-          <span className={reaches ? "fw-semibold" : undefined}>{percent(pOver)}</span> by {dayInWords(by)}
+          <span className={reaches ? "fw-semibold" : undefined}>{inTen(pClean)}</span> clean by{" "}
+          {shortDay(looks.at(-1)!)}, then {percent(sure)} sure
         </span>
-        <span className="way-cost">{minutes} min</span>
+        <span className="way-cost">{hoursInWords(Math.round(minutes))}</span>
       </button>
       {open && <div className="way-more">{children}</div>}
     </li>

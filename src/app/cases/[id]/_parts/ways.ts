@@ -1,28 +1,24 @@
-import type { DatedComparison } from "@/core/case/ask";
+import type { DatedComparison, DatedWay } from "@/core/case/ask";
+import type { DatedSchedule } from "@/core/case/schedules";
 import { addDays, type Day } from "@/core/climate/days";
 import type { Basis, PlannedDose } from "@/core/facts/kinds/programme";
 import type { ApproachId } from "@/core/planning/approaches";
-import type { Dose } from "@/core/planning/doses";
-import type { HelpId } from "@/core/planning/helps";
-import type { Blame } from "@/core/planning/why";
+import { HOPELESS, type WayId } from "@/core/planning/compare";
+import { weigh } from "@/core/planning/search";
 import type { SchoolId } from "@/core/remedies/schools";
-import type { Objection } from "@/core/suitability/suitability";
-import { approachNames, schoolNames } from "@/wording/names";
+import { approachNames, schoolNames, wayNames } from "@/wording/names";
 
 /** One way to go about a case, as a row of the comparison. */
 export interface Way {
-  readonly id: ApproachId | SchoolId;
+  readonly id: WayId | SchoolId;
   readonly name: string;
   readonly basis: Basis;
   readonly badges: readonly string[];
-  readonly dates: readonly Day[];
-  readonly doses: readonly Dose[];
-  readonly pOver: number;
-  readonly by: Day;
-  readonly reaches: boolean;
-  readonly rising: readonly number[];
-  readonly why: Blame;
-  readonly help: { readonly id: HelpId; readonly pOver: number } | null;
+  readonly schedule: DatedSchedule;
+  /** Other dates of the same way, by what they are better at. */
+  readonly others: readonly { readonly at: string; readonly schedule: DatedSchedule }[];
+  /** Of treatments and looks, once. */
+  readonly minutes: number;
 }
 
 /** What has been chosen, ready to be adopted. */
@@ -32,39 +28,54 @@ export interface Chosen {
   readonly doses: readonly PlannedDose[];
 }
 
-interface Refused {
-  readonly id: ApproachId | SchoolId;
-  readonly name: string;
-  readonly why: readonly Objection["code"][];
+export interface Rows {
+  /** Those that get there, the least work first. */
+  readonly good: readonly Way[];
+  /** Those that would with a bottle that is missing. */
+  readonly bottled: readonly Way[];
+  readonly short: readonly Way[];
+  readonly schools: readonly Way[];
+  readonly refused: readonly (Pick<DatedComparison["refused"][number], "id" | "why"> & { readonly name: string })[];
 }
 
 const isSchool = (id: ApproachId | SchoolId): id is SchoolId => !(id in approachNames);
-const nameOf = (id: ApproachId | SchoolId) => (isSchool(id) ? schoolNames[id] : approachNames[id]);
+const badgeNames = { leastWork: "least work", soonest: "soonest", gentlest: "gentlest" } as const;
+const badgeIds = ["leastWork", "soonest", "gentlest"] as const;
 
-/** The rows of a comparison: those that reach the target first, then those that fall short, then the schools. */
-export function waysOf(comparison: DatedComparison): { good: Way[]; short: Way[]; schools: Way[]; refused: Refused[] } {
-  const plans = comparison.plans.map((plan): Way => ({
+/** The rows of a comparison, or of as much of it as there is. */
+export function rowsOf(plans: readonly DatedWay[], comparison: DatedComparison | null): Rows {
+  const rows = plans.map((plan) => ({
     ...plan,
-    id: plan.approach,
-    name: approachNames[plan.approach],
-    basis: "reckoned",
-    badges: (["fewest", "soonest", "gentlest"] as const).filter((badge) => comparison[badge] === plan.approach),
+    way: wayOf(plan, comparison),
+    work: weigh({ ...plan.schedule, ...plan }),
   }));
+  const getsThere = ({ schedule: { reaches, pClean } }: DatedWay) => reaches && pClean >= HOPELESS;
+  const good = rows.filter(getsThere).toSorted((a, b) => a.work - b.work);
+  const short = rows.filter((plan) => !getsThere(plan));
+  const worth = ({ pClean, sure }: DatedSchedule) => pClean * sure;
   return {
-    good: plans.filter((plan) => plan.reaches).toSorted((a, b) => a.dates.length - b.dates.length || b.pOver - a.pOver),
-    short: plans.filter((plan) => !plan.reaches).toSorted((a, b) => b.pOver - a.pOver),
-    schools: comparison.schools.map((school): Way => ({
-      ...school,
-      id: school.school,
-      name: schoolNames[school.school],
-      basis: school.school,
-      badges: [],
-      rising: [],
-      why: [],
-      help: null,
-    })),
-    refused: comparison.refused.map(({ id, why }) => ({ id, name: nameOf(id), why })),
+    good: good.filter(({ bottleMissing }) => !bottleMissing).map(({ way }) => way),
+    bottled: good.filter(({ bottleMissing }) => bottleMissing).map(({ way }) => way),
+    short: short.toSorted((a, b) => worth(b.schedule) - worth(a.schedule)).map(({ way }) => way),
+    schools: (comparison?.schools ?? []).map(({ school, schedule, minutes }) => {
+      const row = { id: school, name: schoolNames[school], basis: school, badges: [], others: [] };
+      return { ...row, schedule, minutes };
+    }),
+    refused: (comparison?.refused ?? []).map(({ id, why }) => {
+      return { id, why, name: isSchool(id) ? schoolNames[id] : approachNames[id] };
+    }),
   };
+}
+
+function wayOf({ approach, schedule, soonest, gentlest, minutes }: DatedWay, comparison: DatedComparison | null): Way {
+  const oftener = comparison?.leastWork === approach ? comparison.oftener : null;
+  const others = [
+    { at: "Sooner", schedule: soonest },
+    { at: "Gentler", schedule: gentlest },
+    { at: "Every second day", schedule: oftener },
+  ].flatMap(({ at, schedule: other }) => (other ? [{ at, schedule: other }] : []));
+  const badges = badgeIds.filter((badge) => comparison?.[badge] === approach).map((badge) => badgeNames[badge]);
+  return { id: approach, name: wayNames[approach], basis: "reckoned", badges, schedule, others, minutes };
 }
 
 /** Days 0, n, 2n … for a count; nothing that makes no sense gives dates. */

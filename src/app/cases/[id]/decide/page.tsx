@@ -34,7 +34,7 @@ export default async function DecisionPage({ params }: { params: Promise<{ id: s
           file={view.file}
           question={{
             ...{ first: today(context), workDays: context.collection.workDays },
-            ...{ target: context.collection.planPercent / 100, courses: view.courses, on: view.on },
+            ...{ target: context.collection.clearPercent / 100, courses: view.courses, on: view.on },
             ...{ potCm: plant.potCm, neighbours: { touching, place: beside, room }, warmOutside },
           }}
         />

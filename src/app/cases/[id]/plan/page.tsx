@@ -35,7 +35,7 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
           on={view.on}
           file={view.file}
           workDays={context.collection.workDays}
-          target={context.collection.planPercent / 100}
+          target={context.collection.clearPercent / 100}
           courses={view.courses}
           current={lastOf(view.plan)}
         />

@@ -42,7 +42,7 @@ export default async function UnpotPage({ params }: { params: Promise<{ id: stri
           file={weighed.view.file!}
           question={{
             ...{ first: today(context), workDays: context.collection.workDays, on },
-            ...{ target: context.collection.planPercent / 100, courses: weighed.view.courses },
+            ...{ target: context.collection.clearPercent / 100, courses: weighed.view.courses },
             spring: springAfter(today(context), context.collection.hemisphere),
           }}
         />

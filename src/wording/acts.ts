@@ -68,7 +68,7 @@ export const workNames: Record<WorkId, string> = {
   unpot: "Unpot and wash the roots",
   shower: "Shower off",
   rub: "Rub or scrape off what you can reach",
-  prune: "Cut off the worst part",
+  prune: "Cut off the spike or the worst part",
   drenchNeem: "Water neem into the mix",
   drenchBti: "Water Bti into the mix",
   drenchPeroxide: "Water weak peroxide into the mix",

@@ -45,7 +45,7 @@ export const cautionSentences: Record<CautionId, string> = {
     "It kills bees while it is wet: never on open flowers that they reach, and let it dry before a window is opened.",
   catsAndFish: "It harms cats and fish, and some birds: not where they live, lie or drink.",
   resistance:
-    "Pests become resistant to it: not more than twice running, then something of another kind. Animals left after two courses may be so already.",
+    "Pests become resistant to it: not more than three times running, then something of another kind. Animals left after two courses may be so already.",
   notAfterOil:
     "Oil and sulphur burn together: two weeks between them, whichever comes first. It irritates eyes and lungs.",
   repellentAtBest:
@@ -99,7 +99,7 @@ export const objectionSentences: Record<Objection["code"], string> = {
   milkySap: cautionSentences.milkySap,
   spines: cautionSentences.spines,
   sameGroupRunning:
-    "It, or one of its kind, was put on twice running: pests become resistant. Something of another kind comes first.",
+    "It, or one of its kind, was put on three times running: pests become resistant. Something of another kind comes first.",
   helpersAlive: "Helpful animals that were let loose still live here: this kills them too.",
   alcoholOnRoots:
     "Alcohol kills roots that are soaked in it, and does not get at what sits between them. Unpot and wash them instead.",
@@ -147,7 +147,7 @@ export const shortObjections: Record<Objection["code"] | HindranceId, string> = 
   unknownKind: "kind not known: one leaf first",
   milkySap: "milky sap: gloves and glasses",
   spines: "spines: tongs",
-  sameGroupRunning: "twice running already: another kind first",
+  sameGroupRunning: "three times running already: another kind first",
   helpersAlive: "kills the helpful animals that live here",
   alcoholOnRoots: "alcohol kills roots, and misses what sits between them",
   wetAlready: "the mix is wet already",
@@ -168,5 +168,7 @@ export const shortObjections: Record<Objection["code"] | HindranceId, string> = 
   tooColdToTakeUp: "roots take nothing up: too cold, or at rest",
   helpersWouldSit: "too cold or too dry for helpful animals",
   tooMany: "too many for helpful animals to begin with: spray first",
+  onePoint: "grows from few points, which are not cut",
+  tooFewToCut: "too few to cut anything off for",
   burntLately: "scorched lately: no oil before it has healed",
 };

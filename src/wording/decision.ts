@@ -26,7 +26,7 @@ export const closedSentences: Record<Decision["closed"][number]["why"], string> 
   tooCold: "not at this time of the year.",
   noCuttings: "this kind does not grow on from one.",
   noPot: "it stands in no mix.",
-  rests: "it rests dry now; roots are washed when it grows.",
+  rests: "it rests dry now, and is wetted when it grows.",
 };
 
 const reasons: Record<keyof FirstChoice["costs"], string> = {

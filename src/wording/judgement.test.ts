@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import type { Judgement } from "@/core/case/judge";
+import type { DatedSchedule } from "@/core/case/schedules";
 import { day } from "@/core/climate/days";
-import { expectedCount, percent } from "./chances";
+import { expectedCount, inTen, percent } from "./chances";
 import { outlookSentences, reachSentence, surenessSentence } from "./judgement";
 
 /** As it is read: the space before the sign does not break. */
@@ -46,14 +47,27 @@ describe("chances", () => {
   });
 });
 
+describe("chances as a keeper says them", () => {
+  it.each([
+    [0, "0 %"],
+    [0.01, "1 %"],
+    [0.04, "1 in 25"],
+    [0.31, "3 in 10"],
+    [0.58, "6 in 10"],
+    [0.97, "97 %"],
+  ])("%d is told as %s", (p, expected) => {
+    expect(read(inTen(p))).toBe(expected);
+  });
+});
+
 describe("how sure", () => {
   it("says what clean looks would make of it, and when the next is", () => {
-    const sureAfter = { looks: 2, next: day("2026-12-12"), pClear: 0.96 };
+    const sureAfter = { looks: 2, next: day("2026-12-12"), pClean: 0.72, sure: 0.96 };
     expect(read(surenessSentence(judgement({ sureAfter })))).toBe(
-      "83 % likely over; two clean looks a week apart would make it 96 %, the next on Sat 12 Dec.",
+      "83 % likely over; two clean looks a week apart, the next on Sat 12 Dec, would make it 96 %: 7 in 10 that they are clean.",
     );
     expect(read(surenessSentence(judgement({ sureAfter: { ...sureAfter, looks: 1 } })))).toBe(
-      "83 % likely over; one clean look would make it 96 %, on Sat 12 Dec.",
+      "83 % likely over; a clean look, on Sat 12 Dec, would make it 96 %: 7 in 10 that it is clean.",
     );
     expect(read(surenessSentence(judgement()))).toBe("83 % likely over.");
   });
@@ -66,15 +80,22 @@ describe("how sure", () => {
   });
 
   it("says what a plan comes to now, what it promised, and why they differ", () => {
-    const outlook = { pOver: 0.71, by: day("2027-01-03"), lateDays: 4, mended: null };
+    const asItStands: DatedSchedule = {
+      ...{ dates: [day("2026-12-18")], doses: [{ remedy: "soap", technique: "spray" }] },
+      ...{ looks: [day("2026-12-25"), day("2027-01-03")], pClean: 0.58, sure: 0.98, reaches: true },
+      ...{ pOver: 0.6, by: day("2027-01-10"), intervalDays: 4 },
+    };
+    const outlook = { asItStands, behind: false, lateDays: 4, mended: null };
     const changed = { lateDays: 4, foundOn: day("2026-12-01"), warmerByC: 3 };
-    expect(outlookSentences(outlook, 0.92, changed, "thrips").map(read)).toEqual([
-      "Kept to from today on, this plan ends it with 71 % by Sun 3 Jan.",
-      "It promised 92 % when you adopted it.",
+    expect(outlookSentences(outlook, { pClean: 0.9, sure: 0.98 }, changed, "thrips").map(read)).toEqual([
+      "Kept to from today on: 6 in 10 that the looks after it are clean, and then it is 98 % sure, on Sun 3 Jan.",
+      "When you adopted it: 9 in 10 that they are clean.",
       "A step is 4 days late.",
       "Thrips were found again on Tue 1 Dec.",
       "It is 3 °C warmer here than then, so the pest is faster.",
     ]);
+    const behind = { ...outlook, behind: true, asItStands: { ...asItStands, sure: 0.8, reaches: false } };
+    expect(read(outlookSentences(behind, null, changed, "thrips")[0]!)).toContain("not even clean looks");
     const calm = { lateDays: 0, foundOn: null, warmerByC: 0 };
     expect(outlookSentences(outlook, null, calm, "thrips")).toHaveLength(1);
   });

@@ -1,5 +1,5 @@
 import type { PestId } from "../pests/pests";
-import { spotsOf, type GrowthFormId } from "../plants/growthForms";
+import { isCut, spotsOf, type GrowthFormId } from "../plants/growthForms";
 import { predators, type PredatorId, type SystemicId } from "../remedies/lasting";
 import type { SoilRemedyId } from "../remedies/soilRemedies";
 import { spotsFor, type CautionId } from "../remedies/remedies";
@@ -36,6 +36,8 @@ export interface Work {
 
 /** The worst part of a plant, a third of it at most, carries so many per cent of the animals (HOUSE). */
 const WITH_THE_WORST = 50;
+/** A spike in bloom so many of the aphids (HOUSE). */
+const WITH_THE_SPIKE = 60;
 
 const sapSuckers = ["mealybug", "rootMealybug", "softScale", "aphid", "thrips"] as const;
 
@@ -81,8 +83,9 @@ export const works = {
     against: ["softScale", "armouredScale", "mealybug"],
   },
   prune: {
+    // Of what grows from few points the spike alone is cut.
     act: ({ form }) => ({
-      ...{ kind: "mechanical", way: "prune", tool: null, percent: WITH_THE_WORST },
+      ...{ kind: "mechanical", way: "prune", tool: null, percent: isCut(form) ? WITH_THE_WORST : WITH_THE_SPIKE },
       spots: [...spotsOf(form)],
     }),
     smallestIntervalDays: 90,

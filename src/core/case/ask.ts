@@ -1,6 +1,6 @@
 import { addDays, type Day } from "../climate/days";
 import { approachIds, approachOf, dosesOf, type Approach, type ApproachId } from "../planning/approaches";
-import { isWork, type Dose } from "../planning/doses";
+import { isWork, limitsOf, type Dose } from "../planning/doses";
 import { compare, detailOf, type Comparison, type WayDetail, type WayId, type WayPlan } from "../planning/compare";
 import { decide, type Decision, type DecisionRequest, type FirstChoice } from "../planning/decision";
 import { outOfSeason, type OutOfSeason } from "../planning/outOfSeason";
@@ -57,6 +57,8 @@ export interface DatedComparison extends Pick<
   "leastWork" | "soonest" | "gentlest" | "withBottle" | "spent" | "beyond"
 > {
   readonly without: { readonly pOver: number; readonly by: Day };
+  /** Whether it is too cold there for the pest to develop: nothing is over then, whatever is done. */
+  readonly tooCold: boolean;
   readonly plans: readonly DatedWay[];
   readonly oftener: DatedSchedule | null;
   /** What the plant does not bear, or cannot be done now, and why. */
@@ -86,7 +88,15 @@ function asked(file: CaseFile, { first, workDays, target, courses, on, nextLook 
   const request: SearchRequest = { scorer, target, ...days, ...requestOn(reckoning, on, calendar, nextLook) };
   const last = reckoning.past[reckoning.lastFind]!;
   const found = last.kind === "inspection" ? last.found : 0;
-  return { request: { ...request, ...comparisonOn(pest.id, on, courses, found) }, calendar, pest, found };
+  return { request: { ...atRest(request, on), ...comparisonOn(pest.id, on, courses, found) }, calendar, pest, found };
+}
+
+/** What rests dry is unpotted once more at most before it grows. */
+function atRest(request: SearchRequest, on: OnPlant | null): SearchRequest {
+  const unpot = request.courses?.unpot;
+  if (!on || !unpot || !on.bearer.resting || !on.bearer.sensitivities.includes("winterDry")) return request;
+  const limits = { ...limitsOf("unpot"), ...unpot.limits, mostTimes: 1 };
+  return { ...request, courses: { ...request.courses, unpot: { ...unpot, limits } } };
 }
 
 /**
@@ -122,6 +132,7 @@ export function* compareFor(file: CaseFile, question: PlanQuestion): Generator<D
   } = next.value;
   return {
     without: { pOver: without.pOver, by: calendar.day(without.byDay) },
+    tooCold: request.scorer.generationOver === null,
     plans: plans.map(way),
     oftener: oftener && dated(oftener, calendar),
     schools: bySchool.map(({ school, schedule }) => {
@@ -165,7 +176,11 @@ function refusedBy(pestId: string, { on, courses }: PlanQuestion, found: number)
       return [{ id: approach.id as ApproachId | SchoolId, why: ["alcoholOnRoots"] }];
     if (!isAgainst(approach, pestId)) return [];
     const running = runsOn(approach, courses) ? ["sameGroupRunning" as const] : [];
-    const why = [...refusedOn(approach, on.bearer), ...hindrancesOf(approach, { ...on, found }), ...running];
+    const why = [
+      ...refusedOn(approach, on.bearer),
+      ...hindrancesOf(approach, { ...on, pest: pestId, found }),
+      ...running,
+    ];
     // Of what is in no bottle nobody asks why it is not proposed.
     return why.length > 0 && !why.includes("noBottle") ? [{ id: approach.id as ApproachId | SchoolId, why }] : [];
   });

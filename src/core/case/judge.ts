@@ -8,6 +8,7 @@ import type { Dose } from "../planning/doses";
 import { looksUntilSure } from "../planning/lookWorth";
 import { outlookOf } from "../planning/mend";
 import { scorerOf } from "../planning/score";
+import { tooManyRunning } from "../planning/resistance";
 import type { SearchRequest } from "../planning/search";
 import { checkCaseFile, type FileProblem } from "../format/read";
 import type { CaseFileInput } from "../format/schema";
@@ -112,12 +113,18 @@ export function judgeCase(input: CaseFileInput, form: GrowthFormId, standing: St
   return { ok: true, judgement };
 }
 
-/** The courses in days of the model. */
-export function coursesIn(calendar: Pick<CaseCalendar, "of">, courses: Courses): Pick<SearchRequest, "courses"> {
+/** The courses in days of the model, and what may follow on them. */
+export function coursesIn(
+  calendar: Pick<CaseCalendar, "of">,
+  courses: Courses,
+): Pick<SearchRequest, "courses" | "mayFollow"> {
   const inDays = Object.entries(courses).map(([remedy, { times, last, limits }]) => {
     return [remedy, { times, lastDay: last === null ? null : calendar.of(last), limits }];
   });
-  return { courses: Object.fromEntries(inDays) as SearchRequest["courses"] };
+  return {
+    courses: Object.fromEntries(inDays) as SearchRequest["courses"],
+    mayFollow: (inOrder) => tooManyRunning(inOrder, courses) === null,
+  };
 }
 
 function outlook(

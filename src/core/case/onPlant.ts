@@ -154,14 +154,14 @@ export function comparisonOn(
   const dunk = applier(pestId, bearer.form, on)({ remedy: "soap", technique: "dunk" }) as Application;
   const bath = { id: "bath", then: { remedy: "soap", technique: "dunk" } } as const;
   const pushed = { id: "pushed", then: { work: "systemic" } } as const;
-  const cannot = (approach: Approach) => hindrancesOf(approach, { ...on, found }).length > 0;
+  const cannot = (approach: Approach) => hindrancesOf(approach, { ...on, pest: pestId, found }).length > 0;
   const systemicKeptOut = isKeptOut("throughTheRoots", bearer.home ?? anyHome, bearer) || cannot(pushed);
   const dunkRefused = refusals("soap", "dunk", bearer).length > 0 || cannot(bath);
   return {
     mayUse: (approach) =>
       suits(approach) &&
       refusedOn(approach, bearer).length === 0 &&
-      hindrancesOf(approach, { ...on, found }).length === 0,
+      hindrancesOf(approach, { ...on, pest: pestId, found }).length === 0,
     atHand: (approach) => isAtHand(approach, bearer),
     gentle: (approach) =>
       dunksGently(bearer) || dosesOf(approach).every((dose) => isWork(dose) || dose.technique !== "dunk"),

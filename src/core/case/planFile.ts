@@ -10,8 +10,10 @@ import type { ComingDose } from "../planning/future";
 import { compareAll, type WayId } from "../planning/compare";
 import { cleanLooksCounted, looksLikeLast, looksOn } from "../planning/looks";
 import { scorerOf } from "../planning/score";
+import { tooManyRunning } from "../planning/resistance";
 import type { Schedule } from "../planning/search";
 import { assessFile } from "./assess";
+import { coursesOn } from "./course";
 import type { FileProblem } from "../format/read";
 import type { CaseFile } from "../format/schema";
 
@@ -78,6 +80,7 @@ export function planFile(file: CaseFile): Planned {
     scorer: scorerOf(reckoning),
     fromDay: Math.ceil(expanded.asOfDays),
     worksOn: () => true,
+    mayFollow: (inOrder) => tooManyRunning(inOrder, nothingRuns) === null,
     target: USUAL_TARGET,
     looks: {
       ...(known ? looksOn(known.pest, known.form, "lamp", USUAL_POT_CM) : looksLikeLast(reckoning)),
@@ -113,6 +116,8 @@ export function planFile(file: CaseFile): Planned {
     },
   };
 }
+
+const nothingRuns = coursesOn([], "1970-01-01" as Day);
 
 /** How wide its pot is no case file says; it bears on amounts only. */
 const USUAL_POT_CM = 12;

@@ -43,7 +43,8 @@ const fern = (home: Home, over: Partial<Bearer> = {}): Bearer => ({
   ...over,
 });
 const mayUse = (home: Home, pest = "spiderMite") =>
-  comparisonOn(pest, { bearer: fern(home), tool: "lamp", washes: [] }, coursesOn([], TRIAL_DAY, home.bottles)).mayUse;
+  comparisonOn(pest, { bearer: fern(home), tool: "lamp", washes: [] }, coursesOn([], TRIAL_DAY, home.bottles), 5.5)
+    .mayUse;
 
 describe("the label on a keeper's own bottle", () => {
   it("is read as it was typed; what cannot be is told at its field", () => {
@@ -109,10 +110,11 @@ describe("the label on a keeper's own bottle", () => {
 describe("plans with what is in the cupboard", () => {
   const request = (pest: PestId, home: Home): CompareRequest => {
     const on = { bearer: fern(home), tool: "lamp", washes: [] } as const;
-    const scorer = scorerOf(reckon(historyOf(pest, 22, [fullLook(pest, 0, 5.5)]), 0, allScenarios));
+    const judged = reckon(historyOf(pest, 22, [fullLook(pest, 0, 5.5)]), 0, allScenarios);
+    const scorer = scorerOf(judged);
     const courses = coursesOn([], TRIAL_DAY, home.bottles);
     const days = { fromDay: 0, worksOn: () => true, target: 0.9, ...coursesIn({ of: () => 0 }, courses) };
-    return { scorer, ...days, ...requestOn(pest, on, { of: () => 0 }), ...comparisonOn(pest, on, courses) };
+    return { scorer, ...days, ...requestOn(judged, on, { of: () => 0 }), ...comparisonOn(pest, on, courses, 5.5) };
   };
 
   it("keep every label, whatever it says, and what does not go together apart", () => {

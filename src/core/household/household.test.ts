@@ -46,7 +46,7 @@ describe("who lives with the plants", () => {
         } as const;
         const plant = { ...kind, potCm: 15, inBud: false, inFlower: false };
         const bearer = bearerOf(plant, [], TRIAL_DAY, "north", lives);
-        const { mayUse } = comparisonOn(pestId, { bearer, tool: "lamp", washes: [] }, coursesOn([], TRIAL_DAY));
+        const { mayUse } = comparisonOn(pestId, { bearer, tool: "lamp", washes: [] }, coursesOn([], TRIAL_DAY), 5.5);
         for (const { id } of approaches) {
           const out = dosesOf(approachOf(id)).filter((dose) => {
             const product = isWork(dose) ? productOf(workOf(dose.work).act(bearer)) : dose.remedy;
@@ -65,7 +65,7 @@ describe("who lives with the plants", () => {
       const kind = { genus: "Monstera", growthForm: "climbingAroid", careAdded } as const;
       const bearer = bearerOf({ ...kind, potCm: 15, inBud: false, inFlower: false }, [], TRIAL_DAY, "north", home);
       const on = { bearer, tool: "lamp", washes: [] } as const;
-      return comparisonOn("mealybug", on, coursesOn([], TRIAL_DAY)).helps!.map(({ id }) => id);
+      return comparisonOn("mealybug", on, coursesOn([], TRIAL_DAY), 5.5).helps!.map(({ id }) => id);
     };
     expect(helpsIn(living())).toContain("systemic");
     expect(helpsIn(living("bees"))).not.toContain("systemic");

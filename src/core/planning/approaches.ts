@@ -32,6 +32,7 @@ export const approaches = [
   { id: "rubThenAlcohol", once: { work: "rub" }, then: { remedy: "alcohol", technique: "sprayAndSwab" } },
   { id: "rubThenSoap", once: { work: "rub" }, then: { remedy: "soap", technique: "sprayAndSwab" } },
   { id: "cutThenSoap", once: { work: "prune" }, then: { remedy: "soap", technique: "spray" } },
+  { id: "cutThenAlcohol", once: { work: "prune" }, then: { remedy: "alcohol", technique: "dab" } },
   { id: "neemSpray", then: { remedy: "neem", technique: "spray" } },
   { id: "neemDunk", then: { remedy: "neem", technique: "dunk" } },
   {

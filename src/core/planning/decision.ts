@@ -12,7 +12,7 @@ import type { Bearer } from "../suitability/bearer";
 import { HOPELESS } from "./compare";
 import { volumeOfDose, type Dose } from "./doses";
 import type { ComingAct, ComingDose } from "./future";
-import { LOST_IN_GROWTH } from "./outOfSeason";
+import { LOST_AT_REST, LOST_IN_GROWTH } from "./outOfSeason";
 import { pictureOf } from "./picture";
 import { endOf } from "./score";
 import { comingOf, datedOf, effortOf, looksAfterCourse, type Schedule, type SearchRequest } from "./search";
@@ -141,15 +141,13 @@ export function decide(request: DecisionRequest): Decision {
 
   const choices: FirstChoice[] = [weeks("squash", hands.pickOff, hands.minutes("pickOff"), { harm: 0 })];
   if (programme) choices.push(programmeChoice(programme, request, pestId));
-  if (form !== "airPlant" && !rests) {
-    const wash: Done[] = [
-      { day: fromDay, does: hands.unpot, minutes: hands.minutes("unpot") },
-      { day: fromDay, does: hands.shower, minutes: hands.minutes("shower") },
-    ];
-    choices.push(
-      weeks("unpot", hands.pickOff, hands.minutes("pickOff"), { harm: LOST_IN_GROWTH + A_WASH, before: wash }),
-      blitz(request, pestId, hands),
-    );
+  if (form !== "airPlant") {
+    // What rests dry stays dry after it, until spring.
+    const washes: readonly Hand[] = rests ? ["unpot"] : ["unpot", "shower"];
+    const before = washes.map((hand): Done => ({ day: fromDay, does: hands[hand], minutes: hands.minutes(hand) }));
+    const harm = rests ? LOST_AT_REST : LOST_IN_GROWTH + A_WASH;
+    choices.push(weeks("unpot", hands.pickOff, hands.minutes("pickOff"), { harm, before }));
+    if (!rests) choices.push(blitz(request, pestId, hands));
   }
   if (isCut(form)) choices.push(cutting(request, pestId));
   if (request.warmOutside) {
@@ -176,7 +174,7 @@ export function decide(request: DecisionRequest): Decision {
     because: reasonOf(all),
     closed: [
       ...(form === "airPlant" ? [{ way: "unpot", why: "noPot" } as const] : []),
-      ...(form !== "airPlant" && rests ? [{ way: "unpot", why: "rests" } as const] : []),
+      ...(form !== "airPlant" && rests ? [{ way: "blitz", why: "rests" } as const] : []),
       ...(isCut(form) ? [] : [{ way: "cutting", why: "noCuttings" } as const]),
       ...(request.warmOutside ? [] : [{ way: "outdoors", why: "tooCold" } as const]),
     ],

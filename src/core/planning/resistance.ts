@@ -46,8 +46,7 @@ export function tooManyRunning(inOrder: readonly CourseId[], courses: Courses): 
   return null;
 }
 
-/** Whether the first treatments of an approach would do that. */
+/** Whether already the first treatment of an approach would do that. */
 export function runsOn(approach: Approach, courses: Courses): boolean {
-  const first = Array.from({ length: MOST_RUNNING + 1 }, (_, n) => courseOf(doseAt(approach, n)));
-  return tooManyRunning(first, courses) !== null;
+  return tooManyRunning([courseOf(doseAt(approach, 0))], courses) !== null;
 }

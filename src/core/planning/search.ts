@@ -69,6 +69,8 @@ export interface SearchRequest {
   readonly courses?: Partial<
     Readonly<Record<CourseId, { readonly times: number; readonly lastDay: number | null; readonly limits?: Limits }>>
   >;
+  /** Whether what is put on one after the other, from the first treatment on, may follow each other; anything may where left out. */
+  readonly mayFollow?: (inOrder: readonly CourseId[]) => boolean;
   /** What the plant bears; anything where left out. */
   readonly stress?: StressBudget;
 }
@@ -217,8 +219,12 @@ function candidates(all: readonly Dated[], quick: SearchRequest, interval: numbe
   return made;
 }
 
-/** Courses like the best that begin some days later, where that is better by more than a twentieth. */
+/**
+ * Courses like the best that begin some days later, where that is better by more than a twentieth. Nobody leaves live animals sitting
+ * for it: a hatch is waited for only once what was seen is gone.
+ */
 function later(approach: Approach, quick: SearchRequest, usual: Candidate): Candidate[] {
+  if (leftSitting(quick.scorer.reckoning)) return [];
   const count = usual.dated.length;
   const work = criteria.leastWork(usual);
   return DELAYS_DAYS.flatMap((delay) => {
@@ -227,6 +233,12 @@ function later(approach: Approach, quick: SearchRequest, usual: Candidate): Cand
     const one = candidateOf(all.slice(0, count), quick, usual.intervalDays, usual.looks.length);
     return one.reaches && criteria.leastWork(one) * AS_GOOD < work ? [one] : [];
   });
+}
+
+/** Whether the animals that were seen last are still where they were: neither taken off nor treated. */
+function leftSitting({ past, lastFind }: Scorer["reckoning"]): boolean {
+  const find = past[lastFind]!;
+  return find.kind === "inspection" && !find.removed && !past.slice(lastFind).some(({ kind }) => kind === "treatment");
 }
 
 /** Of those that are as good as the best by a criterion the one of the widest interval, then of the earliest end. */
@@ -326,7 +338,7 @@ function longest(
   delayDays: number,
   most = MOST_TREATMENTS,
 ): Dated[] {
-  const { courses, stress, worksOn } = request;
+  const { courses, stress, worksOn, mayFollow = () => true } = request;
   const start = soonestDay(doseAt(approach, 0), request) + delayDays;
   const times = new Map<CourseId, number>();
   const lastOf = new Map<CourseId, number>();
@@ -343,6 +355,7 @@ function longest(
     const course = courseOf(dose);
     const before = times.get(course) ?? courses?.[course]?.times ?? 0;
     if (before >= limitsIn(request, dose).mostTimes) break;
+    if (!mayFollow([...done.map((one) => courseOf(one.dose)), course])) break;
     const soonest = Math.max(
       lastOf.has(course) ? start : soonestDay(dose, request),
       ...[...lastOf].map(([other, day]) => day + gapBetween(other, dose, limitsIn(request, dose))),

@@ -7,17 +7,22 @@ import { allScenarios } from "../clearance/scenarios";
 import type { PestId } from "../pests/pests";
 import type { Sites } from "../population/sites";
 import { approaches, doseAt, dosesOf, type Approach } from "./approaches";
-import { compareAll, type CompareRequest } from "./compare";
+import { compareAll, detailOf, type CompareRequest } from "./compare";
 import type { ComingDose } from "./future";
 import { helpsFor } from "./helps";
 import { endOf, scorerOf } from "./score";
-import { searchSchedules } from "./search";
+import { looksLikeLast } from "./looks";
+import { searchSchedules, type SearchRequest } from "./search";
 import { bears, MONTH_DAYS, washesOf } from "./stress";
 import { blame } from "./why";
 
 function scorer(pest: PestId, found = 6, sites?: Partial<Sites>) {
   const history = historyOf(pest, 22, [fullLook(pest, 0, found, { tool: "lamp" })]);
   return scorerOf(reckon({ ...history, sites: { ...history.sites, ...sites } }, 0, allScenarios));
+}
+function requestOf(pest: PestId, found = 6, target = 0.9): SearchRequest {
+  const judged = scorer(pest, found);
+  return { scorer: judged, fromDay: 0, worksOn: () => true, target, looks: looksLikeLast(judged.reckoning) };
 }
 const weekly = (dose: ComingDose["dose"], times = 5) =>
   Array.from({ length: times }, (_, i) => ({ atDays: 7 * i, dose }));
@@ -73,7 +78,7 @@ describe("two remedies in turn", () => {
   });
 
   it("each keeps its own interval and its own number", () => {
-    const request = { scorer: scorer("thrips"), fromDay: 0, worksOn: () => true, target: 0.99 };
+    const request = requestOf("thrips", 6, 0.99);
     const { best } = searchSchedules(inTurn("soapOilInTurn"), request)!;
     const oil = best.days.filter((_, i) => courseOf(best.doses[i]!) === "oil");
     expect(oil.length).toBeLessThanOrEqual(6);
@@ -94,7 +99,7 @@ describe("what a plant bears", () => {
   });
 
   it("leaves out what would be too much, and all where nothing is borne any more", () => {
-    const request = { scorer: scorer("mealybug"), fromDay: 0, worksOn: () => true, target: 0.9 };
+    const request = requestOf("mealybug");
     const approach = { id: "t", then: spray };
     const { best } = searchSchedules(approach, { ...request, stress: { perMonth: 8, past: [] } })!;
     for (const day of best.days)
@@ -107,32 +112,42 @@ describe("what a plant bears", () => {
 describe("a comparison tells", () => {
   const swab = { remedy: "soap", technique: "dunk" } as const;
   const request = (found: number, over: Partial<CompareRequest> = {}): CompareRequest => ({
-    scorer: scorer("mealybug", found),
-    fromDay: 0,
-    worksOn: () => true,
-    target: 0.9,
+    ...requestOf("mealybug", found),
     mayUse: () => true,
     helps: helpsFor("mealybug", "clumpingFoliage", swab),
     ...over,
   });
 
   it("how the chance rises, and what would help most", () => {
-    for (const { rising, schedule, help } of compareAll(request(5.5)).plans) {
+    const asked = request(5.5);
+    for (const { schedule } of compareAll(asked).plans) {
+      const { rising, help } = detailOf(schedule, asked);
       expect(rising).toHaveLength(schedule.days.length);
-      expect(rising.at(-1)).toBe(schedule.pOver);
-      if (help) expect(help.pOver).toBeGreaterThan(schedule.pOver);
+      if (rising.length > 0) expect(rising.at(-1)).toBe(schedule.pOver);
+      if (help) expect(help.pClean * help.sure).toBeGreaterThan(schedule.pClean * schedule.sure);
     }
   });
 
-  it("what would reach the target where nothing does: the best of it with something more", () => {
-    const mayUse = ({ id }: Approach) => id === "alcoholDab" || id === "soapSpray";
-    const { beyond, plans } = compareAll(request(100, { mayUse, withLoupe: (dose) => dose as Application }));
-    expect(plans.every(({ reaches }) => !reaches)).toBe(true);
-    expect(beyond!.pOver).toBe(Math.max(...plans.map(({ schedule }) => schedule.pOver)));
+  it("what would get there where nothing does: the best of it with something more", () => {
+    const mayUse = ({ id }: Approach) => id === "alcoholDab";
+    const { beyond, leastWork } = compareAll(
+      request(300, { mayUse, withLoupe: (dose) => dose as Application, target: 0.999999 }),
+    );
+    expect(leastWork).toBeNull();
     expect(beyond!.helps.map(({ id }) => id)).toContain("unpot");
-    const chances = beyond!.helps.map(({ pOver }) => pOver);
+    const chances = beyond!.helps.map(({ pClean, sure }) => pClean * sure);
     expect(chances).toEqual(chances.toSorted((a, b) => b - a));
+    for (const chance of chances) expect(chance).toBeGreaterThan(beyond!.pClean * beyond!.sure);
     expect(compareAll(request(1.4)).beyond).toBeNull();
+  });
+
+  it("a way with a bottle that is missing is never named among those at hand", () => {
+    const atHand = (approach: Approach) => !dosesOf(approach).some((dose) => courseOf(dose) === "oil");
+    const { plans, leastWork, soonest, gentlest, withBottle } = compareAll(request(5.5, { atHand }));
+    const missing = plans.filter(({ bottleMissing }) => bottleMissing).map(({ approach }) => approach);
+    expect(missing.length).toBeGreaterThan(0);
+    for (const named of [leastWork, soonest, gentlest]) expect(missing).not.toContain(named);
+    if (withBottle) expect(missing).toContain(withBottle);
   });
 
   it("what is not called gentle on a plant is never the gentlest", () => {

@@ -39,10 +39,15 @@ const whereUnknown: Record<GrowthFormId, readonly Sensitivity[]> = {
   strapBulb: ["thinLeaf"],
 };
 
+/** Of these genera the kinds with such a name are grown for what is eaten of them (common practice). */
+const eatenKinds: Readonly<Record<string, RegExp>> = { Ficus: /\bcarica\b|\bfig tree\b|\bedible fig\b/i };
+
 /** What of a plant decides how it bears remedies. */
 export interface Kind {
   readonly genus: string;
   readonly growthForm: GrowthFormId;
+  /** How its keeper calls it: of some genera one kind is eaten and the others are not. */
+  readonly name?: string;
   /** What its keeper has added, and what they know it not to have. */
   readonly careAdded?: readonly Sensitivity[];
   readonly careWithout?: readonly Sensitivity[];
@@ -53,7 +58,7 @@ export interface Kind {
  * caution, what its keeper has added, less what its keeper has taken away. Each once, in the order of the table.
  * @example sensitivitiesOf({ genus: "Adiantum", growthForm: "fern" }).map((s) => s.id) // ["oilShy", "thinLeaf"]
  */
-export function sensitivitiesOf({ genus, growthForm, careAdded = [], careWithout = [] }: Kind): readonly {
+export function sensitivitiesOf({ genus, growthForm, name = "", careAdded = [], careWithout = [] }: Kind): readonly {
   readonly id: Sensitivity;
   readonly from: SensitivitySource;
 }[] {
@@ -62,6 +67,7 @@ export function sensitivitiesOf({ genus, growthForm, careAdded = [], careWithout
     if (careWithout.includes(id)) return null;
     if (careAdded.includes(id)) return "keeper";
     if (known?.sensitivities.includes(id)) return "genus";
+    if (id === "eaten" && known && eatenKinds[known.name]?.test(name)) return "genus";
     if (ofForm[growthForm]?.includes(id)) return "form";
     return !known && whereUnknown[growthForm].includes(id) ? "unknown" : null;
   };

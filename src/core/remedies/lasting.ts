@@ -176,19 +176,22 @@ export const predators = {
   },
 } as const satisfies Record<string, LastingRemedy>;
 
+/** A heated or shaded home, per cent (HOUSE). */
+const UNKNOWN_HUMIDITY = 50;
 /** From here on animals let loose hunt as well as they do, °C (HOUSE). */
 const HUNT_FULLY_C = 21;
 
 /**
  * How much of its rates a predator keeps in some air, 0–1: nothing up to the warmth at which it sits still, all from 21 °C on;
- * mites that hunt mites three tenths where it is under 50 % humid, all from 65 % on. Air of unknown humidity is taken as humid.
+ * mites that hunt mites three tenths where it is under 50 % humid, all from 65 % on. Where nobody
+ * measures it a home is taken to have {@link UNKNOWN_HUMIDITY}.
  * Source: suppliers' leaflets, from memory; the sizes are our own (HOUSE).
  * @example huntsIn("predatoryMites", { meanC: 9, humidity: 60 }) // 0
  */
 export function huntsIn(predator: PredatorId, { meanC, humidity }: Air): number {
   const { stillUpToC = 0, needsHumidAir }: LastingRemedy = predators[predator];
   const warm = between(meanC, [stillUpToC, 0], [HUNT_FULLY_C, 1]);
-  return needsHumidAir && humidity !== null ? warm * between(humidity, [50, 0.3], [65, 1]) : warm;
+  return needsHumidAir ? warm * between(humidity ?? UNKNOWN_HUMIDITY, [50, 0.3], [65, 1]) : warm;
 }
 
 /**

@@ -1,7 +1,9 @@
+import { isCut } from "../plants/growthForms";
 import { productOf } from "../acts/acts";
 import type { Conditions } from "../acts/kind";
 import { workOf } from "../acts/works";
 import type { WorkId } from "../acts/workIds";
+import { severities } from "../inspection/severity";
 import { isBottles } from "../household/bottles";
 import type { ProductId } from "../household/products";
 import type { Approach } from "../planning/approaches";
@@ -19,6 +21,8 @@ export const hindranceIds = [
   "tooColdToTakeUp",
   "helpersWouldSit",
   "tooMany",
+  "tooFewToCut",
+  "onePoint",
 ] as const;
 export type HindranceId = (typeof hindranceIds)[number];
 
@@ -26,13 +30,14 @@ export type HindranceId = (typeof hindranceIds)[number];
 const WIDEST_DUNKED_CM = 18;
 /** What would keep less than this of its effect is not begun (HOUSE). */
 const WORTH_BEGINNING = 0.3;
-/** More than so many animals are too many for helpful animals to begin with: they follow a spray (common practice, no source). */
-const MOST_TO_BEGIN_WITH = 23;
+/** Where a patch or more was found, a part of the plant is worth cutting off; where more than that, helpful animals follow a spray. */
+const patch = severities.find(({ id }) => id === "patch")!;
 /** Always in a home: alcohol, soap and weak peroxide, beside hands and water. */
 const household: readonly ProductId[] = ["alcohol", "soap", "peroxide"];
 
 /** What bears on whether a way can be gone. */
 export interface Standing {
+  readonly pest: string;
   readonly bearer: Bearer;
   /** How it is where the plant stands; nothing is held against a way where it is not known. */
   readonly now?: Conditions;
@@ -46,7 +51,7 @@ export function hindrancesOf(approach: Approach, standing: Standing): readonly H
   return [...new Set(dosesOf(approach).flatMap((dose) => hindranceOf(dose, leads, standing) ?? []))];
 }
 
-function hindranceOf(dose: Dose, leads: boolean, { bearer, now, found }: Standing): HindranceId | null {
+function hindranceOf(dose: Dose, leads: boolean, { pest, bearer, now, found }: Standing): HindranceId | null {
   const rests = bearer.resting && bearer.sensitivities.includes("winterDry");
   if (!isWork(dose)) {
     if (dose.technique === "dunk" && bearer.potCm > WIDEST_DUNKED_CM) return "tooBigToDunk";
@@ -57,7 +62,13 @@ function hindranceOf(dose: Dose, leads: boolean, { bearer, now, found }: Standin
   const { work } = dose;
   if (isPredator(work)) {
     if (now && huntsIn(work, now) < WORTH_BEGINNING) return "helpersWouldSit";
-    return leads && found > MOST_TO_BEGIN_WITH ? "tooMany" : null;
+    return leads && found > patch.to ? "tooMany" : null;
+  }
+  if (work === "prune") {
+    // Aphids sit on spikes and flowers, and these can always be spared.
+    if (pest === "aphid" && (bearer.inBud || bearer.inFlower)) return null;
+    if (!isCut(bearer.form)) return "onePoint";
+    return found < patch.from ? "tooFewToCut" : null;
   }
   if (rests && watering.includes(work)) return "dryRest";
   if (work === "systemic" && now && takenUpAt(now.meanC, now.rests) < WORTH_BEGINNING) return "tooColdToTakeUp";

@@ -70,8 +70,15 @@ describe("facts", () => {
       { id: uuidv7(), kind: "treat" as const, dueOn: "2026-11-13", dose },
     ];
     const plan = { id: uuidv7(), programme: "casePlan", plantId, caseId: uuidv7(), pest: "thrips" } as const;
-    await facts.add(scope, "programme", [{ ...plan, basis: "own" as const, pOver: 0.5, at: wall(2), steps }]);
-    expect(await facts.find(scope, "programme", plan.id)).toMatchObject({ pOver: 0.5, steps: steps.toReversed() });
+    await facts.add(scope, "programme", [
+      { ...plan, basis: "own" as const, pOver: 0.5, pClean: 0.6, sure: 0.97, at: wall(2), steps },
+    ]);
+    expect(await facts.find(scope, "programme", plan.id)).toMatchObject({
+      pOver: 0.5,
+      pClean: 0.6,
+      sure: 0.97,
+      steps: steps.toReversed(),
+    });
   });
 
   it("of one minute come in the order in which they were written down", async () => {

@@ -1,3 +1,4 @@
+import type { DatedSchedule } from "@/core/case/schedules";
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
 import type { Day } from "@/core/climate/days";
@@ -294,8 +295,12 @@ describe("plans and acts", () => {
     const dates = ["2026-11-24", "2026-11-27", "2026-11-30", "2026-12-03"];
     expectOk(await adoptPlan(context, aPlan(caseId, dates, { mix: "alcoholFull", technique: "sprayAndSwab" })));
     const { plan, judged } = (await readCase(context, caseId))!;
-    expect(plan!.pOver).toBeGreaterThan(0.3);
-    expect(judged!.judged.ok && judged!.judged.judgement.outlook!.pOver).toBeCloseTo(plan!.pOver!, 9);
+    expect(plan!.promised!.pClean).toBeGreaterThan(0.3);
+    const { asItStands } = (judged!.judged.ok && judged!.judged.judgement.outlook!) as { asItStands: DatedSchedule };
+    expect(asItStands.pClean).toBeCloseTo(plan!.promised!.pClean, 9);
+    // As many looks as make it sure come with it.
+    const looks = plan!.steps.filter(({ kind }) => kind === "look").map(({ dueOn }) => dueOn);
+    expect(looks).toEqual(asItStands.looks);
   });
 
   it("refuses oil for an oil-shy kind, unless it has happened already", async () => {

@@ -2,6 +2,10 @@ import type { Application } from "../../acts/contact";
 import type { Dose } from "../../planning/doses";
 import { describe, expect, it } from "vitest";
 import { day } from "../../climate/days";
+import { reckon } from "../../clearance/reckon";
+import { allScenarios } from "../../clearance/scenarios";
+import { fullLook, historyOf } from "../../clearance/tests/cases";
+import { pestOf } from "../../pests/pests";
 import { approachOf } from "../../planning/approaches";
 import { bearerOf } from "../../suitability/bearer";
 import { caseFile } from "../../format/schema";
@@ -31,7 +35,8 @@ const onPlant = (genus: string, over: Partial<OnPlant> = {}): OnPlant => ({
 const calendar = { of: () => 0 };
 
 describe("a dose as it will be put on this plant", () => {
-  const { apply: applied, stress } = requestOn("mealybug", onPlant("Maranta"), calendar);
+  const judged = reckon(historyOf("mealybug", 22, [fullLook("mealybug", 0, 5.5)]), 0, allScenarios);
+  const { apply: applied, stress } = requestOn(judged, onPlant("Maranta"), calendar);
   const apply = (dose: Dose) => applied!(dose) as Application;
 
   it("in the mix proposed for it, where its technique goes, searched with what the keeper has", () => {
@@ -49,10 +54,18 @@ describe("a dose as it will be put on this plant", () => {
   });
 
   it("nothing is known of a pest that hides nowhere in particular", () => {
-    expect(requestOn("weevil", onPlant("Maranta"), calendar)).toEqual({});
-    expect(comparisonOn("weevil", onPlant("Maranta"), coursesOn([], TRIAL_DAY)).mayUse(approachOf("oilSpray"))).toBe(
-      true,
+    const weevil = { ...pestOf("mealybug"), id: "weevil" };
+    const unknown = reckon(
+      { ...historyOf("mealybug", 22, [fullLook("mealybug", 0, 5.5)]), pest: weevil },
+      0,
+      allScenarios,
     );
+    const asked = requestOn(unknown, onPlant("Maranta"), calendar);
+    expect(Object.keys(asked)).toEqual(["looks"]);
+    // A look made like the last one sees what that one saw.
+    expect(asked.looks.see[2]![0]).toBeGreaterThan(0);
+    const { mayUse } = comparisonOn("weevil", onPlant("Maranta"), coursesOn([], TRIAL_DAY), 5.5);
+    expect(mayUse(approachOf("oilSpray"))).toBe(true);
   });
 
   it("what was put on in the last month counts, as soap washes; what was struck out does not", () => {
@@ -98,6 +111,7 @@ describe("the comparison on a plant", () => {
   });
 
   it("each schedule says what is put on on each of its dates", () => {
-    for (const { dates, doses } of compared(onPlant("Aspidistra")).plans) expect(doses).toHaveLength(dates.length);
+    for (const { schedule } of compared(onPlant("Aspidistra")).plans)
+      expect(schedule.doses).toHaveLength(schedule.dates.length);
   });
 });

@@ -2,7 +2,8 @@ import { describe, expect, it } from "vitest";
 import { caseFile } from "../../format/schema";
 import type { PestId } from "../../pests/pests";
 import { bearerOf, type DescribedPlant } from "../../suitability/bearer";
-import { compareFor, type PlanQuestion } from "../ask";
+import { addDays } from "../../climate/days";
+import { detailFor, type PlanQuestion } from "../ask";
 import { coursesOn } from "../course";
 import { TRIAL_DAY, trialFile } from "../trial";
 
@@ -17,11 +18,10 @@ function prepared(
     ...{ first: TRIAL_DAY, workDays: [1, 2, 3, 4, 5, 6, 7], target: 0.9, courses: coursesOn([], TRIAL_DAY) },
     on: { bearer, tool: "lamp", washes: [] },
   };
-  const run = compareFor(caseFile.parse(trialFile({ pest, form: plant.growthForm, meanC: 22, found })), question);
-  for (;;) {
-    const next = run.next();
-    if (next.done) return next.value.preparation!;
-  }
+  const file = caseFile.parse(trialFile({ pest, form: plant.growthForm, meanC: 22, found }));
+  const soap = { remedy: "soap", technique: "spray" } as const;
+  const dates = [0, 7, 14].map((days) => addDays(TRIAL_DAY, days));
+  return detailFor(file, question, { dates, doses: dates.map(() => soap) }).preparation!;
 }
 
 describe("what hands do before any bottle is opened", () => {
@@ -36,7 +36,7 @@ describe("what hands do before any bottle is opened", () => {
   });
 
   it("each step moves the forecast up, never down, and costs its minutes", () => {
-    const chances = [hoya.without, ...hoya.steps.map(({ pOver }) => pOver)];
+    const chances = [hoya.without, ...hoya.steps.map(({ pClean }) => pClean)];
     for (const [i, p] of chances.entries()) if (i > 0) expect(p).toBeGreaterThanOrEqual(chances[i - 1]! - 1e-9);
     expect(chances.at(-1)).toBeGreaterThan(hoya.without);
     expect(hoya.steps.every(({ minutes }) => minutes > 0)).toBe(true);

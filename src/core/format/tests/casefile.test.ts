@@ -408,13 +408,14 @@ describe("plans from a file", () => {
     const { answer } = planned;
     expect(answer.approaches.length).toBeGreaterThan(8);
     for (const plan of [...answer.approaches, ...answer.commonPractice]) {
-      expect(plan.dates[0]).toBe("2026-03-02");
+      // What was seen was taken off: some wait for a hatch.
+      expect(plan.dates[0]! >= "2026-03-02").toBe(true);
       expect(plan.dates).toHaveLength(plan.treatments);
-      expect(plan.reaches).toBe(plan.pOver >= answer.target);
+      if (plan.reaches) expect(plan.sure).toBeGreaterThanOrEqual(answer.target);
+      expect(plan.looks[0]! > plan.dates.at(-1)!).toBe(true);
       expect(plan.overBy > plan.dates.at(-1)!).toBe(true);
     }
-    const best = answer.approaches.find((plan) => plan.approach === answer.fewest)!;
-    for (const plan of answer.approaches.filter((p) => p.reaches))
-      expect(plan.treatments).toBeGreaterThanOrEqual(best.treatments);
+    const named = answer.approaches.find((plan) => plan.approach === answer.leastWork)!;
+    expect(named.reaches).toBe(true);
   });
 });

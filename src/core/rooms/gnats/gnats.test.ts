@@ -58,7 +58,7 @@ function play(
     for (const animal of alive) {
       const stage = stages[animal.stage]!;
       if (stage.id === "adult") {
-        const laid = poisson(dice, (35 / 70) * warmth * dt * eggs);
+        const laid = poisson(dice, (10 / 70) * warmth * dt * eggs);
         for (let i = 0; i < laid; i++) {
           let pick = dice.uniform() * total;
           const pot = room.weights.findIndex((weight) => (pick -= weight) < 0);

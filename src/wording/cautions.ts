@@ -1,7 +1,7 @@
 import type { GearId } from "@/core/acts/gear";
 import type { CautionId } from "@/core/remedies/remedies";
 import type { ToldId } from "@/core/suitability/told";
-import type { HindranceId } from "@/core/suitability/feasible";
+import type { HindranceId } from "@/core/planning/feasible";
 import type { Objection } from "@/core/suitability/suitability";
 
 export const cautionSentences: Record<CautionId, string> = {

@@ -10,7 +10,7 @@ import { remember } from "../remember";
 import { COLONY_MEAN, perAnimalAt, type NearnessId } from "./rates";
 
 /** A plant carries so many animals at most (HOUSE). */
-export const CARRIES_AT_MOST = 2000;
+const CARRIES_AT_MOST = 2000;
 const MOST_KEPT = 4000;
 const kept = new Map<string, number>();
 

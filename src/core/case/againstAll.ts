@@ -1,6 +1,6 @@
 import type { Day } from "../climate/days";
 import { caseFile } from "../format/schema";
-import { pestOf } from "../pests/pests";
+
 import type { GrowthFormId } from "../plants/growthForms";
 import { approaches, approachOf, type Approach, type ApproachId } from "../planning/approaches";
 import type { Courses } from "../planning/course";

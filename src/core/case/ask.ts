@@ -17,11 +17,11 @@ import {
   type SearchRequest,
 } from "../planning/search";
 import { schools, type SchoolId } from "../remedies/schools";
-import { hindrancesOf, type HindranceId } from "../suitability/feasible";
+import { hindrancesOf, type HindranceId } from "../planning/feasible";
 import type { Objection } from "../suitability/suitability";
 import { isKnownPest, pestOf } from "../pests/pests";
 import { assessFile } from "./assess";
-import { calendarOf, type CaseCalendar } from "./calendar";
+import { calendarOf } from "./calendar";
 import { coursesIn } from "./judge";
 import { dated, type DatedSchedule } from "./schedules";
 import { runsOn } from "../planning/resistance";

@@ -21,7 +21,7 @@ import { runsOn } from "../planning/resistance";
 import { cleanLooksCounted, looksLikeLast, looksOn } from "../planning/looks";
 import type { SearchRequest } from "../planning/search";
 import type { Reckoning } from "../clearance/reckon";
-import { hindrancesOf, isAtHand } from "../suitability/feasible";
+import { hindrancesOf, isAtHand } from "../planning/feasible";
 import { MONTH_DAYS, washesOf } from "../planning/stress";
 import { doesTo, remedyOf, spotsFor, type RemedyId } from "../remedies/remedies";
 import { actObjections } from "../suitability/actObjections";

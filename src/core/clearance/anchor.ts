@@ -27,7 +27,7 @@ export interface Find {
 /** How many animals are believed to have been there before a look found the first of them is bounded by this (HOUSE). */
 const FEWEST_SEEN = 1 / 200;
 /** Animals the uncertainty of a running count is worth: the shape of its negative binomial (HOUSE). */
-export const COUNT_SHAPE = 2;
+const COUNT_SHAPE = 2;
 /** Of the animals seen and left alive so many stand by themselves (HOUSE). */
 const MOST_SINGLE = 2;
 

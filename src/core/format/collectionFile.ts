@@ -4,7 +4,7 @@ import { settings, usualSettings } from "../facts/settings";
 import { addPlace, addPlant, placeKinds, startWalk } from "../facts/deeds";
 import { factKindIds, factKindOf, type FactKindId } from "../facts/facts";
 import type { ColumnType, Columns, Part } from "../facts/kind";
-import { dayField, decimal, id, moment as instant, orNothing, text, whole } from "../fields";
+import { dayField, id, moment as instant, orNothing, text, whole } from "../fields";
 import { pestIds } from "../pests/pests";
 import { plantStates } from "../plants/states";
 import { USUAL_WORTH } from "../plants/worth";

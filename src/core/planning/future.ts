@@ -88,7 +88,7 @@ export function layOut(
   looks: readonly ComingLook[] = [],
 ): Future {
   const { timeline, asOfStep } = reckoning;
-  const { layout, dt } = timeline;
+  const { dt } = timeline;
   const end = stepAt(dt, atDays);
   const lasting: LastingSteps[] = [...timeline.lasting];
   const events: PlacedEvent[] = [];

@@ -88,7 +88,7 @@ export interface Found {
 }
 
 /** Fewest days between two treatments where the keeper has said nothing (HOUSE): who treats oftener stops earlier. */
-export const USUAL_EVERY_DAYS = 4;
+const USUAL_EVERY_DAYS = 4;
 /** Intervals that are tried, from the shortest the remedy and the keeper bear (common practice). */
 const INTERVALS_DAYS = [4, 5, 7, 10, 14];
 /** So many treatments are proposed at most. */

@@ -257,17 +257,13 @@ describe("setting apart", () => {
 });
 
 describe("plans and acts", () => {
-  it("a plan writes its treatments and two looks after the last; a treatment carries out its step once", async () => {
+  it("a plan writes its treatments and as many looks after the last as make it sure, weekly; a treatment carries out its step once", async () => {
     const id = await plantOn(context, shelf);
     const caseId = await openCaseOn(context, id, 4);
     await adoptPlan(context, aPlan(caseId, ["2026-11-20", "2026-11-27"]));
     const [first] = (await readCase(context, caseId))!.plan!.steps;
-    expect((await readCase(context, caseId))!.plan!.steps.map((s) => `${s.kind} ${s.dueOn}`)).toEqual([
-      "treat 2026-11-20",
-      "treat 2026-11-27",
-      "look 2026-12-04",
-      "look 2026-12-11",
-    ]);
+    const steps = (await readCase(context, caseId))!.plan!.steps.map((s) => `${s.kind} ${s.dueOn}`);
+    expect(steps.slice(0, 4)).toEqual(["treat 2026-11-20", "treat 2026-11-27", "look 2026-12-04", "look 2026-12-11"]);
     const spray = (ago: number, stepId: string) => aSpray(id, caseId, ago, {}, { stepId });
     expect((await recordAct(context, spray(3, first!.id))).ok).toBe(true);
     const view = (await readCase(context, caseId))!;

@@ -95,6 +95,7 @@ const NOT_ASKED = [
   "outcome",
   "reckonCarriage",
   "senseClimate",
+  "patience",
 ];
 
 /** What names nothing within a collection: it changes the one that it is asked for, and no other. */

@@ -6,12 +6,12 @@ import type { WorkId } from "../acts/workIds";
 import { severities } from "../inspection/severity";
 import { isBottles } from "../household/bottles";
 import type { ProductId } from "../household/products";
-import type { Approach } from "../planning/approaches";
-import { dosesOf } from "../planning/approaches";
-import { isWork, type Dose } from "../planning/doses";
+import type { Approach } from "./approaches";
+import { dosesOf } from "./approaches";
+import { isWork, type Dose } from "./doses";
 import { huntsIn, predatorIds, takenUpAt, type PredatorId } from "../remedies/lasting";
 import type { TechniqueId } from "../remedies/remedies";
-import type { Bearer } from "./bearer";
+import type { Bearer } from "../suitability/bearer";
 
 /** Why a way that does the plant no harm cannot be gone on it all the same, or not now. */
 export const hindranceIds = [

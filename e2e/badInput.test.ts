@@ -199,7 +199,7 @@ const forms: readonly Form[] = [
       ["Look at every plant every so many days", "1.5", "Write a whole number."],
       ["Your bottle of alcohol, %", "120", "It must be 100 or less."],
       ["Called clear from so many % on", "50", "It must be 90 or more."],
-      ["A plan should reach so many %", "sure", number],
+      ["Fewest days between two treatments", "often", number],
       ["Time zone", "Mars/Olympus", "There is no such time zone. Europe/Lisbon is one."],
     ],
   },

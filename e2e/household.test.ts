@@ -25,8 +25,8 @@ describe("who lives with the plants", () => {
   const plan = async () => {
     await page.open(`/cases/${caseId}/plan`);
     await page.settled();
-    if ((await page.text()).includes("Those that fall short"))
-      await page.press("Those that fall short, and what this plant does not bear");
+    if ((await page.text()).includes("All other ways"))
+      await page.press("All other ways, and what this plant does not bear");
     await page.press("By hand: any remedy, your own dates");
     return page.text();
   };

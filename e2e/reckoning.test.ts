@@ -82,27 +82,28 @@ describe("the engine in the application", () => {
 
   it("a way chosen in the comparison is adopted with its dates and its promise", async () => {
     await page.open(`${unplanned}/plan`);
-    await page.sees("Waiting alone comes to under 1 %");
-    await page.sees("fewest");
-    // The way with the fewest treatments stands open, with its mix, dates, reasons and cautions.
-    const row = await page.driver.findElement({ xpath: "//li[.//span[normalize-space()='fewest']]" });
+    await page.sees("Waiting alone comes to");
+    await page.sees("least work");
+    // The way of least work stands open, with its mix, dates, looks, reasons and cautions, and is told in one sentence.
+    const row = await page.driver.findElement({ xpath: "//li[.//span[normalize-space()='least work']]" });
     const cells = (await row.getText()).replaceAll("\n", " ");
-    const [, times] = /(\d+) times/.exec(cells)!;
-    const [, chance] = /(\d+ %) by /.exec(cells)!;
-    await page.sees(`${chance} likely over by`);
+    const [, chance] = /(\d+ in 10) clean by /.exec(cells)!;
+    await page.sees(`${chance} that the looks after it are clean, and then it is`);
     await page.sees("of what may survive");
-    // Pressed, a way that falls short opens in its place, and the first closes.
-    await page.press("Those that fall short, and what this plant does not bear");
+    // Pressed, another way opens in its place, and the first closes.
+    await page.press("All other ways, and what this plant does not bear");
     await page.press("Oil, sprayed");
     await page.sees("Oil 2 %, thick leathery leaves");
-    const fewest = await row.findElement({ css: "button" });
-    await page.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", fewest);
-    await fewest.click();
+    const least = await row.findElement({ css: "button" });
+    await page.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", least);
+    await least.click();
+    const opened = (await row.getText()).replaceAll("\n", " ");
+    const dates = /Dates (.*?) Then look: /.exec(opened)![1]!.match(/\d+ [A-Z][a-z]{2}/g)!;
     await page.press("Adopt this plan");
     await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
     const text = await page.text();
-    expect(text.match(/^Treat \w+/gm)!.length).toBe(Number(times));
-    expect(text).toContain(`Kept to from today on, this plan ends it with ${chance}`);
+    expect(text.match(/^Treat \w+/gm)!.length).toBe(dates.length);
+    expect(text).toContain(`Kept to from today on: ${chance} that the looks after it are clean`);
   });
 
   it("a worker that fails says so and is started anew when asked: nothing is reckoned for ever", async () => {

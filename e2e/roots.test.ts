@@ -48,11 +48,11 @@ describe("a root case", () => {
     await page.fill("First treatment", daysAgo(200));
     await page.settled();
     await page.sees("Unpotted and washed");
-    await page.press("Those that fall short, and what this plant does not bear");
+    await page.press("All other ways, and what this plant does not bear");
     await page.sees("alcohol kills roots, and misses what sits between them");
     const refused = await page.text();
     expect(refused).not.toContain("Soap, sprayed");
-    // The way that does with the fewest stands open.
+    // The way of least work stands open.
     await page.sees("Bin the old mix");
     await page.press("Adopt this plan");
     await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);

@@ -2,7 +2,6 @@ import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { afterAll, beforeAll, describe, expect, inject, it, vi } from "vitest";
-import { v7 as uuidv7 } from "uuid";
 import { ownDatabase, type OwnDatabase } from "@/db/testing/ownDatabase";
 import * as collections from "@/db/stores/collections";
 import type { Context } from "../context";

@@ -91,9 +91,13 @@ async function load(sequelize: Sequelize, now: Date, transaction: Transaction) {
 
 /** What stands in the cupboard of the Lamp House. */
 function cupboard(day: Day): Bottle[] {
-  return bottles.map(({ key, openedAgo, bestBeforeIn, ...said }) => ({
+  return bottles.map(({ key, openedAgo, bestBeforeIn, onFood, ...said }) => ({
     ...{ id: idOf("bottle", key), unit: "mL", perLitre: null, everyDays: null, mostTimes: null, emptiedOn: null },
-    ...{ allowed: ["indoors", "outdoors"], ...said, openedOn: addDays(day, -openedAgo) },
+    ...{
+      allowed: ["indoors", "outdoors", ...(onFood ? ["food" as const] : [])],
+      ...said,
+      openedOn: addDays(day, -openedAgo),
+    },
     bestBefore: bestBeforeIn === null ? null : addDays(day, bestBeforeIn),
   }));
 }

@@ -3,7 +3,7 @@ import type { Decision, FirstChoice, FirstWay } from "@/core/planning/decision";
 export const firstWayNames: Record<FirstWay, string> = {
   squash: "Squash and watch",
   programme: "Carry out the whole programme",
-  blitz: "Everything in one day",
+  blitz: "Do everything in one day",
   unpot: "Unpot and wash",
   cutting: "Take a clean cutting",
   outdoors: "Put it outdoors, to rain and enemies",

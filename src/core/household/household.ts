@@ -1,7 +1,7 @@
 import type { Sensitivity } from "../plants/sensitivities";
 import { systemicIds, type SystemicId } from "../remedies/lasting";
 import { isBottles, type Bottle } from "./bottles";
-import { isBottledOnly, isSystemic, type ProductId } from "./products";
+import { isBottledOnly, isHousehold, isSystemic, type ProductId } from "./products";
 
 /** Who and what lives with the plants, or comes to them: each rules out or restricts some remedies. */
 export const householdIds = ["cats", "birds", "waterAnimals", "bees", "othersRooms"] as const;
@@ -79,7 +79,7 @@ export function homeObjections(
   const own = bottles.filter((bottle) => isBottles(bottle, product));
   const there = own.filter(({ allowed }) => allowed.includes(outdoors ? "outdoors" : "indoors"));
   const eaten = sensitivities.includes("eaten");
-  const labelOnFood = there.length > 0 ? there.some(({ allowed }) => allowed.includes("food")) : !notOnFood;
+  const labelOnFood = there.length > 0 && !isHousehold(product) ? there.some(({ allowed }) => allowed.includes("food")) : !notOnFood;
   const refused: HomeObjection[] = [
     ...(notAllowed.includes(product) ? ["notAllowed" as const] : []),
     ...(own.length === 0 && isBottledOnly(product) ? ["noBottle" as const] : []),

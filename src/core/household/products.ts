@@ -31,6 +31,11 @@ export function groupOf(id: ProductId): string | null {
   return id === "bti" ? "11A" : null;
 }
 
+/** What any home has, with no label that says where it may be put: alcohol, soap and weak peroxide. @example isHousehold("soap") // true */
+export function isHousehold(id: ProductId): boolean {
+  return id === "alcohol" || id === "soap" || id === "peroxide";
+}
+
 /** Whether something comes in bottles of its own only. @example isBottledOnly("soap") // false */
 export function isBottledOnly(id: ProductId): boolean {
   if (isRemedy(id)) return remedyOf(id).bottledOnly ?? false;

@@ -5,7 +5,7 @@ import { workOf } from "../acts/works";
 import type { WorkId } from "../acts/workIds";
 import { severities } from "../inspection/severity";
 import { isBottles } from "../household/bottles";
-import type { ProductId } from "../household/products";
+import { isHousehold } from "../household/products";
 import type { Approach } from "./approaches";
 import { dosesOf } from "./approaches";
 import { isWork, type Dose } from "./doses";
@@ -32,9 +32,6 @@ const WIDEST_DUNKED_CM = 18;
 const WORTH_BEGINNING = 0.3;
 /** Where a patch or more was found, a part of the plant is worth cutting off; where more than that, helpful animals follow a spray. */
 const patch = severities.find(({ id }) => id === "patch")!;
-/** Always in a home: alcohol, soap and weak peroxide, beside hands and water. */
-const household: readonly ProductId[] = ["alcohol", "soap", "peroxide"];
-
 /** What bears on whether a way can be gone. */
 export interface Standing {
   readonly pest: string;
@@ -89,6 +86,6 @@ export function isAtHand(approach: Approach, { home, form, potCm }: Bearer): boo
   if (!bottles) return true;
   return dosesOf(approach).every((dose) => {
     const product = isWork(dose) ? productOf(workOf(dose.work).act({ form, potCm })) : dose.remedy;
-    return product === null || household.includes(product) || bottles.some((bottle) => isBottles(bottle, product));
+    return product === null || isHousehold(product) || bottles.some((bottle) => isBottles(bottle, product));
   });
 }

@@ -115,12 +115,14 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
                         </dd>
                       </>
                     )}
-                    <dt className="col-7">Your time once, and until clear</dt>
-                    <dd className="col-5 text-end">
-                      {hoursInWords(Math.round(choice.minutes))}
-                      {choice.expectedMinutes > 1.2 * choice.minutes &&
-                        `; ${hoursInWords(Math.round(choice.expectedMinutes))}`}
-                    </dd>
+                    <dt className="col-7">Your time</dt>
+                    <dd className="col-5 text-end">{hoursInWords(Math.round(choice.minutes))}</dd>
+                    {choice.expectedMinutes > 1.2 * choice.minutes && (
+                      <>
+                        <dt className="col-7">Expected until clear</dt>
+                        <dd className="col-5 text-end">{hoursInWords(Math.round(choice.expectedMinutes))}</dd>
+                      </>
+                    )}
                     {choice.volumeMl > 0 && (
                       <>
                         <dt className="col-7">Mix</dt>

@@ -134,6 +134,7 @@ export function PlanForm(props: Props) {
       <WayDetail
         way={way}
         plantId={plantId}
+        isTold={way.id === best?.id}
         dated={first !== null}
         pest={pest}
         meanC={meanC}
@@ -196,6 +197,11 @@ export function PlanForm(props: Props) {
           <strong>This plant bears none of the remedies just now.</strong> What is left is done by hand: squash and pick
           off what shows, with a loupe, shower it, or let predators loose.
         </div>
+      )}
+      {plans.length > 0 && (
+        <p className="small mb-1">
+          Bars are treatments, rings are looks; the line is as wide as it is likely to get so far.
+        </p>
       )}
       <ul className="ways">
         {ways.good.slice(0, SHOWN).map(row)}

@@ -31,6 +31,8 @@ import type { Chosen, Way } from "./ways";
 interface Props {
   way: Way;
   plantId: string;
+  /** Whether its sentence stands above all of them already. */
+  isTold: boolean;
   /** Whether the first day is one: without it nothing can be adopted. */
   dated: boolean;
   pest: PestId;
@@ -50,7 +52,8 @@ interface Props {
 
 /** Everything about one way in one place: what it is done with, when, why then, what anyone can check, and its cautions. */
 export function WayDetail(props: Props) {
-  const { way, plantId, dated, pest, meanC, bearer, mixOf, onMix, promise, detail, reckoner, planned, choose } = props;
+  const { way, plantId, isTold, dated, pest, meanC, bearer, mixOf, onMix, promise, detail, reckoner, planned, choose } =
+    props;
   const [at, setAt] = useState<string | null>(null);
   const schedule = way.others.find((other) => other.at === at)?.schedule ?? way.schedule;
   const { dates } = schedule;
@@ -74,7 +77,7 @@ export function WayDetail(props: Props) {
   if (dates.length === 0) return <LookFirst plantId={plantId} schedule={schedule} />;
   return (
     <>
-      <p className="mb-2">{planSentence(way.name, told)}</p>
+      {(!isTold || at !== null || changed) && <p className="mb-2">{planSentence(way.name, told)}</p>}
       {way.others.length > 0 && (
         <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Which dates">
           {[null, ...way.others.map((other) => other.at)].map((one) => (

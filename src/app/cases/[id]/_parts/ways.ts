@@ -29,7 +29,7 @@ export interface Chosen {
 }
 
 export interface Rows {
-  /** Those that get there, the least work first. */
+  /** Those that get there: what is named first, then the least work. */
   readonly good: readonly Way[];
   /** Those that would with a bottle that is missing. */
   readonly bottled: readonly Way[];
@@ -50,7 +50,8 @@ export function rowsOf(plans: readonly DatedWay[], comparison: DatedComparison |
     work: weigh({ ...plan.schedule, ...plan }),
   }));
   const getsThere = ({ schedule: { reaches, pClean } }: DatedWay) => reaches && pClean >= HOPELESS;
-  const good = rows.filter(getsThere).toSorted((a, b) => a.work - b.work);
+  const unnamed = ({ way }: (typeof rows)[number]) => Number(way.badges.length === 0);
+  const good = rows.filter(getsThere).toSorted((a, b) => unnamed(a) - unnamed(b) || a.work - b.work);
   const short = rows.filter((plan) => !getsThere(plan));
   const worth = ({ pClean, sure }: DatedSchedule) => pClean * sure;
   return {

@@ -22,8 +22,8 @@ export default async function DecisionPage({ params }: { params: Promise<{ id: s
         What first? {plant.code} {plant.name}: {pestNames[found.pest].toLowerCase()}
       </h1>
       <p>
-        Beside it stand {touching + beside} plants at {place.name} and {room} more in the room. Each way is reckoned for
-        the next sixty days.
+        Beside it stand {touching + beside} plants at {place.name} and {room} more in the room. Each way is reckoned
+        until it may be called clear.
       </p>
       {view.file && place.meanC !== null ? (
         <Deciding

@@ -31,7 +31,7 @@ describe("the first decision", () => {
     for (const way of ["Squash and watch", "Carry out the whole programme", "Unpot and wash", "Give the plant up"])
       expect(text).toContain(way);
     expect(text).toContain("Put it outdoors, to rain and enemies: not at this time of the year.");
-    expect(text).toContain("Over within 60 days");
+    expect(text).toContain("Clean looks after it");
   });
 
   it("weighs what the plant is worth, and where it is meanwhile", async () => {
@@ -43,8 +43,8 @@ describe("the first decision", () => {
     await page.press("Replaceable");
     await page.settled();
     await page.sees("Proposed:");
-    // However the ways stand for it, giving it up stands nearer to the front than for one that nothing replaces.
-    expect(await beforeGivingUp()).toBeLessThan(loved);
+    // Of a light case nobody gives up a plant: it is told last, whatever the plant is worth.
+    expect(await beforeGivingUp()).toBe(loved);
     await page.press("Irreplaceable");
     await page.settled();
     await page.press("Go this way");

@@ -92,8 +92,8 @@ describe("the engine in the application", () => {
     await page.sees("of what may survive");
     // Pressed, another way opens in its place, and the first closes.
     await page.press("All other ways, and what this plant does not bear");
-    await page.press("Oil, sprayed");
-    await page.sees("Oil 2 %, thick leathery leaves");
+    await page.press("Soap, sprayed");
+    await page.sees("Soap wash, mild (5 mL per litre)");
     const least = await row.findElement({ css: "button" });
     await page.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", least);
     await least.click();

@@ -79,19 +79,10 @@ describe("a root case", () => {
   });
 
   it("the second time, and three clean looks at the roots: it is clear", async () => {
-    const steps = async () => {
-      await page.open(aCase);
-      return (await page.text()).match(/done on the day/g)?.length ?? 0;
-    };
-    let done = await steps();
-    for (const days of [172]) {
-      await page.open(`${plant}/unpot`);
-      await page.fill("When", at(days));
-      await page.press("Unpotted and washed");
-      await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
-      expect(await steps()).toBeGreaterThan(done);
-      done = await steps();
-    }
+    await page.open(`${plant}/unpot`);
+    await page.fill("When", at(172));
+    await page.press("Unpotted and washed");
+    await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
     for (const days of [120, 80, 40, 8]) {
       await page.open(`${plant}/look`);
       await page.press("Unpotted, rinsed over a tray");

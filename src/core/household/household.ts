@@ -79,7 +79,8 @@ export function homeObjections(
   const own = bottles.filter((bottle) => isBottles(bottle, product));
   const there = own.filter(({ allowed }) => allowed.includes(outdoors ? "outdoors" : "indoors"));
   const eaten = sensitivities.includes("eaten");
-  const labelOnFood = there.length > 0 && !isHousehold(product) ? there.some(({ allowed }) => allowed.includes("food")) : !notOnFood;
+  const labelOnFood =
+    there.length > 0 && !isHousehold(product) ? there.some(({ allowed }) => allowed.includes("food")) : !notOnFood;
   const refused: HomeObjection[] = [
     ...(notAllowed.includes(product) ? ["notAllowed" as const] : []),
     ...(own.length === 0 && isBottledOnly(product) ? ["noBottle" as const] : []),

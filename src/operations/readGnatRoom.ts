@@ -16,8 +16,8 @@ export interface GnatPackage {
   readonly ways: readonly GnatWayId[];
   /** The chance that it is over in eight weeks. */
   readonly pOver: number;
-  /** Flies in the air then, against now. */
-  readonly flying: number;
+  /** Flies on the cards in the last of those weeks: expected, and the span that holds eight in ten. */
+  readonly week: GnatJudgement["weeks"][number];
   readonly minutes: number;
 }
 
@@ -44,6 +44,8 @@ export interface GnatRoomView {
   readonly inForce: readonly GnatWayId[];
   readonly counts: readonly RoomCount[];
   readonly cards: number;
+  /** When the cards that hung last ran out; null while some hang, or none ever did. */
+  readonly ranOutOn: Day | null;
   readonly pots: readonly GnatPot[];
   /** The plants in the order in which the judgement and the verdict count their pots. */
   readonly potOrder: readonly string[];
@@ -81,6 +83,7 @@ export async function readGnatRoom(context: Context, asked: string): Promise<Gna
   return {
     place: { id, name: room.place.name },
     ...{ day, begin, running, judged, verdict, cards, size },
+    ranOutOn: ranOut(record.acts, day),
     dues: running ? gnatDues(running, record.acts, record.counts, day) : [],
     inForce: inForceOn(record.acts, day),
     counts: record.counts.filter((one) => one.day >= begin),
@@ -97,6 +100,7 @@ export async function readGnatRoom(context: Context, asked: string): Promise<Gna
       judged && verdict.code !== "over"
         ? packagesOf([...gnatPackages, ...(chosen.length > 0 ? [chosen] : [])]).map((ways) => {
             const then = judge(room, begin, day, ways, day, addDays(day, AHEAD_DAYS))!;
+            const now = judge(room, begin, day, ways, day, day)!;
             const planned = plannedWays(
               { begunOn: day, chosen: { programme: "gnats", ways: [...ways] } },
               record.acts,
@@ -104,7 +108,7 @@ export async function readGnatRoom(context: Context, asked: string): Promise<Gna
               AHEAD_DAYS,
             );
             const minutes = planned.reduce((sum, { way }) => sum + gnatWays[way].minutes(size), 0);
-            return { ways, pOver: then.pOver, flying: then.flying, minutes };
+            return { ways, pOver: then.pOver, week: now.weeks.at(-1)!, minutes };
           })
         : [],
     lifeDays: gnatLifeDays(room.meanC),
@@ -146,6 +150,14 @@ function inForceOn(acts: readonly RoomAct[], day: Day): readonly GnatWayId[] {
     return way && on <= day && until > day ? [way] : [];
   });
   return [...new Set(now)];
+}
+
+function ranOut(acts: readonly RoomAct[], day: Day): Day | null {
+  const ends = acts.flatMap(({ act, day: on }) => {
+    return act.kind === "trap" && wayOfAct(act) === "cards" && on <= day ? [addDays(on, act.days)] : [];
+  });
+  const last = ends.toSorted().at(-1);
+  return last !== undefined && last <= day ? last : null;
 }
 
 /** The cards that hang on a day; null where none do. */

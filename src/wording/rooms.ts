@@ -6,6 +6,7 @@ import type { CountedOn } from "@/core/facts/kinds/trapCount";
 import type { Hazard, HazardId } from "@/core/programmes/hazard";
 import type { Habit } from "@/core/programmes/returns";
 import type { Feeds } from "@/core/rooms/feeding";
+import type { GnatJudgement } from "@/core/rooms/gnats/judge";
 import type { GnatVerdict } from "@/core/rooms/gnats/verdict";
 import type { GnatWayId } from "@/core/rooms/gnats/ways";
 import type { Spared } from "@/core/rooms/prevention";
@@ -109,11 +110,22 @@ export function chosenInWords(chosen: ChosenProgramme): readonly string[] {
   }
 }
 
+/** Flies a week in the last of the weeks ahead, with their span. */
+export function aheadSentence(weeks: GnatJudgement["weeks"]): string {
+  const { mean, low, high } = weeks.at(-1)!;
+  const span = high > low ? ` (${low} to ${high})` : "";
+  return `In ${dayCount(7 * weeks.length)} about ${Math.round(mean)} flies a week${span}, if it goes on as it is written down.`;
+}
+
 /** How a room of gnats stands, in a sentence or two; `codes` the codes of the room's pots. */
 export function gnatVerdictSentence(verdict: GnatVerdict, codes: readonly string[]): string {
   switch (verdict.code) {
     case "not_counted":
       return "No fly has been counted yet. Hang cards, and count them after a week: everything else follows from that.";
+    case "none_caught":
+      return `No fly on the cards at ${verdict.times} counts running: none to speak of live here now.`;
+    case "nearly_over":
+      return "Nearly over: next to none at the last two counts. Go on until the cards stay empty.";
     case "leave":
       return `Few flies (${verdict.perCardWeek.toFixed(verdict.perCardWeek < 1 ? 1 : 0)} a card and week at most) do grown plants no harm. Leave it, and count on.`;
     case "early":

@@ -5,6 +5,8 @@ import { remedies, type CautionId, type KillRange } from "./remedies";
 export interface SoilRemedy {
   /** By pest, or for every pest, the kill of the stages that live in the mix; a stage left out is not touched. */
   readonly kill: Partial<Record<PestId | "any", Readonly<Record<string, KillRange>>>>;
+  /** What it takes of larvae on each of so many days after, 0–1; nothing where left out. */
+  readonly after?: { readonly days: number; readonly larvae: number };
   readonly cautions: readonly CautionId[];
 }
 
@@ -13,7 +15,7 @@ const neem = remedies.neem.kill;
 
 /**
  * What a drench kills of the animals in the mix that it reaches.
- * Source: gnat larvae by Bti .8 and by 3 % peroxide .7 a watering, our own estimates (HOUSE); neem as on leaves.
+ * Source: gnat larvae by Bti .8 a watering and half of them a day for four days, by 3 % peroxide .7, our own estimates (HOUSE); neem as on leaves.
  */
 export const soilRemedies = {
   neem: {
@@ -30,7 +32,11 @@ export const soilRemedies = {
     },
     cautions: ["label", "neemIrritates", "waterLife", "notSodden", "childrenPets", "leftovers"],
   },
-  bti: { kill: { fungusGnat: { larva: exactly(0.8) } }, cautions: ["label", "notSodden", "childrenPets"] },
+  bti: {
+    kill: { fungusGnat: { larva: exactly(0.8) } },
+    after: { days: 4, larvae: 0.5 },
+    cautions: ["label", "notSodden", "childrenPets"],
+  },
   peroxide: {
     kill: { fungusGnat: { larva: exactly(0.7) } },
     cautions: ["label", "protectYourself", "peroxideTwice", "notSodden", "childrenPets", "leftovers"],

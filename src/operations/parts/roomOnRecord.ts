@@ -6,7 +6,7 @@ import { USUAL_C } from "@/core/diagnosis/priors";
 import type { Place, Plant } from "@/core/facts/descriptions";
 import { standing, type ActDone } from "@/core/facts/facts";
 import { drenchVolume } from "@/core/acts/drench";
-import { gnatWeight } from "@/core/rooms/gnats/pots";
+import { gnatWeight, larvaeCeiling } from "@/core/rooms/gnats/pots";
 import type { RoomRecord } from "@/core/rooms/gnats/fromRecord";
 import { cardsFor, type GnatPlaceSize } from "@/core/rooms/gnats/ways";
 import { runningProgrammes, type Running } from "@/core/rooms/running";
@@ -78,7 +78,10 @@ export async function roomOnRecord(scope: Scope, placeId: string, today: Day): P
     plants: potted,
     acts,
     record: {
-      pots: potted.map((plant) => ({ plantId: plant.id, weight: gnatWeight({ ...plant, kept: plant.kept ?? null }) })),
+      pots: potted.map((plant) => {
+        const pot = { ...plant, kept: plant.kept ?? null };
+        return { plantId: plant.id, weight: gnatWeight(pot), feeds: larvaeCeiling(pot) };
+      }),
       acts: acts.map((one) => ({ act: one.act, day: one.day, plantIds: meets(one) })),
       // Cards are counted for a place; what is counted on a shelf of it is another count.
       counts: standing(counts)

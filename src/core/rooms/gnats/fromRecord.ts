@@ -1,14 +1,17 @@
 import type { Act, ActKindId } from "../../acts/acts";
 import { addDays, daysBetween, type Day } from "../../climate/days";
 import type { CountedOn } from "../../facts/kinds/trapCount";
-import { cardHazard, cultures, cupHazard, predators } from "../../remedies/lasting";
-import { DRENCH_REACH, soilKillOf } from "../../remedies/soilRemedies";
+import { ln } from "../../numerics/exponential";
+import { cardHazard, cultures, cupHazard, huntsIn, predators } from "../../remedies/lasting";
+import { DRENCH_REACH, soilKillOf, soilRemedies, type SoilRemedy } from "../../remedies/soilRemedies";
 import type { AirTrap, CardCount, GnatRoom, PotEffect, PotTreatment } from "./room";
 
 /** A pot of the room, with how much of the laying it draws. */
 export interface RoomPot {
   readonly plantId: string;
   readonly weight: number;
+  /** How many larvae it feeds; without end where left out. */
+  readonly feeds?: number;
 }
 
 /** Something done to the room or to one of its plants. */
@@ -76,7 +79,8 @@ export function roomOf(record: RoomRecord, coming: readonly RoomAct[], begin: Da
   const acts = [...record.acts, ...coming]
     .filter((one) => at(one.day) >= -KEPT_DAYS)
     .toSorted((a, b) => (a.day < b.day ? -1 : 1));
-  const done = acts.map((one) => inPotsOf(one.act, at(one.day), potsOf(one)));
+  const meanC = (day: Day) => record.warmth(day, day)[0];
+  const done = acts.map((one) => inPotsOf(one.act, { day: at(one.day), pots: potsOf(one), meanC: meanC(one.day) }));
   const effects = done.flatMap((one) => one.effects);
   const treatments = done.flatMap((one) => one.treatments);
   const hung = acts.filter(({ act }) => act.kind === "trap");
@@ -97,6 +101,7 @@ export function roomOf(record: RoomRecord, coming: readonly RoomAct[], begin: Da
   const cards = cardsOf(counted, at);
   return {
     weights: record.pots.map(({ weight }) => weight),
+    ceilings: record.pots.map(({ feeds = Infinity }) => feeds),
     dailyMeanC: record.warmth(begin, until),
     effects,
     treatments,
@@ -142,40 +147,53 @@ interface InPots {
 
 const nothing: InPots = { effects: [], treatments: [] };
 
+/** Where and when something is done, and how warm it is then; unknown where left out. */
+interface Doing {
+  readonly day: number;
+  readonly pots: readonly number[];
+  readonly meanC: number | undefined;
+}
+
 /** What each kind of act does to pots; traps are of the air. */
-const inPots: {
-  readonly [K in ActKindId]: (act: Extract<Act, { kind: K }>, day: number, pots: readonly number[]) => InPots;
-} = {
+const inPots: { readonly [K in ActKindId]: (act: Extract<Act, { kind: K }>, doing: Doing) => InPots } = {
   contact: () => nothing,
   systemic: () => nothing,
   trap: () => nothing,
   dust: () => nothing,
-  culture: ({ way, days }, fromDay, pots) => {
+  culture: ({ way, days }, { day: fromDay, pots }) => {
     const { layFactor, larvaHazard } = cultures[way];
     if (layFactor === 1 && larvaHazard === 0) return nothing;
     const dailyHazard = [larvaHazard, larvaHazard, 0] as const;
     return { ...nothing, effects: [{ fromDay, untilDay: fromDay + days, pots, dailyHazard, layFactor }] };
   },
-  release: ({ predator }, fromDay, pots) => {
+  release: ({ predator }, { day: fromDay, pots, meanC }) => {
     if (predator !== "nematodes") return nothing;
     const { phases, dailyHazard } = predators.nematodes;
+    const hunts = meanC === undefined ? 1 : huntsIn("nematodes", { meanC, humidity: null });
     const effects = phases.map(([from, until, share]): PotEffect => ({
       fromDay: fromDay + from,
       untilDay: fromDay + until,
       pots,
-      dailyHazard: [0, share * dailyHazard.fungusGnat.larva, 0],
+      dailyHazard: [0, hunts * share * dailyHazard.fungusGnat.larva, 0],
       layFactor: 1,
     }));
     return { ...nothing, effects };
   },
-  mechanical: ({ way }, atDay, pots) =>
+  mechanical: ({ way }, { day: atDay, pots }) =>
     way === "unpot" ? { ...nothing, treatments: [{ atDay, pots, kill: [WASHED, WASHED, WASHED] }] } : nothing,
-  drench: ({ remedy }, atDay, pots) => {
-    const kill = SOIL_STAGES.map((stage) => DRENCHED * soilKillOf(remedy, "fungusGnat", stage).likely);
-    return { ...nothing, treatments: [{ atDay, pots, kill: kill as unknown as PotTreatment["kill"] }] };
+  drench: ({ remedy }, { day, pots }) => {
+    const [egg, larva, pupa] = SOIL_STAGES.map((stage) => DRENCHED * soilKillOf(remedy, "fungusGnat", stage).likely);
+    const { after }: SoilRemedy = soilRemedies[remedy];
+    const hazard = after ? -ln(1 - DRENCHED * after.larvae) : 0;
+    return {
+      treatments: [{ atDay: day, pots, kill: [egg!, larva!, pupa!] }],
+      effects: after
+        ? [{ fromDay: day, untilDay: day + after.days, pots, dailyHazard: [0, hazard, 0], layFactor: 1 }]
+        : [],
+    };
   },
 };
 
-function inPotsOf(act: Act, day: number, pots: readonly number[]): InPots {
-  return (inPots[act.kind] as (act: Act, day: number, pots: readonly number[]) => InPots)(act, day, pots);
+function inPotsOf(act: Act, doing: Doing): InPots {
+  return (inPots[act.kind] as (act: Act, doing: Doing) => InPots)(act, doing);
 }

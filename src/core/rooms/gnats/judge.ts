@@ -56,7 +56,7 @@ export interface GnatJudgement {
   }[];
 }
 
-const FORECAST_WEEKS = 5;
+const FORECAST_WEEKS = 8;
 const FALL_DAYS = 21;
 const FALLEN = 2 / 3;
 /** Flies that a first count stands for at least (HOUSE), as on plants. */
@@ -68,17 +68,24 @@ const SLICE_SHAPE = 2;
 
 /**
  * What counts on cards and slices say of a room's gnats at the end of `asOfDay`, and what is to come under the measures that are
- * written down or planned. Null while no fly has been counted. Events of one day: treatments first, then what was counted.
+ * written down or planned. Flies on cards and larvae under a slice are finds alike; a count is of its own days. Null while nothing
+ * has been found. Events of one day: treatments first, then what was counted.
  * Source: a multi-type branching process (Harris 1963, from memory) under our own rates (HOUSE). Throws RangeError for a room
  * without a pot that draws gnats, or without warmth.
  */
 export function judgeGnats(room: GnatRoom, asOfDay: number): GnatJudgement | null {
   const steps = stepsOf(room);
   const counts = room.cards.filter(({ atDay }) => atDay <= asOfDay).toSorted((a, b) => a.atDay - b.atDay);
-  const first = counts.find(({ count }) => count > 0);
+  const evidence = [
+    ...counts.map((one): Evidence => ({ ...one, what: "cards" })),
+    ...room.slices
+      .filter(({ atDay }) => atDay <= asOfDay)
+      .map((one): Evidence => ({ ...one, what: "slice", count: one.larvae })),
+  ].toSorted((a, b) => a.atDay - b.atDay);
+  const first = evidence.find(({ count }) => count > 0);
   if (!first) return null;
-  const last = counts.findLast(({ count }) => count > 0)!;
-  const runs = gnatScenarios.map((scenario) => run(room, steps, scenario, counts, first, last, asOfDay));
+  const last = evidence.findLast(({ count }) => count > 0)!;
+  const runs = gnatScenarios.map((scenario) => run(room, steps, scenario, { evidence, first, last }, asOfDay));
   const most = Math.max(...runs.map(({ logWeight }) => logWeight));
   const raw = runs.map(({ logWeight }) => exp(logWeight - most));
   const all = raw.reduce((sum, w) => sum + w, 0);
@@ -114,13 +121,15 @@ interface Run {
   readonly expected: readonly number[];
 }
 
+/** Something that was counted: flies on cards, or larvae under a slice. */
+type Evidence =
+  (CardCount & { readonly what: "cards" }) | (SliceCount & { readonly what: "slice"; readonly count: number });
+
 function run(
   room: GnatRoom,
   steps: Steps,
   { bite, eggs, prior }: GnatScenario,
-  counts: readonly CardCount[],
-  first: CardCount,
-  last: CardCount,
+  { evidence, first, last }: { evidence: readonly Evidence[]; first: Evidence; last: Evidence },
   asOfDay: number,
 ): Run {
   const { pots, at } = steps;
@@ -132,42 +141,46 @@ function run(
   const believed = firstBelief(room, steps, first);
   believed.logWeight = ln(prior);
   const treatments = room.treatments.toSorted((a, b) => a.atDay - b.atDay);
-  const slices = room.slices.filter(({ atDay }) => at(atDay) > begin && at(atDay) <= end);
-  const later = counts.filter(({ atDay }) => atDay > first.atDay);
+  const later = evidence.filter((one) => one !== first && at(one.atDay) >= begin);
   const expected: number[] = [];
-  let caught = 0;
-  let anchor: { step: number; m: Numbers; shape: number } = {
-    step: begin,
-    m: believed.m.slice(),
-    shape: believed.shape,
-  };
+  /** Flies expected on the cards in each step. */
+  const caught: number[] = [0];
+  let anchor = { step: begin, m: believed.m.slice(), shape: believed.shape };
   const treat = (step: number, m: Numbers) => {
     for (const one of treatments)
       if (at(one.atDay) === step)
         for (const pot of one.pots)
           for (let i = 0; i < SOIL; i++) m[pot * SOIL + i]! *= 1 - killOf(one, soilStage[i]!, bite);
   };
-  for (let step = begin + 1; step <= end; step++) {
-    caught += forward(rates[step - 1 - begin]!, eggs, pots, believed.m);
-    treat(step, believed.m);
-    for (const slice of slices) if (at(slice.atDay) === step) bySlice(believed, slice);
-    for (const count of later) {
-      if (at(count.atDay) !== step) continue;
-      expected.push(caught);
-      byCards(believed, count.count, caught);
-      caught = 0;
-      if (count === last) anchor = { step, m: believed.m.slice(), shape: believed.shape };
+  for (let step = begin; step <= end; step++) {
+    if (step > begin) {
+      const onCards = forward(rates[step - 1 - begin]!, eggs, pots, believed.m, room.ceilings);
+      caught.push(onCards);
+      // What is counted anew was on the cards already: the belief is scaled from then on alone.
+      treat(step, believed.m);
+    }
+    for (const one of later) {
+      if (at(one.atDay) !== step) continue;
+      if (one.what === "slice") bySlice(believed, one);
+      else {
+        // Of one day with the first find there is nothing to compare it with.
+        if (step === begin) continue;
+        const own = caught.slice(Math.max(1, caught.length - at(one.overDays))).reduce((sum, n) => sum + n, 0);
+        expected.push(own);
+        byCards(believed, one.count, own);
+      }
+      if (one === last) anchor = { step, m: believed.m.slice(), shape: believed.shape };
     }
   }
-  // Backward: that all lines have ended by now, and that no card or slice has shown any since the last fly was counted.
-  const lastCounted = later.length > 0 ? at(later.at(-1)!.atDay) : begin;
+  // Backward: that all lines have ended by now, and that no card and no slice has shown any since the last find.
+  const empty = later.filter((one) => at(one.atDay) > anchor.step);
   const gone = new Float64Array(air + AIR);
   const unseen = new Float64Array(air + AIR).fill(1);
   for (let step = end; step > anchor.step; step--) {
-    for (const slice of slices)
-      if (at(slice.atDay) === step)
+    for (const one of empty)
+      if (one.what === "slice" && at(one.atDay) === step)
         for (const v of [gone, unseen])
-          for (let i = 0; i < SOIL; i++) if (soilStage[i] === LARVA) v[slice.pot * SOIL + i]! *= 1 - SLICE_SEE;
+          for (let i = 0; i < SOIL; i++) if (soilStage[i] === LARVA) v[one.pot * SOIL + i]! *= 1 - SLICE_SEE;
     for (const one of treatments)
       if (at(one.atDay) === step)
         for (const v of [gone, unseen])
@@ -176,15 +189,22 @@ function run(
               const kill = killOf(one, soilStage[i]!, bite);
               v[pot * SOIL + i] = kill + (1 - kill) * v[pot * SOIL + i]!;
             }
-    const caughtIs = step <= lastCounted ? 0 : 1;
-    for (const v of [gone, unseen]) backward(rates[step - 1 - begin]!, eggs, pots, caughtIs, v);
+    const looked = empty.some(
+      (one) => one.what === "cards" && step <= at(one.atDay) && step > at(one.atDay) - at(one.overDays),
+    );
+    for (const v of [gone, unseen]) backward(rates[step - 1 - begin]!, eggs, pots, looked ? 0 : 1, v);
   }
   const [logGone, logUnseen] = [gone, unseen].map((v) => {
     const short = anchor.m.reduce((sum, n, i) => sum + n * (1 - v[i]!), 0);
     return -anchor.shape * ln1p(short / anchor.shape);
   }) as [number, number];
   const now = sums(believed.m, pots);
-  const coming = forecast(steps, { rates, begin, end, horizon, eggs }, believed.m.slice(), treat);
+  const coming = forecast(
+    steps,
+    { rates, begin, end, horizon, eggs, ceilings: room.ceilings },
+    believed.m.slice(),
+    treat,
+  );
   return {
     // What was not seen since the anchor is in the weight of the counts already: only P(over) asks for it.
     logWeight: believed.logWeight,
@@ -204,13 +224,19 @@ function sums(m: Numbers, pots: number) {
   return { flying: m.subarray(pots * SOIL).reduce((a, b) => a + b, 0), inPots };
 }
 
-/** What the first count that is not 0 stands for: flies and brood in stable shares, as many as make it likely. */
-function firstBelief(room: GnatRoom, { shares, pots, at, dt }: Steps, first: CardCount): Believed {
+/** What the first find stands for: flies and brood in stable shares, as many as make it likely. */
+function firstBelief(room: GnatRoom, { shares, pots, at, dt }: Steps, first: Evidence): Believed {
   const q = stableShares(
     room.dailyMeanC[Math.min(Math.max(0, Math.floor(first.atDay)), room.dailyMeanC.length - 1)]!,
     shares,
   );
   const step = at(first.atDay);
+  if (first.what === "slice") {
+    let larvae = 0;
+    for (let i = 0; i < SOIL; i++) if (soilStage[i] === LARVA) larvae += q[first.pot * SOIL + i]!;
+    const total = (1 + first.count) / (FEWEST_SEEN + larvae * SLICE_SEE);
+    return { m: q.map((share) => total * share), shape: 1 + first.count, logWeight: 0 };
+  }
   const perDay = room.traps
     .filter(({ counted, fromDay, untilDay }) => counted && at(fromDay) < step && step <= at(untilDay) + 1 / dt)
     .reduce((most, one) => most + one.perDay, 0);
@@ -236,6 +262,7 @@ function bySlice(believed: Believed, { pot, larvae }: SliceCount): void {
   const first = pot * SOIL;
   let seen = 0;
   for (let i = 0; i < SOIL; i++) if (soilStage[i] === LARVA) seen += believed.m[first + i]! * SLICE_SEE;
+  believed.logWeight += logNegativeBinomial(larvae, SLICE_SHAPE, Math.max(seen, 1e-9));
   const scale = (SLICE_SHAPE + larvae) / (SLICE_SHAPE + seen);
   for (let i = 0; i < SOIL; i++) believed.m[first + i]! *= scale;
 }
@@ -246,11 +273,12 @@ interface Ahead {
   readonly end: number;
   readonly horizon: number;
   readonly eggs: number;
+  readonly ceilings: GnatRoom["ceilings"];
 }
 
 function forecast(
   { pots, at }: Steps,
-  { rates, begin, end, horizon, eggs }: Ahead,
+  { rates, begin, end, horizon, eggs, ceilings }: Ahead,
   m: Numbers,
   treat: (step: number, m: Numbers) => void,
 ): { readonly weeks: readonly number[]; readonly then: number } {
@@ -258,7 +286,7 @@ function forecast(
   const week = at(7);
   let then = Infinity;
   for (let step = end + 1; step <= horizon; step++) {
-    const caught = forward(rates[step - 1 - begin]!, eggs, pots, m);
+    const caught = forward(rates[step - 1 - begin]!, eggs, pots, m, ceilings);
     treat(step, m);
     weeks[Math.min(FORECAST_WEEKS - 1, Math.floor((step - 1 - end) / week))]! += caught;
     if (step === end + at(FALL_DAYS)) then = m.reduce((sum, n) => sum + n, 0);

@@ -17,6 +17,17 @@ export function gnatWeight(plant: {
   return plant.growthForm === "airPlant" ? 0 : wetness[keptOf(plant)] * plant.potCm ** 2;
 }
 
+/** A wet mix feeds so many larvae a cm² of its surface, a drier one its share of them (HOUSE). */
+const LARVAE_A_CM2 = 1.5;
+
+/**
+ * How many gnat larvae a pot feeds at most; beyond that they starve. As {@link gnatWeight} it is 0 for a plant without a pot, and
+ * throws for a pot without a width. @example larvaeCeiling({ growthForm: "softHerb", kept: "wet", potCm: 12 }) // 170
+ */
+export function larvaeCeiling(plant: Parameters<typeof gnatWeight>[0]): number {
+  return (LARVAE_A_CM2 * Math.PI * gnatWeight(plant)) / (4 * wetness.wet);
+}
+
 /** Whether few larvae in its mix hurt a plant: seedlings and soft herbs (common practice). */
 export function isTender({ growthForm }: { readonly growthForm: GrowthFormId }): boolean {
   return growthForm === "softHerb";

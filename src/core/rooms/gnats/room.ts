@@ -48,6 +48,8 @@ export interface SliceCount {
 export interface GnatRoom {
   /** How much of the laying each pot draws; not all 0. */
   readonly weights: readonly number[];
+  /** How many larvae each pot feeds, pot by pot; without end where left out. */
+  readonly ceilings?: readonly number[];
   /** Mean warmth of each day from day 0 on, °C; the last holds for all days after. Not empty. */
   readonly dailyMeanC: readonly number[];
   readonly effects: readonly PotEffect[];

@@ -110,8 +110,11 @@ function ratesOf(
   };
 }
 
-/** One step forward, in place; gives how many flies are caught on cards in it. */
-export function forward(rates: Rates, eggs: number, pots: number, m: Numbers): number {
+/**
+ * One step forward, in place; gives how many flies are caught on cards in it. Larvae beyond what a pot feeds die: the mean only, since
+ * a line that is nearly at its end knows nothing of it.
+ */
+export function forward(rates: Rates, eggs: number, pots: number, m: Numbers, ceilings?: readonly number[]): number {
   const air = pots * SOIL;
   const last = air + AIR - 1;
   let laying = 0;
@@ -141,8 +144,16 @@ export function forward(rates: Rates, eggs: number, pots: number, m: Numbers): n
       m[i < SOIL - 1 ? first + i + 1 : air]! += moves;
     }
     m[first]! += laid * rates.lay[pot]!;
+    if (ceilings) starve(m, first, ceilings[pot]!);
   }
   return caught;
+}
+
+function starve(m: Numbers, first: number, most: number): void {
+  let larvae = 0;
+  for (let i = 0; i < SOIL; i++) if (soilStage[i] === LARVA) larvae += m[first + i]!;
+  if (larvae <= most) return;
+  for (let i = 0; i < SOIL; i++) if (soilStage[i] === LARVA) m[first + i]! *= most / larvae;
 }
 
 /** One step backward, in place. `caughtIs` is the value of one that dies on a card: 1, or 0 where that would have been counted. */

@@ -7,6 +7,8 @@ import type { GnatJudgement } from "./judge";
 /** How a room of gnats stands. */
 export type GnatVerdict =
   | { readonly code: "not_counted" }
+  | { readonly code: "none_caught"; readonly times: number }
+  | { readonly code: "nearly_over" }
   | { readonly code: "leave"; readonly perCardWeek: number }
   | { readonly code: "early"; readonly untilDays: number }
   | { readonly code: "working" }
@@ -28,6 +30,10 @@ const SHOWS_DAYS = 14;
 const NAMED_SHARE = 0.6;
 const NAMED_POTS = 3;
 const EMPTY_COUNTS = 2;
+/** No fly at so many counts running is news where cards hang (common practice). */
+const NONE_CAUGHT = 3;
+/** Two counts running of next to nothing, after so many at the most, are nearly its end (HOUSE). */
+const MANY = 8;
 
 /** Days from an egg to a fly at a warmth; null where they stand still. @example gnatLifeDays(24) // 17 */
 export function gnatLifeDays(meanC: number): number | null {
@@ -59,20 +65,28 @@ export interface GnatStanding {
 export function gnatVerdict(standing: GnatStanding, today: Day): GnatVerdict {
   const { judged, counts, cards, begunOn, clearFrom, tender, meanC } = standing;
   const onCards = counts.filter(({ what }) => what === "cards").toSorted((a, b) => (a.day < b.day ? -1 : 1));
-  if (!judged) return { code: "not_counted" };
-  const lastFly = onCards.findLast(({ count }) => count > 0)!.day;
+  if (!judged)
+    return onCards.length >= NONE_CAUGHT ? { code: "none_caught", times: onCards.length } : { code: "not_counted" };
+  const lastFly = counts.filter(({ count }) => count > 0).reduce<Day>((last, { day }) => later(last, day), begunOn);
   const empty = onCards.length - 1 - onCards.findLastIndex(({ count }) => count > 0);
   const life = gnatLifeDays(meanC) ?? Infinity;
   if (judged.pOver >= clearFrom && empty >= EMPTY_COUNTS && daysBetween(lastFly, today) >= life)
     return { code: "over" };
   if (empty >= EMPTY_COUNTS) return { code: "quiet", days: daysBetween(lastFly, today) };
-  const perCardWeek = Math.max(...onCards.map(({ count, days }) => (7 * count) / days / Math.max(1, cards)));
+  if (onCards.length === 0) return { code: "cannot_tell" };
+  const perCard = onCards.map(({ count, days }) => (7 * count) / days / Math.max(1, cards));
+  const perCardWeek = Math.max(...perCard);
+  const ending = perCard.length > 2 && perCard.slice(-2).every((n) => n <= FEW_A_WEEK / 2);
+  if (ending && perCardWeek >= MANY) return { code: "nearly_over" };
   if (!tender && perCardWeek <= FEW_A_WEEK) return { code: "leave", perCardWeek };
   const since = daysBetween(begunOn, today);
   if (since < SHOWS_DAYS) return { code: "early", untilDays: SHOWS_DAYS - since };
-  if (judged.pFalling >= WORKS || (judged.pFalling > FAILS && hasFallen(onCards))) return { code: "working" };
+  // What was counted goes before what was to be expected.
+  if (judged.pFalling >= WORKS || hasFallen(onCards)) return { code: "working" };
   return judged.pFalling <= FAILS ? { code: "not_working", pots: worstPots(judged.inPots) } : { code: "cannot_tell" };
 }
+
+const later = (a: Day, b: Day): Day => (a > b ? a : b);
 
 /** Whether flies have come down to half of the most that was counted, and not up again at the last count. */
 function hasFallen(onCards: readonly RoomCount[]): boolean {

@@ -9,7 +9,7 @@ import { Panel } from "@/ui/Panel";
 import { percent } from "@/wording/chances";
 import { dayCount, dayInWords, fromToday } from "@/wording/dates";
 import { hoursInWords } from "@/wording/dates";
-import { gnatVerdictSentence, gnatWayMeets, gnatWayNames, shortWays } from "@/wording/rooms";
+import { aheadSentence, gnatVerdictSentence, gnatWayMeets, gnatWayNames, shortWays } from "@/wording/rooms";
 import { warmthInWords } from "@/wording/warmth";
 import { GnatChart, GnatTable } from "./_parts/GnatChart";
 import { CountForm } from "./_parts/CountForm";
@@ -42,7 +42,8 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
       <h1>Gnats in the room</h1>
       <p className="fs-5" aria-live="polite">
         {gnatVerdictSentence(verdict, verdictCodes(view))}
-        {judged && ` The chance that none is left is ${percent(judged.pOver)}.`}
+        {judged && ` ${aheadSentence(judged.weeks)} The chance that none is left is ${percent(judged.pOver)}.`}
+        {view.ranOutOn && ` The cards ran out on ${dayInWords(view.ranOutOn)}: hang new ones, or nothing is counted.`}
       </p>
       <div className="row gx-3">
         <div className="col-lg-7">
@@ -130,6 +131,9 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
                     <tr>
                       <th scope="col">Ways</th>
                       <th scope="col" className="text-end">
+                        Flies a week then
+                      </th>
+                      <th scope="col" className="text-end">
                         Over
                       </th>
                       <th scope="col" className="text-end">
@@ -138,9 +142,12 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
                     </tr>
                   </thead>
                   <tbody>
-                    {packages.map(({ ways, pOver, minutes }) => (
+                    {packages.map(({ ways, pOver, week, minutes }) => (
                       <tr key={ways.join()}>
                         <td>{ways.map((way) => shortWays[way]).join(", ")}</td>
+                        <td className="text-end">
+                          {Math.round(week.mean)} ({week.low}–{week.high})
+                        </td>
                         <td className="text-end">{percent(pOver)}</td>
                         <td className="text-end">{hoursInWords(Math.round(minutes))}</td>
                       </tr>

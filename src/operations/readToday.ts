@@ -3,7 +3,7 @@ import type { Day } from "@/core/climate/days";
 import { groupBy } from "@/core/groupBy";
 import type { MixId } from "@/core/mixing/mixes";
 import { mixOf } from "@/core/evening/bath";
-import type { PestId } from "@/core/pests/pests";
+import { isOfRoom, type PestId } from "@/core/pests/pests";
 import { isWork } from "@/core/planning/doses";
 import type { PlantCard } from "@/core/state/plantCard";
 import { together } from "@/db/query";
@@ -59,6 +59,12 @@ export async function readToday(context: Context): Promise<TodayView> {
   );
   const placeName = new Map(allPlaces.map((place) => [place.id, place.name]));
 
+  // Gnats are a matter of the room: a plant that has nothing else is neither set apart nor planned for.
+  const ofRoomAlone = new Set(
+    inCase
+      .filter(({ record }) => record.cases.filter(({ open }) => open).every(({ pest }) => isOfRoom(pest)))
+      .map(({ listed }) => listed.id),
+  );
   const { treatments, unplanned } = nextTreatments(inCase, lookEveryDays, day);
   const due = treatments.filter(({ dueOn }) => dueOn <= day);
   const ahead = [
@@ -72,11 +78,13 @@ export async function readToday(context: Context): Promise<TodayView> {
     sittings: gather(due),
     looksDue: looksDue.map((plant) => cardOf(plant, day)),
     looksDueCount: counts.due,
-    loose: special.filter((p) => p.state === "infested" && !p.apart).map((plant) => cardOf(plant, day)),
+    loose: special
+      .filter((p) => p.state === "infested" && !p.apart && !ofRoomAlone.has(p.id))
+      .map((plant) => cardOf(plant, day)),
     apart: special
       .filter((plant) => plant.apart)
       .map((plant) => ({ ...cardOf(plant, day), placeName: placeName.get(plant.placeId) ?? "" })),
-    unplanned,
+    unplanned: unplanned.filter(({ pest }) => !isOfRoom(pest)),
     next: ahead.toSorted((a, b) => a.day.localeCompare(b.day) || (a.what > b.what ? -1 : 1))[0] ?? null,
     plants: counts.everything,
   };

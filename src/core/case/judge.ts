@@ -5,6 +5,7 @@ import type { PestId } from "../pests/pests";
 import type { GrowthFormId } from "../plants/growthForms";
 import type { Approach } from "../planning/approaches";
 import type { Dose } from "../planning/doses";
+import { leftSitting } from "../planning/looks";
 import { looksUntilSure } from "../planning/lookWorth";
 import { outlookOf } from "../planning/mend";
 import { scorerOf } from "../planning/score";
@@ -49,7 +50,8 @@ export interface Standing {
 /** Everything the application says of a case; plain data, as it is kept. */
 export interface Judgement {
   readonly assessment: Assessment;
-  /** How many clean looks would make it sure enough, when the next would be, and how likely they are; null when eight would not. */
+  /** How many clean looks would make it sure enough, when the next would be, and how likely they are; null when eight would not, and
+   * while nothing has been done since live animals were seen. */
   readonly sureAfter: {
     readonly looks: number;
     readonly next: Day;
@@ -94,7 +96,8 @@ export function judgeCase(input: CaseFileInput, form: GrowthFormId, standing: St
   const next = soonest > today ? soonest : addDays(today, 1);
   const everyDays = Math.max(LOOK_EVERY_DAYS, CLEAN_LOOK_GAP_DAYS);
   const worth =
-    assessment.pClear < ways.clearTarget
+    // Of animals that nobody has touched no look says that they are gone.
+    assessment.pClear < ways.clearTarget && !leftSitting(reckoning)
       ? looksUntilSure(scorer, see, { firstDay: calendar.of(next), everyDays, target: ways.clearTarget })
       : null;
   const judgement = {

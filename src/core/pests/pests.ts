@@ -159,3 +159,8 @@ export function pestOf(id: PestId): Pest {
 export function isKnownPest(id: string): id is PestId {
   return Object.hasOwn(pests, id);
 }
+
+/** Whether a pest is a matter of the room and not of one plant: it flies as long as it is grown. @example isOfRoom("fungusGnat") // true */
+export function isOfRoom(pest: PestId): boolean {
+  return pestOf(pest).stages.at(-1)!.where === "air";
+}

@@ -70,3 +70,9 @@ export function cleanLooksCounted({ timeline: { dt }, past }: Reckoning): number
   }
   return counted;
 }
+
+/** Whether the animals that were seen last are still where they were: neither taken off nor treated. */
+export function leftSitting({ past, lastFind }: Reckoning): boolean {
+  const find = past[lastFind]!;
+  return find.kind === "inspection" && !find.removed && !past.slice(lastFind).some(({ kind }) => kind === "treatment");
+}

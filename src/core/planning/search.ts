@@ -13,7 +13,7 @@ import {
   type Limits,
 } from "./doses";
 import type { ComingDose, ComingLook } from "./future";
-import { FEWEST_LOOKS, MOST_LOOKS, type LooksAfter } from "./looks";
+import { FEWEST_LOOKS, leftSitting, MOST_LOOKS, type LooksAfter } from "./looks";
 import { endOf, quickly, type AfterLooks, type Scorer } from "./score";
 import { bears, washesOf, type StressBudget } from "./stress";
 
@@ -233,12 +233,6 @@ function later(approach: Approach, quick: SearchRequest, usual: Candidate): Cand
     const one = candidateOf(all.slice(0, count), quick, usual.intervalDays, usual.looks.length);
     return one.reaches && criteria.leastWork(one) * AS_GOOD < work ? [one] : [];
   });
-}
-
-/** Whether the animals that were seen last are still where they were: neither taken off nor treated. */
-function leftSitting({ past, lastFind }: Scorer["reckoning"]): boolean {
-  const find = past[lastFind]!;
-  return find.kind === "inspection" && !find.removed && !past.slice(lastFind).some(({ kind }) => kind === "treatment");
 }
 
 /** Of those that are as good as the best by a criterion the one of the widest interval, then of the earliest end. */

@@ -3,6 +3,7 @@ import Link from "next/link";
 import { Strike } from "@/app/_parts/Strike";
 import type { Day } from "@/core/climate/days";
 import type { Plan } from "@/core/case/plans";
+import { isOfRoom } from "@/core/pests/pests";
 import { AsOf } from "@/ui/AsOf";
 import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
@@ -20,6 +21,7 @@ import { warmthInWords } from "@/wording/warmth";
 import { CaseReckoned } from "./_parts/CaseReckoned";
 import { comingDoses, lastDay, marksOf } from "./_parts/timeline";
 import { caseOf } from "./_parts/caseOf";
+import { Presses } from "./_parts/Presses";
 import { Steps } from "@/app/_parts/Steps";
 import { WhyStill } from "./_parts/WhyStill";
 
@@ -39,7 +41,6 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
   const unreckonable = judged && !judged.judged.ok ? judged.judged.problems : null;
   const outlook = judgement?.outlook ?? null;
   const { plant, card, place } = view;
-  const next = plan === null ? "plan" : view.nextStep === null ? "look" : "treat";
   const facts = {
     look: view.facts.looks,
     act: view.facts.acts,
@@ -64,47 +65,18 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
               : stateInWords(card.state, card.petals, card.apart)}
           </p>
         </div>
-        {found.open && (
-          <div className="d-flex flex-wrap gap-2">
-            {plan && (
-              <Link
-                className={`btn btn-${next === "treat" ? "" : "outline-"}primary`}
-                href={`/cases/${found.id}/treat`}
-              >
-                Treat
-              </Link>
-            )}
-            <Link className={`btn btn-${next === "plan" ? "" : "outline-"}primary`} href={`/cases/${found.id}/plan`}>
-              {plan ? "Change the plan" : "Make a plan"}
-            </Link>
-            <Link className={`btn btn-${next === "look" ? "" : "outline-"}primary`} href={`/plants/${plant.id}/look`}>
-              Look
-            </Link>
-            {!plan && (
-              <Link className="btn btn-outline-primary" href={`/cases/${found.id}/decide`}>
-                What first?
-              </Link>
-            )}
-            {found.pest === "rootMealybug" && (
-              <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/unpot`}>
-                Unpot
-              </Link>
-            )}
-            <Link className="btn btn-outline-primary" href={`/cases/${found.id}/around`}>
-              Who else, and where from
-            </Link>
-            {!card.apart && (
-              <Link className="btn btn-danger" href={`/plants/${plant.id}/apart`}>
-                Set apart
-              </Link>
-            )}
-          </div>
-        )}
+        {found.open && <Presses view={view} />}
       </div>
       {judgement && (
         <p className="fs-5 mb-3">
           {surenessSentence(judgement)}
           {!judged!.current && " (As it was before the last change; it is being reckoned anew.)"}
+        </p>
+      )}
+      {found.open && isOfRoom(found.pest) && (
+        <p className="mb-3">
+          Gnats are a matter of the room: cards are counted and the ways against them kept up there, for all pots
+          together.
         </p>
       )}
       {found.open && !judged && <p className="fs-5 mb-3">It is being reckoned; come back in a moment.</p>}

@@ -3,9 +3,9 @@
 import type { CaseHistory } from "../../src/core/clearance/history";
 
 const REACH = [
-  [2, "low", 0.25],
+  [2.5, "low", 0.25],
   [1, "likely", 0.5],
-  [0.5, "high", 0.25],
+  [1 / 3, "high", 0.25],
 ] as const;
 const EGGS = [
   [0.6, 0.25],
@@ -50,9 +50,9 @@ export function plainly(history: CaseHistory, shares: Float64Array, asOfDays: nu
   const logWeights: number[] = [];
   const clear: number[] = [];
   const left: number[] = [];
-  const m = new Float64Array(N + 3);
   const v = new Float64Array(N + 3);
-  const unseen = new Float64Array(N);
+  const together = new Float64Array(N);
+  const d = new Float64Array(N + 3);
   const seenShares = new Float64Array(N);
   const chances = new Float64Array(N);
   for (const [escape, column, reachPrior] of REACH) {
@@ -60,10 +60,6 @@ export function plainly(history: CaseHistory, shares: Float64Array, asOfDays: nu
       // Where the numbers start, and the finds after the first.
       let log = Math.log(reachPrior * eggPrior);
       let c = 0;
-      let shape = 0;
-      let start = 0;
-      let lastFind = 0;
-      let step = 0;
       const fill = (event: (typeof events)[number]) => {
         for (let i = 0; i < N; i++) {
           const stage = stageOf[(i / 3) | 0]!;
@@ -76,83 +72,28 @@ export function plainly(history: CaseHistory, shares: Float64Array, asOfDays: nu
           }
         }
       };
-      const on = (to: number) => {
-        for (; step < to; step++) {
-          const row = Math.floor(step / perDay) * stages;
-          let b0 = 0;
-          let b1 = 0;
-          let b2 = 0;
-          m[N] = m[N + 1] = m[N + 2] = 0;
-          for (let k = K - 1; k >= 0; k--) {
-            const stage = stageOf[k]!;
-            const i = 3 * k;
-            const s = survive[stage]!;
-            const a = advance[row + stage]!;
-            const l = lay[row + stage]! * eggs;
-            const x = m[i]!;
-            const y = m[i + 1]!;
-            const z = m[i + 2]!;
-            b0 += l * x;
-            b1 += l * y;
-            b2 += l * z;
-            let X = x;
-            let Y = y;
-            let Z = z;
-            if (mobile[stage]) {
-              X = x * go[0]! + y * go[3]! + z * go[6]!;
-              Y = x * go[1]! + y * go[4]! + z * go[7]!;
-              Z = x * go[2]! + y * go[5]! + z * go[8]!;
-            }
-            m[i] = s * (1 - a) * X;
-            m[i + 1] = s * (1 - a) * Y;
-            m[i + 2] = s * (1 - a) * Z;
-            m[i + 3]! += s * a * X;
-            m[i + 4]! += s * a * Y;
-            m[i + 5]! += s * a * Z;
-          }
-          m[0]! += b0;
-          m[1]! += b1;
-          m[2]! += b2;
-        }
-      };
-      for (let e = 0; e < events.length; e++) {
-        const event = events[e]!;
-        if (event.kind === "lasting") continue;
-        const at = Math.round(event.atDays / dt);
-        fill(event);
-        if (e === 0 && event.kind === "inspection") {
-          let visible = 0;
-          for (let i = 0; i < N; i++) visible += shares[i]! * chances[i]!;
-          const total = (1 + event.found) / (1 / 200 + visible);
-          c = event.removed ? 0 : event.found;
-          shape = 1 + event.found;
-          for (let i = 0; i < N; i++) {
-            unseen[i] = total * shares[i]! * (1 - chances[i]!);
-            seenShares[i] = (shares[i]! * chances[i]!) / visible;
-            m[i] = unseen[i]! + c * seenShares[i]!;
-          }
-          step = start = at;
-          continue;
-        }
-        on(at);
-        if (event.kind === "treatment") for (let i = 0; i < N; i++) m[i]! *= 1 - chances[i]!;
-        else if (event.kind === "inspection") {
-          let visible = 0;
-          for (let i = 0; i < N; i++) visible += m[i]! * chances[i]!;
-          if (event.found > 0) throw new RangeError("the plain version knows one find");
-          for (let i = 0; i < N; i++) m[i]! *= ((1 - chances[i]!) * 2) / (2 + visible);
-        }
+      const [first, ...later] = events;
+      if (first?.kind !== "inspection" || later.some((one) => one.kind === "inspection" && one.found > 0))
+        throw new RangeError("the plain version knows one find, on the first day");
+      fill(first);
+      let visible = 0;
+      for (let i = 0; i < N; i++) visible += shares[i]! * chances[i]!;
+      const total = (1 + first.found) / (1 / 200 + visible);
+      const stay = first.removed ? 0 : first.found;
+      c = Math.min(2, stay);
+      for (let i = 0; i < N; i++) {
+        seenShares[i] = (shares[i]! * chances[i]!) / visible;
+        together[i] = total * shares[i]! * (1 - chances[i]!) + (stay - c) * seenShares[i]!;
       }
-      on(steps);
-      let sum = 0;
-      for (let i = 0; i < N; i++) sum += m[i]!;
-      left.push(sum);
       // Backward: gone and unseen, then unseen alone.
+      // With the second goes how many are left of one animal where nothing was seen.
+      let expected = 0;
       const logs = [0, 1].map((all) => {
-        for (let i = 0; i < N; i++) v[i] = all;
+        for (let i = 0; i < N; i++) d[i] = v[i] = all;
         v[N] = v[N + 1] = v[N + 2] = 1;
+        d[N] = d[N + 1] = d[N + 2] = 0;
         let at = steps;
-        for (let e = events.length - 1; e >= lastFind; e--) {
+        for (let e = events.length - 1; e >= 0; e--) {
           const event = events[e]!;
           if (event.kind === "lasting") continue;
           for (const begin = Math.round(event.atDays / dt); at > begin; at--) {
@@ -163,6 +104,12 @@ export function plainly(history: CaseHistory, shares: Float64Array, asOfDays: nu
             let x = v[0]!;
             let y = v[1]!;
             let z = v[2]!;
+            const d0 = d[0]!;
+            const d1 = d[1]!;
+            const d2 = d[2]!;
+            let dx = d0;
+            let dy = d1;
+            let dz = d2;
             for (let k = 0; k < K; k++) {
               const stage = stageOf[k]!;
               const i = 3 * k;
@@ -180,6 +127,15 @@ export function plainly(history: CaseHistory, shares: Float64Array, asOfDays: nu
                 B = go[3]! * X + go[4]! * Y + go[5]! * Z;
                 C = go[6]! * X + go[7]! * Y + go[8]! * Z;
               }
+              const DX = (1 - a) * dx + a * d[i + 3]!;
+              const DY = (1 - a) * dy + a * d[i + 4]!;
+              const DZ = (1 - a) * dz + a * d[i + 5]!;
+              dx = d[i + 3]!;
+              dy = d[i + 4]!;
+              dz = d[i + 5]!;
+              d[i] = s * (mobile[stage] ? go[0]! * DX + go[1]! * DY + go[2]! * DZ : DX);
+              d[i + 1] = s * (mobile[stage] ? go[3]! * DX + go[4]! * DY + go[5]! * DZ : DY);
+              d[i + 2] = s * (mobile[stage] ? go[6]! * DX + go[7]! * DY + go[8]! * DZ : DZ);
               x = v[i + 3]!;
               y = v[i + 4]!;
               z = v[i + 5]!;
@@ -187,30 +143,41 @@ export function plainly(history: CaseHistory, shares: Float64Array, asOfDays: nu
               v[i + 1] = 1 - s + s * B;
               v[i + 2] = 1 - s + s * C;
               if (l > 0) {
-                v[i]! *= Math.exp(l * e0);
-                v[i + 1]! *= Math.exp(l * e1);
-                v[i + 2]! *= Math.exp(l * e2);
+                const laid = [Math.exp(l * e0), Math.exp(l * e1), Math.exp(l * e2)] as const;
+                d[i] = laid[0] * (d[i]! + v[i]! * l * d0);
+                d[i + 1] = laid[1] * (d[i + 1]! + v[i + 1]! * l * d1);
+                d[i + 2] = laid[2] * (d[i + 2]! + v[i + 2]! * l * d2);
+                v[i]! *= laid[0];
+                v[i + 1]! *= laid[1];
+                v[i + 2]! *= laid[2];
               }
             }
           }
           if (e === 0) break;
           fill(event);
           const dead = event.kind === "treatment" ? 1 : 0;
-          for (let i = 0; i < N; i++) v[i] = dead * chances[i]! + (1 - chances[i]!) * v[i]!;
+          for (let i = 0; i < N; i++) {
+            v[i] = dead * chances[i]! + (1 - chances[i]!) * v[i]!;
+            d[i]! *= 1 - chances[i]!;
+          }
         }
         let short = 0;
         let ones = 0;
+        let many = 0;
+        let some = 0;
         for (let i = 0; i < N; i++) {
-          short += unseen[i]! * (1 - v[i]!);
+          short += together[i]! * (1 - v[i]!);
           ones += seenShares[i]! * v[i]!;
+          many += together[i]! * d[i]!;
+          some += seenShares[i]! * d[i]!;
         }
-        return (c > 0 ? c * Math.log(ones) : 0) - shape * Math.log1p(short / shape);
+        expected = many / (1 + short) + (c > 0 ? (c * some) / ones : 0);
+        return (c > 0 ? c * Math.log(ones) : 0) - Math.log1p(short);
       }) as [number, number];
+      left.push(expected);
       log += logs[1];
       logWeights.push(log);
       clear.push(Math.exp(logs[0] - logs[1]));
-      void start;
-      lastFind = 0;
     }
   }
   const greatest = Math.max(...logWeights);

@@ -44,6 +44,8 @@ interface Animal {
   site: Site;
   stage: number;
   part: number;
+  /** Sits where neither eye nor hand nor spray comes. */
+  hidden?: boolean;
 }
 
 /** What is believed of the animals at a look, by the rules (not by the recursions): numbers by site, stage and part. */
@@ -334,7 +336,10 @@ export interface Life {
   readonly hopeless: () => boolean;
 }
 
-/** A population of so many animals in the given shares by type, in one scenario, at the first day's warmth for ever. */
+/**
+ * A population of so many animals in the given shares by type, in one scenario, at the first day's warmth for ever. Of those born so
+ * many sit where nothing comes, `hidden` of all, until they grow up elsewhere: never.
+ */
 export function liveOn(
   history: CaseHistory,
   shares: readonly number[],
@@ -342,28 +347,36 @@ export function liveOn(
   scenario: Scenario,
   dice: Dice,
   begun: number,
+  hidden = 0,
 ): Life {
   const rules = { history, scenario, dt, dice };
   const types = typesOf(rules);
+  const hide = (animal: Animal): Animal => {
+    animal.hidden ??= hidden > 0 && dice.uniform() < hidden;
+    return animal;
+  };
   const some = (count: number, of: readonly number[]): Animal[] =>
     Array.from({ length: count }, () => {
       let at = dice.uniform();
-      return { ...(types.find((_, i) => (at -= of[i]!) < 0) ?? types.at(-1)!) };
+      return hide({ ...(types.find((_, i) => (at -= of[i]!) < 0) ?? types.at(-1)!) });
     });
   let animals = some(begun, shares);
   return {
     come(count, of) {
       animals.push(...some(count, of));
     },
-    look: (see) => animals.filter(({ stage, site }) => dice.uniform() < see[stage]![site]).length,
+    look: (see) =>
+      animals.filter(({ stage, site, hidden: away }) => !away && dice.uniform() < see[stage]![site]).length,
     treat(event) {
       animals = animals.filter(
-        (animal) => dice.uniform() >= event.kill[animal.stage]![scenario.column] * hitChance(rules, event, animal),
+        (animal) =>
+          animal.hidden ||
+          dice.uniform() >= event.kill[animal.stage]![scenario.column] * hitChance(rules, event, animal),
       );
     },
     pass(days) {
       for (let step = 0; step < Math.round(days / dt) && animals.length <= HOPELESS; step++)
-        animals = stepOn(rules, animals, 0);
+        animals = stepOn(rules, animals, 0).map(hide);
     },
     left: () => animals.length,
     hopeless: () => animals.length > HOPELESS,

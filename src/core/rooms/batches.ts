@@ -38,25 +38,49 @@ export function workDaysBetween(from: Day, until: Day, weekdays: readonly number
 }
 
 /**
- * Plants into evenings: each, the weightiest first, on the first evening that still has the time and, if it must dry, the place for it.
+ * Plants into evenings: each, the weightiest first, on the first evening that still has the time and, if it must dry, the place for it;
+ * where that leaves some over and all of them fit if the longest are placed first, they are placed so, the weightiest evenings first.
  * No evening carries more than its minutes times its hands, nor dries more pots than it can; each plant has its turn once or is left.
  * A plant that takes more than a whole evening is left. `days` ascending. @example inBatches([], [], room).left // []
  */
 export function inBatches(plants: readonly BatchPlant[], days: readonly Day[], room: EveningRoom): Batches {
-  const capacity = room.minutes * room.helpers;
-  const open = days.map((day) => ({ day, plantIds: [] as string[], minutes: 0, drying: 0 }));
-  const left: string[] = [];
-  const order = plants.toSorted((a, b) => b.weight - a.weight || (a.plantId < b.plantId ? -1 : 1));
-  for (const { plantId, minutes, dries } of order) {
-    const need = dries ? 1 : 0;
-    const evening = open.find((one) => one.minutes + minutes <= capacity && one.drying + need <= room.dryingPots);
-    if (!evening) {
-      left.push(plantId);
-      continue;
-    }
-    evening.plantIds.push(plantId);
-    evening.minutes += minutes;
-    evening.drying += need;
+  const byWeight = plants.toSorted((a, b) => b.weight - a.weight || (a.plantId < b.plantId ? -1 : 1));
+  const first = placed(byWeight, days.length, room);
+  const other =
+    first.left.length === 0
+      ? first
+      : placed(
+          byWeight.toSorted((a, b) => b.minutes - a.minutes),
+          days.length,
+          room,
+        );
+  const { evenings, left } = other.left.length === 0 ? other : first;
+  const weightOf = (all: readonly BatchPlant[]) => all.reduce((sum, { weight }) => sum + weight, 0);
+  const order = first.left.length > 0 && other.left.length === 0;
+  const sorted = order ? evenings.toSorted((a, b) => weightOf(b) - weightOf(a)) : evenings;
+  return {
+    batches: sorted.flatMap((all, i) => (all.length > 0 ? [batchOf(days[i]!, all)] : [])),
+    left: left.map(({ plantId }) => plantId),
+  };
+}
+
+const batchOf = (day: Day, plants: readonly BatchPlant[]): Batch => ({
+  day,
+  plantIds: plants.map(({ plantId }) => plantId),
+  minutes: plants.reduce((sum, { minutes }) => sum + minutes, 0),
+  drying: plants.filter(({ dries }) => dries).length,
+});
+
+/** Each in its order on the first evening that has room for it. */
+function placed(order: readonly BatchPlant[], count: number, { minutes: most, helpers, dryingPots }: EveningRoom) {
+  const evenings = Array.from({ length: count }, () => [] as BatchPlant[]);
+  const left: BatchPlant[] = [];
+  for (const plant of order) {
+    const fits = evenings.find((all) => {
+      const { minutes, drying } = batchOf("1970-01-01" as Day, [...all, plant]);
+      return minutes <= most * helpers && drying <= dryingPots;
+    });
+    (fits ?? left).push(plant);
   }
-  return { batches: open.filter(({ plantIds }) => plantIds.length > 0), left };
+  return { evenings, left };
 }

@@ -93,6 +93,13 @@ describe("batches", () => {
     );
   });
 
+  it("leave none over where all fit some way", () => {
+    const plants = [20, 30, 40, 30].map((minutes, i) => ({ plantId: `p${i}`, minutes, dries: false, weight: i }));
+    const { batches, left } = inBatches(plants, [on(0), on(1)], { minutes: 60, helpers: 1, dryingPots: 9 });
+    expect(left).toEqual([]);
+    expect(batches.map(({ minutes }) => minutes)).toEqual([60, 60]);
+  });
+
   it("take the weightiest first", () => {
     const plants = [0.1, 0.9, 0.5].map((weight, i) => ({ plantId: `p${i}`, minutes: 30, dries: true, weight }));
     const { batches, left } = inBatches(plants, [on(0), on(1)], { minutes: 30, helpers: 1, dryingPots: 1 });

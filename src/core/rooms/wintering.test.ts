@@ -86,5 +86,8 @@ describe("the way in for winter, whatever the plant", () => {
     // A year on, on the same weekday.
     expect(moveBefore(nights, 5, day("2026-12-01"))).toBe("2026-12-29");
     expect(moveBefore(nights, 5, day("2026-12-30") as Day)).toBeNull();
+    // Asked in April it is autumn's first cold night that counts, and not a late frost.
+    const year = ["2025-05-02", "2025-10-20", "2025-11-15", "2026-03-01"].map((one) => ({ day: day(one), minC: 3 }));
+    expect(moveBefore(year, 5, day("2026-04-20"))).toBe("2026-10-19");
   });
 });

@@ -108,9 +108,13 @@ export function winterBegin(moveOn: Day, weeks: number): Day {
   return addDays(moveOn, -7 * weeks);
 }
 
+/** After so many days without a cold night the next one is autumn's, not a late frost of spring (HOUSE). */
+const SUMMER_DAYS = 30;
+
 /**
- * The day before the first night colder than a plant may have, from the nights of the last autumn that are on record: the same day of
- * the year to come after `today`; null where no such night is on record. @example moveBefore([], 10, today) // null
+ * The day before the first autumn night colder than a plant may have, from the nights of the last year that are on record: the same
+ * day of the year to come after `today`; null where no such night is on record. Of several cold spells the one after the summer counts.
+ * @example moveBefore([], 10, today) // null
  */
 export function moveBefore(
   nights: readonly { readonly day: Day; readonly minC: number }[],
@@ -120,8 +124,9 @@ export function moveBefore(
   const yearAgo = addDays(today, -365);
   const cold = nights
     .filter(({ day, minC }) => minC < coldestC && day >= yearAgo && day <= today)
-    .map(({ day }) => addDays(day, 364))
-    .filter((day) => day > today)
-    .toSorted()[0];
-  return cold ?? null;
+    .map(({ day }) => day)
+    .toSorted();
+  const afterSummer = cold.filter((day, i) => i > 0 && daysBetween(cold[i - 1]!, day) > SUMMER_DAYS);
+  const first = [...(afterSummer.length > 0 ? afterSummer : cold)].map((day) => addDays(day, 364));
+  return first.find((day) => day > today) ?? null;
 }

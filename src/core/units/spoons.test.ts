@@ -25,6 +25,11 @@ describe("the nearest pour", () => {
     expect(nearestPour(mL(volume), spoons)).toBeNull();
   });
 
+  it("a spoon that is far off gives way to a smaller one that is not: six tablespoons, not half a cup", () => {
+    expect(nearestPour(mL(89), "us")).toMatchObject({ measure: "usTablespoon", count: 6 });
+    expect(nearestPour(mL(120), "us")).toMatchObject({ measure: "usCup", count: 0.5 });
+  });
+
   it("is off by no more than half a step, and says by how much", () => {
     fc.assert(
       fc.property(fc.double({ min: 2.5, max: 80, noNaN: true }), fc.constantFrom("metric", "us"), (volume, spoons) => {

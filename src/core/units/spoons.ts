@@ -16,6 +16,9 @@ export interface Pour {
 /** Nobody counts more than this many spoonfuls; beyond it a jug is meant (common practice). */
 const MOST_SPOONFULS = 6;
 
+/** A larger spoon is taken where it is off by no more than this; else whichever comes nearest (HOUSE). */
+const NEAR_ENOUGH = 0.1;
+
 const spoonsOf: Record<SpoonSet, readonly { measure: Measure; step: number; from: number }[]> = {
   syringe: [],
   metric: [
@@ -30,18 +33,20 @@ const spoonsOf: Record<SpoonSet, readonly { measure: Measure; step: number; from
 };
 
 /**
- * The pour nearest to `volume` with the given spoons: the largest spoon that is at least partly filled.
+ * The pour nearest to `volume` with the given spoons: the largest spoon that is at least partly filled and measures it to a tenth.
  * Returns null when the keeper uses a syringe (millilitres are then the answer), for 0 mL, for more than six
  * spoonfuls, and under an eighth of a teaspoon, where no spoon is honest any more and drops or a syringe are.
  * Rounding steps are the marks of usual spoon sets (common practice, no source).
  * @example nearestPour(mL(10), "us") // { measure: "usTeaspoon", count: 2, error: -0.014… }
  */
 export function nearestPour(volume: Millilitres, spoons: SpoonSet): Pour | null {
+  const pours: Pour[] = [];
   for (const { measure, step, from } of spoonsOf[spoons]) {
     const exact = fromMillilitres(volume, measure);
     const count = Math.round(exact / step) * step;
-    if (count > MOST_SPOONFULS) return null;
-    if (count >= from && exact >= from * 0.5) return { measure, count, error: count / exact - 1 };
+    if (count > MOST_SPOONFULS) break;
+    if (count >= from && exact >= from * 0.5) pours.push({ measure, count, error: count / exact - 1 });
   }
-  return null;
+  const near = pours.find(({ error }) => Math.abs(error) <= NEAR_ENOUGH);
+  return near ?? pours.toSorted((a, b) => Math.abs(a.error) - Math.abs(b.error))[0] ?? null;
 }

@@ -14,7 +14,7 @@ export function PlantLine({ plant, note, children }: { plant: PlantCard; note?: 
           {plant.code} {plant.name}
         </LinkIfOpen>
         <div className="small text-body-secondary">
-          {stateInWords(plant.state, plant.petals, plant.apart)}
+          {stateInWords(plant.state, plant.petals, plant.apart, plant)}
           {note && <> · {note}</>}
         </div>
       </div>

@@ -1,8 +1,22 @@
 import type { PlantState } from "@/core/plants/states";
+import type { PlantCard } from "@/core/state/plantCard";
 import { stateNames } from "./names";
 
-/** The state of a plant in words: "getting surer, 3 of 5 petals, set apart". */
-export function stateInWords(state: PlantState, petals: number, apart: boolean): string {
+/**
+ * The state of a plant in words: "getting surer, 3 of 5 petals, set apart". A plant that nobody has looked at is not called clear, nor
+ * is one with signs that are open without a name at risk of something else: `beside` says so where it is known.
+ */
+export function stateInWords(
+  state: PlantState,
+  petals: number,
+  apart: boolean,
+  beside: Partial<Pick<PlantCard, "lastLookOn" | "lookDueFor">> = {},
+): string {
   const opened = state === "surer" ? `, ${petals} of 5 petals` : "";
-  return `${stateNames[state]}${opened}${apart ? ", set apart" : ""}`;
+  return `${nameOf(state, beside)}${opened}${apart ? ", set apart" : ""}`;
+}
+
+function nameOf(state: PlantState, { lastLookOn, lookDueFor }: Parameters<typeof stateInWords>[3] & object): string {
+  if ((state === "clear" || state === "overdue") && lastLookOn === null) return "not yet looked at";
+  return state === "atRisk" && lookDueFor === "unnamed" ? "signs open" : stateNames[state];
 }

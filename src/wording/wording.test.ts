@@ -112,6 +112,8 @@ describe("sentences", () => {
   it("a state in words, with its petals and the jar", () => {
     expect(stateInWords("surer", 3, true)).toBe("getting surer, 3 of 5 petals, set apart");
     expect(stateInWords("atRisk", 0, false)).toBe("at risk");
+    expect(stateInWords("clear", 0, false, { lastLookOn: null })).toBe("not yet looked at");
+    expect(stateInWords("atRisk", 0, false, { lastLookOn: null, lookDueFor: "unnamed" })).toBe("signs open");
   });
 
   it("why not yet, each reason with its day", () => {

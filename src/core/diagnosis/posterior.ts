@@ -19,16 +19,22 @@ export interface Posterior {
 
 /**
  * The chance that a sign is there with exactly these pests: each pest shows it or not without regard to the others
- * (noisy-or), and without any pest it has the chance it has on a healthy plant.
+ * (noisy-or), and without any pest it has the chance it has on a healthy plant; never less than a leak, since every sign has causes of
+ * which nobody thinks.
  * Source: noisy-or, J. Pearl, Probabilistic Reasoning in Intelligent Systems, 1988, section 4.3.2.
  */
+const LEAK = 0.01;
+
 const chanceBySet: Readonly<Record<SignId, Float64Array>> = Object.fromEntries(
   signIds.map((sign) => {
     const byPest = suspectIds.map((pest) => 1 - likelihoodOf(sign, pest));
     const chances = Float64Array.from({ length: SETS }, (_, set) =>
-      set === 0
-        ? likelihoodOf(sign, null)
-        : 1 - byPest.reduce((miss, m, bit) => (set & (1 << bit) ? miss * m : miss), 1),
+      Math.max(
+        LEAK,
+        set === 0
+          ? likelihoodOf(sign, null)
+          : 1 - byPest.reduce((miss, m, bit) => (set & (1 << bit) ? miss * m : miss), 1),
+      ),
     );
     return [sign, chances];
   }),

@@ -11,6 +11,8 @@ export interface PlantCard {
   readonly state: PlantState;
   readonly petals: number;
   readonly apart: boolean;
+  /** The last look at it; null while it has never been looked at. */
+  readonly lastLookOn: Day | null;
   readonly lookDueOn: Day;
   /** The programme that asks for the next look. */
   readonly lookDueFor: ProgrammeKindId;

@@ -8,7 +8,8 @@ import type { ListedPlant } from "@/db/stores/plantStates";
 export function cardOf(plant: ListedPlant, today: Day): PlantCard {
   const { id, code, name, placeId, petals, apart, lookDueFor } = plant;
   const lookDueOn = plant.lookDueOn as Day;
-  return { id, code, name, placeId, petals, apart, lookDueOn, lookDueFor, state: stateShown(plant, today) };
+  const lastLookOn = plant.lastLookOn as Day | null;
+  return { id, code, name, placeId, petals, apart, lastLookOn, lookDueOn, lookDueFor, state: stateShown(plant, today) };
 }
 
 /** How a plant stands, as of a day. */

@@ -3,7 +3,9 @@ import Link from "next/link";
 import { Strike } from "@/app/_parts/Strike";
 import type { Day } from "@/core/climate/days";
 import type { Plan } from "@/core/case/plans";
+import { standing } from "@/core/facts/facts";
 import { isOfRoom } from "@/core/pests/pests";
+import type { CaseView } from "@/operations/readCase";
 import { AsOf } from "@/ui/AsOf";
 import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
@@ -31,6 +33,12 @@ export const metadata: Metadata = { title: "Case" };
 function dosesOf(plan: Plan): string {
   const told = plan.steps.flatMap(({ dose }) => (dose ? [plannedInWords(dose)] : []));
   return [...new Set(told)].join("; then ");
+}
+
+/** Clean looks since it was found last. */
+function cleanSince({ facts, found }: CaseView): number {
+  const looks = standing(facts.looks);
+  return looks.length - 1 - looks.findLastIndex((look) => look.finds.some(({ pest }) => pest === found.pest));
 }
 
 export default async function CasePage({ params }: { params: Promise<{ id: string }> }) {
@@ -62,7 +70,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
           <p className="mb-0 fs-5">
             {closing
               ? `Closed on ${dayInWords(closing.day)}: ${outcomeNames[closing.outcome].toLowerCase()}`
-              : stateInWords(card.state, card.petals, card.apart)}
+              : stateInWords(card.state, card.petals, card.apart, card)}
           </p>
         </div>
         {found.open && <Presses view={view} />}
@@ -150,8 +158,14 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
               </p>
             </Panel>
           )}
-          {view.file && view.founders !== null && (
-            <WhyStill file={view.file} founders={view.founders} caseId={found.id} plantId={plant.id} />
+          {view.file && view.founders !== null && !clearance.met && (
+            <WhyStill
+              folded={cleanSince(view) >= 2}
+              file={view.file}
+              founders={view.founders}
+              caseId={found.id}
+              plantId={plant.id}
+            />
           )}
           <Panel title="Steps">
             {plan ? (

@@ -66,7 +66,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
           <p className="mb-0 text-body-secondary">{plant.code}</p>
           <h1 className="mb-0">{plant.name}</h1>
           <p className="mb-0 fs-5">
-            {stateInWords(card.state, card.petals, card.apart)}
+            {stateInWords(card.state, card.petals, card.apart, card)}
             {archived && ", archived"}
           </p>
         </div>

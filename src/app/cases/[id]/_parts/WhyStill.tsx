@@ -8,7 +8,12 @@ import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/chances";
 import { explanationNames, whatToChange } from "@/wording/escalation";
 
+/** What is less likely than this is not told. */
+const SHOWN_FROM = 0.05;
+
 interface Props {
+  /** Whether clean looks since have made it old news: it is folded then. */
+  folded: boolean;
   file: CaseFileInput;
   founders: number;
   caseId: string;
@@ -16,11 +21,13 @@ interface Props {
 }
 
 /** Why there are still some after treatments, each explanation with its odds, and what the likeliest asks for. */
-export function WhyStill({ file, founders, caseId, plantId }: Props) {
+export function WhyStill({ folded, file, founders, caseId, plantId }: Props) {
   const reckoner = useReckoner();
   const key = JSON.stringify([file, founders]);
   const { answer, failed, again } = useAnswer(reckoner, (remote) => remote.explain(file, { founders }), key);
-  const [first] = answer ?? [];
+  const shown = (answer ?? []).filter(({ p }) => p >= SHOWN_FROM);
+  const told = shown.reduce((sum, { p }) => sum + p, 0);
+  const [first] = shown;
   const goes = {
     missed: [`/cases/${caseId}/plan`, "Change the plan"],
     asExpected: [`/plants/${plantId}/look`, "Look"],
@@ -28,18 +35,16 @@ export function WhyStill({ file, founders, caseId, plantId }: Props) {
     reinfested: [`/cases/${caseId}/around`, "Who else, and where from"],
   } as const;
   if (failed) return <NotReckoned again={again} />;
-  if (!answer || !first) return null;
+  if (!first) return null;
   const [href, label] = goes[first.id];
-  return (
-    <Panel title="Found again after treating: why?">
+  const reasons = (
+    <>
       <ul className="ps-3 mb-2">
-        {answer
-          .filter(({ p }) => p >= 0.005)
-          .map(({ id, p }) => (
-            <li key={id} className={id === first.id ? "fw-semibold" : undefined}>
-              {explanationNames[id]}: {percent(p)}
-            </li>
-          ))}
+        {shown.map(({ id, p }) => (
+          <li key={id} className={id === first.id ? "fw-semibold" : undefined}>
+            {explanationNames[id]}: {percent(p / told)}
+          </li>
+        ))}
       </ul>
       <p className="mb-2">{whatToChange[first.id]}</p>
       <Link className="btn btn-outline-primary" href={href}>
@@ -48,6 +53,15 @@ export function WhyStill({ file, founders, caseId, plantId }: Props) {
       <p className="small text-body-secondary mt-2 mb-0">
         Odds of these four against each other, by everything on record. What each is beforehand is our own estimate.
       </p>
-    </Panel>
+    </>
+  );
+  const title = "Found again after treating: why?";
+  return folded ? (
+    <details className="mb-3">
+      <summary>{title}</summary>
+      {reasons}
+    </details>
+  ) : (
+    <Panel title={title}>{reasons}</Panel>
   );
 }

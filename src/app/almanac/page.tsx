@@ -56,6 +56,13 @@ export default function AlmanacPage() {
               ))}
             </ul>
           </Panel>
+          <Panel title="How it is reckoned">
+            <p className="mb-0">
+              <Link href="/almanac/method">
+                What is from literature, what our own estimate, and how often it was right
+              </Link>
+            </p>
+          </Panel>
           <Panel title="Life cycles">
             <p>
               Two courses side by side against a case of your making: drag a treatment, or how many sit where no spray

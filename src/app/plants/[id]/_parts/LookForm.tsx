@@ -53,6 +53,11 @@ export function LookForm({ mending, ...props }: Props & { mending: string | null
   return <Look {...props} kept={entry?.deed.kind === "look" ? { entryId: entry.id, input: entry.deed.input } : null} />;
 }
 
+/** Every place that can be looked at so: nobody sees roots but of a plant out of its pot. */
+function allSeenWith(tool: ToolId, form: GrowthFormId): SpotId[] {
+  return spotsOf(form).filter((spot) => spot !== "roots" || tool === "unpotted");
+}
+
 type Kept = { readonly entryId: string; readonly input: z.input<typeof recordLook> };
 
 function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & { kept: Kept | null }) {
@@ -65,7 +70,7 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
       plantId,
       at: now,
       tool,
-      spots: all ? spotsOf(growthForm).filter((spot) => spot !== "roots") : ([] as SpotId[]),
+      spots: all ? allSeenWith(tool, growthForm) : ([] as SpotId[]),
       turned: true,
       note: "",
       newLeaves: "",
@@ -87,7 +92,7 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
       <div className="mb-3">
         <Button
           variant="outline-primary"
-          onClick={() => form.setValue("spots", [...spotsOf(growthForm)], { shouldValidate: true })}
+          onClick={() => form.setValue("spots", allSeenWith(form.getValues("tool"), growthForm), { shouldValidate: true })}
         >
           All of them
         </Button>

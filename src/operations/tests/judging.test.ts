@@ -30,6 +30,7 @@ let pantry: string;
 beforeEach(async () => ({ context, shelf, pantry } = await freshCollection()));
 
 const spots = [...spotsOf("trailingVine")];
+const sprayed = spotsFor("sprayAndSwab", "trailingVine");
 const reached = spotsFor("sprayAndSwab", "trailingVine");
 const thorough = { mix: "alcoholFull", technique: "sprayAndSwab", spots: reached } as const;
 const plan = (caseId: string, dates: string[], over = {}) =>
@@ -133,7 +134,7 @@ describe("the judgement of a case", () => {
     const id = await plantOn(context, shelf);
     const caseId = await openCaseOn(context, id, 20);
     for (const ago of [20, 16, 12])
-      await recordAct(context, aSpray(id, caseId, ago, { technique: "sprayAndSwab", spots }));
+      expectOk(await recordAct(context, aSpray(id, caseId, ago, { technique: "sprayAndSwab", spots: sprayed })));
     await recordLook(context, aLook(id, 2, { tool: "lamp", spots }));
     const { sureAfter } = await judgement(caseId);
     expect(sureAfter!.looks).toBeGreaterThanOrEqual(1);
@@ -142,6 +143,11 @@ describe("the judgement of a case", () => {
     const notYet = (await readCase(context, caseId))!.clearance.notYet.map((reason) => reason.code);
     expect(notYet).toContain("not_sure_enough");
   });
+});
+
+it("promises nothing of looks at animals that nobody has touched", async () => {
+  const caseId = await openCaseOn(context, await plantOn(context, shelf), 3);
+  expect((await judgement(caseId)).sureAfter).toBeNull();
 });
 
 describe("the outlook of a plan", () => {

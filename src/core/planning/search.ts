@@ -136,12 +136,24 @@ export function searchSchedules(approach: Approach, request: SearchRequest): Fou
   if (!(target > 0 && target < 1)) throw new RangeError(`the target is between 0 and 1, got ${target}`);
   const quick = { ...request, scorer: quickly(request.scorer) };
   const tried: Candidate[] = [];
-  for (const interval of intervalsOf(approach, request)) {
+  const fewest = approach.once ? 2 : 1;
+  const tryAt = (interval: number): boolean => {
     const all = longest(approach, request, interval, 0);
-    const begun = candidates(all, quick, interval, approach.once ? 2 : 1);
-    tried.push(...begun);
+    tried.push(...candidates(all, quick, interval, fewest));
     // A single treatment has no interval: the others would say the same.
-    if (all.length <= (approach.once ? 2 : 1)) break;
+    return all.length > fewest;
+  };
+  // Every other interval, then those beside the best of them.
+  const intervals = intervalsOf(approach, request);
+  const first = intervals.filter((_, i) => i % 2 === 0);
+  if (first.every(tryAt)) {
+    const so = bestOf(
+      tried.filter(({ reaches }) => reaches),
+      "leastWork",
+      fromDay,
+    );
+    const at = intervals.indexOf((so ?? surestOf(tried)).intervalDays);
+    intervals.filter((_, i) => i % 2 === 1 && Math.abs(i - at) === 1).forEach(tryAt);
   }
   if (tried.length === 0) return null;
   const reaching = tried.filter(({ reaches }) => reaches);
@@ -154,12 +166,14 @@ export function searchSchedules(approach: Approach, request: SearchRequest): Fou
     finals.set(one, known);
     return known;
   };
-  const surest = tried.reduce((a, b) => (b.sure > a.sure ? b : a));
+  const surest = surestOf(tried);
   const chosen = Object.fromEntries(
     criterionIds.map((criterion) => [criterion, final(bestOf(reaching, criterion, fromDay))]),
   ) as Pick<Found, Criterion>;
   return { ...chosen, best: chosen.leastWork ?? final(surest)! };
 }
+
+const surestOf = (tried: readonly Candidate[]) => tried.reduce((a, b) => (b.sure > a.sure ? b : a));
 
 /** The expected effort of a schedule until it may be called clear, in minutes, as {@link Found.leastWork} weighs it. */
 export function expectedEffort(schedule: Schedule, request: Pick<SearchRequest, "looks" | "on">): number {

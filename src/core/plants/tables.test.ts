@@ -123,6 +123,29 @@ describe("the genera", () => {
     expect(proneTo(name)).toContain(pest);
   });
 
+  // Common practice, no source: herbs, peppers, tomatoes, lettuce, citrus, figs, passion fruit, bay and strawberries are eaten.
+  it("what is eaten is so by its kind, without anybody saying so; of figs only the one with fruit", () => {
+    const eaten = (genus: string, name = "") =>
+      sensitivitiesOf({ genus, growthForm: genusNamed(genus)!.form, name }).some(({ id }) => id === "eaten");
+    for (const genus of [
+      "Ocimum",
+      "Mentha",
+      "Capsicum",
+      "Solanum",
+      "Lactuca",
+      "Citrus",
+      "Passiflora",
+      "Laurus",
+      "Fragaria",
+    ])
+      expect(eaten(genus)).toBe(true);
+    expect(eaten("Ficus", "Ficus carica, from the market")).toBe(true);
+    expect(eaten("Ficus", "Rubber plant")).toBe(false);
+    expect(eaten("Monstera")).toBe(false);
+    const taken = { genus: "Citrus", growthForm: "uprightShrub", careWithout: ["eaten"] } as const;
+    expect(sensitivitiesOf(taken).map(({ id }) => id)).not.toContain("eaten");
+  });
+
   it("a keeper adds and takes away, and each says where it comes from", () => {
     const own = { genus: "Adiantum", growthForm: "fern", careAdded: ["spiny"], careWithout: ["oilShy"] } as const;
     expect(sensitivitiesOf(own)).toEqual([

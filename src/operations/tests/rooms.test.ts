@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { addDays, type Day } from "@/core/climate/days";
 import type { CountTraps } from "@/core/facts/kinds/trapCount";
 import type { ChosenProgramme } from "@/core/facts/kinds/roomProgramme";
+import type { PestId } from "@/core/pests/pests";
 import { gnatWays, type GnatWayId } from "@/core/rooms/gnats/ways";
 import { addPlace } from "../addPlace";
 import { beginProgramme } from "../beginProgramme";
@@ -16,10 +17,12 @@ import { readFeeding } from "../readFeeding";
 import { readGnatRoom } from "../readGnatRoom";
 import { readPrevention } from "../readPrevention";
 import { readRooms } from "../readRooms";
+import { readToday } from "../readToday";
+import { recordLook } from "../recordLook";
 import { readWintering } from "../readWintering";
 import { recordAct } from "../recordAct";
 import { voidFact } from "../voidFact";
-import { codes, daysAgo, freshCollection, NOW, plantOn } from "./builders";
+import { aFind, aLook, codes, daysAgo, freshCollection, NOW, plantOn } from "./builders";
 
 let context: Context;
 let shelf: string;
@@ -53,6 +56,19 @@ const count = (on: Context, flies: number, over: Partial<CountTraps> = {}) =>
     at: on.now,
     ...over,
   });
+
+describe("a case of gnats", () => {
+  it("is the room's: nobody is asked to set its plant apart, nor to plan for it, unless it has something else", async () => {
+    const [gnatty, both] = [await plantOn(context, shelf), await plantOn(context, shelf)];
+    const found = (plantId: string, pests: readonly PestId[]) =>
+      recordLook(context, aLook(plantId, 1, { finds: pests.map((pest) => aFind({ pest })) }));
+    expectOk(await found(gnatty, ["fungusGnat"]));
+    expectOk(await found(both, ["fungusGnat", "thrips"]));
+    const { loose, unplanned } = await readToday(context);
+    expect(loose.map(({ id }) => id)).toEqual([both]);
+    expect(unplanned.map(({ pest }) => pest)).toEqual(["thrips"]);
+  });
+});
 
 describe("a room of gnats", () => {
   it("asks, is counted and judged, from the first card to its end", async () => {

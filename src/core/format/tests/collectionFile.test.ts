@@ -6,11 +6,11 @@ const id = "0198c0de-0000-7000-8000-000000000001";
 
 describe("a collection's file of an earlier version", () => {
   it("says nothing of who lives there: nobody then", () => {
-    const { household: _h, notAllowed: _n, ...settings } = usualSettings;
+    const { household: _h, notAllowed: _n, everyDays: _e, ...settings } = usualSettings;
     const collection = { id, name: "Windowsills", timeZone: "Europe/Lisbon", ...settings };
     const madeAt = "2026-11-26T08:00:00+00:00";
     const read = collectionHead.parse({ format: COLLECTION_FORMAT, version: 1, madeAt, collection });
-    expect(read.collection).toMatchObject({ household: [], notAllowed: [] });
+    expect(read.collection).toMatchObject({ household: [], notAllowed: [], everyDays: 4 });
     expect(COLLECTION_VERSION).toBeGreaterThan(1);
   });
 

@@ -48,7 +48,7 @@ describe("the first decision", () => {
     await page.press("Irreplaceable");
     await page.settled();
     await page.press("Go this way");
-    await page.arrives(/^\/(cases|plants)\/[0-9a-f-]{36}\/(plan|act|unpot)$/);
+    await page.arrives(/^\/(cases|plants)\/[0-9a-f-]{36}\/(plan|act|unpot|blitz)$/);
   });
 
   it("the plan says what hands do before any bottle is opened, in its order", async () => {
@@ -71,5 +71,18 @@ describe("the first decision", () => {
       "return [...document.querySelectorAll('main [aria-pressed=true]')].map((one) => one.textContent)",
     );
     expect(pressed).toContain("Irreplaceable");
+  });
+
+  it("everything in one day is written down with one press, without what its tick was taken off", async () => {
+    await page.open(`${unplanned}/blitz`);
+    await page.settled();
+    await page.sees("1. Pick off and squash what you see");
+    const [, cutting] = await page.driver.findElements({ css: "main input[type='checkbox']" });
+    await cutting!.click();
+    await page.press("Done: write it all down");
+    await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
+    await page.sees("Unpotted");
+    const text = await page.text();
+    expect(text).not.toContain("Pruned");
   });
 });

@@ -30,7 +30,16 @@ export const methodParts: readonly { readonly title: string; readonly told: read
 ];
 
 /** So many keepers in each line of the trials. */
-export const trialKeepers = 300;
+export const trialKeepers = 1000;
 
 /** Of the looks after which the whole rule says clear, so many were right, per cent. Source: `npm run bench`, the calibration. */
-export const trials: readonly { readonly world: string; readonly followed: number; readonly stopped: number }[] = [];
+export const trials: readonly { readonly world: string; readonly followed: number; readonly stopped: number }[] = [
+  { world: "as it is believed here", followed: 98.7, stopped: 99.7 },
+  { world: "remedies kill a fifth less", followed: 98.8, stopped: 97.4 },
+  { world: "three in ten fewer are seen", followed: 98.2, stopped: 97.8 },
+  { world: "2 °C warmer than is thought", followed: 99.3, stopped: 98.7 },
+  { world: "twice as many sit deep", followed: 98.1, stopped: 98.3 },
+  { world: "one in twenty sits where nothing comes", followed: 96.6, stopped: 97.1 },
+  { world: "every stage takes 1.3 times as long", followed: 98.8, stopped: 98.6 },
+  { world: "all of these at once", followed: 89.3, stopped: 95.4 },
+];

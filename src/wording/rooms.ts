@@ -113,8 +113,8 @@ export function chosenInWords(chosen: ChosenProgramme): readonly string[] {
 /** Flies a week in the last of the weeks ahead, with their span. */
 export function aheadSentence(weeks: GnatJudgement["weeks"]): string {
   const { mean, low, high } = weeks.at(-1)!;
-  const span = high > low ? ` (${low} to ${high})` : "";
-  return `In ${dayCount(7 * weeks.length)} about ${Math.round(mean)} flies a week${span}, if it goes on as it is written down.`;
+  const flies = Math.round(mean) === 0 ? "next to no fly" : `about ${Math.round(mean)} flies`;
+  return `In ${weeks.length} weeks ${flies} a week (${low} to ${high}), if it goes on as it is written down.`;
 }
 
 /** How a room of gnats stands, in a sentence or two; `codes` the codes of the room's pots. */

@@ -1,4 +1,4 @@
-import { costsOfAct, eventsOfAct, type Act } from "../acts/acts";
+import { costsOfAct, eventsOfAct } from "../acts/acts";
 import { applicationEvents } from "../acts/contact";
 import type { ActEvent, Conditions } from "../acts/kind";
 import { catching, movingOf } from "../carriage/onward";
@@ -6,9 +6,10 @@ import { cuttingShare, type NearnessId } from "../carriage/rates";
 import type { ToolId } from "../inspection/tools";
 import { severityOf, type SeverityId } from "../inspection/severity";
 import { isKnownPest, pestOf, type PestId } from "../pests/pests";
-import { isCut, spotsOf } from "../plants/growthForms";
+import { isCut } from "../plants/growthForms";
 import type { Worth } from "../plants/worth";
 import type { Bearer } from "../suitability/bearer";
+import { blitzDoses, blitzHands, handAct, type Hand } from "./blitz";
 import { HOPELESS } from "./compare";
 import { volumeOfDose, type Dose } from "./doses";
 import type { ComingAct, ComingDose } from "./future";
@@ -181,46 +182,33 @@ export function decide(request: DecisionRequest): Decision {
   };
 }
 
-type Hand = "pickOff" | "unpot" | "shower" | "prune";
-
 /** What hands and water do to this plant, as the model takes it, and what it takes. */
 function handsOn(pestId: PestId, { bearer: { form, potCm }, tool }: Pick<DecisionRequest, "bearer" | "tool">) {
   const target = { pest: pestOf(pestId), weights: pestId, form };
-  const tools = { pickOff: tool, unpot: "unpotted", shower: null, prune: null } as const;
-  const acts = (way: Hand): Act => ({
-    ...{ kind: "mechanical", way, tool: tools[way], percent: way === "prune" ? WORST_PART_PERCENT : null },
-    spots: [...spotsOf(form)],
-  });
-  const does = (way: Hand) => ({ events: eventsOfAct(acts(way), target, 0) });
+  const does = (way: Hand) => ({ events: eventsOfAct(handAct(way, form, tool), target, 0) });
   return {
     pickOff: does("pickOff"),
     unpot: does("unpot"),
     shower: does("shower"),
     prune: does("prune"),
-    minutes: (way: Hand) => costsOfAct(acts(way), potCm).minutes,
+    minutes: (way: Hand) => costsOfAct(handAct(way, form, tool), potCm).minutes,
   };
 }
-
-/** The worst part, a third of the plant at most, carries so many per cent of the animals (HOUSE). */
-const WORST_PART_PERCENT = 50;
 
 /** Everything in one day: picked off, cut back, unpotted and washed, swabbed and sprayed; and a week later swabbed once more. */
 function blitz(request: DecisionRequest, pestId: PestId, hands: ReturnType<typeof handsOn>): FirstChoice {
   const { fromDay, bearer } = request;
   const { form } = bearer;
-  const swab: Dose = bearer.sensitivities.includes("waxBloom")
-    ? { remedy: "alcohol", technique: "dab" }
-    : { remedy: "alcohol", technique: "sprayAndSwab" };
-  const soap: Dose = { remedy: "soap", technique: "spray" };
-  const doses = bearer.sensitivities.includes("waxBloom") ? [swab] : [swab, soap];
+  const doses = blitzDoses(bearer);
+  const swabs = doses.slice(0, 1);
   const events = (given: readonly Dose[]): readonly ActEvent[] =>
     comingOf(
       given.map((dose) => ({ day: fromDay, dose })),
       request,
     ).flatMap(({ dose }) => ("events" in dose ? dose.events : applicationEvents(pestOf(pestId), dose, 0)));
-  const handed = [hands.pickOff, ...(isCut(form) ? [hands.prune] : []), hands.unpot, hands.shower];
-  const first: ComingAct = { events: [...handed.flatMap((one) => one.events), ...events(doses)] };
-  const again: ComingAct = { events: events([swab]) };
+  const ways = blitzHands(form);
+  const first: ComingAct = { events: [...ways.flatMap((way) => hands[way].events), ...events(doses)] };
+  const again: ComingAct = { events: events(swabs) };
   const minutesOf = (given: readonly Dose[]) =>
     effortOf(
       given.map((dose) => ({ day: fromDay, dose })),
@@ -228,20 +216,18 @@ function blitz(request: DecisionRequest, pestId: PestId, hands: ReturnType<typeo
       request,
     ).minutes;
   const volumeOf = (given: readonly Dose[]) => given.reduce((sum, dose) => sum + volumeOfDose(dose, bearer), 0);
-  const ways: Hand[] = ["pickOff", ...(isCut(form) ? (["prune"] as const) : []), "unpot", "shower"];
   const inOne = ways.reduce((sum, way) => sum + hands.minutes(way), 0) + minutesOf(doses);
   const washes = doses.reduce((sum, dose) => sum + washesOf(dose), 0);
   const done = (times: number): Done[] => [
     { day: fromDay, does: first, minutes: inOne, volumeMl: volumeOf(doses) },
     ...Array.from({ length: times }, (_, n): Done => ({
-      ...{ day: fromDay + (n + 1) * WEEK, does: again, minutes: minutesOf([swab]), volumeMl: volumeOf([swab]) },
+      ...{ day: fromDay + (n + 1) * WEEK, does: again, minutes: minutesOf(swabs), volumeMl: volumeOf(swabs) },
     })),
   ];
   const harm = LOST_IN_GROWTH + (isCut(form) ? CUT_OFF : 0) + A_WASH * washes;
-  return [0, 1, 2, 3]
-    .map((times) =>
-      choiceOf("blitz", request, pestId, { done: done(times), harm: harm + A_WASH * times * washesOf(swab) }),
-    )
+  const eachWeek = swabs.reduce((sum, dose) => sum + A_WASH * washesOf(dose), 0);
+  return (swabs.length > 0 ? [0, 1, 2, 3] : [0])
+    .map((times) => choiceOf("blitz", request, pestId, { done: done(times), harm: harm + times * eachWeek }))
     .toSorted((a, b) => a.cost - b.cost)[0]!;
 }
 

@@ -1,7 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { caseFile } from "../../format/schema";
 import type { FirstWay } from "../../planning/decision";
-import { bearerOf } from "../../suitability/bearer";
+import { act as recordedAct } from "../../acts/acts";
+import { blitzActs } from "../../planning/blitz";
+import { bearerOf, type Bearer } from "../../suitability/bearer";
 import type { PestId } from "../../pests/pests";
 import { decideFor, type DatedDecision as Decision, type DecisionQuestion } from "../ask";
 import { coursesOn } from "../course";
@@ -93,6 +95,21 @@ describe("the first decision", () => {
     const palm = bearerOf({ ...hoya, genus: "Howea", growthForm: "palm" }, [], TRIAL_DAY, "north");
     const ofPalm = decided("mealybug", { on: { bearer: palm, tool: "lamp", washes: [] } });
     expect(ofPalm.closed).toContainEqual({ way: "cutting", why: "noCuttings" });
+  });
+
+  it("everything in one day is what is written down for it, and nothing that the plant does not bear", () => {
+    const bearer = bearerOf(hoya, [], TRIAL_DAY, "north");
+    const ways = (one: Bearer) =>
+      blitzActs(one, "lamp").map((act) =>
+        act.kind === "mechanical" ? act.way : act.kind === "contact" && act.technique,
+      );
+    expect(ways(bearer)).toEqual(["pickOff", "prune", "unpot", "shower", "sprayAndSwab", "spray"]);
+    expect(ways({ ...bearer, sensitivities: ["waxBloom"] }).slice(4)).toEqual(["dab"]);
+    expect(ways({ ...bearer, sensitivities: ["soapShy"] })).not.toContain("spray");
+    expect(ways(bearerOf({ ...hoya, growthForm: "palm", genus: "Howea" }, [], TRIAL_DAY, "north"))).not.toContain(
+      "prune",
+    );
+    for (const act of blitzActs(bearer, "lamp")) expect(recordedAct.safeParse(act).success).toBe(true);
   });
 
   it("says why a way is closed", () => {

@@ -43,7 +43,7 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
   const goes: Record<FirstWay, string> = {
     squash: `/plants/${plantId}/act`,
     programme: `/cases/${caseId}/plan`,
-    blitz: `/plants/${plantId}/act`,
+    blitz: `/cases/${caseId}/blitz`,
     unpot: `/plants/${plantId}/unpot`,
     cutting: `/plants/${plantId}/cutting`,
     outdoors: `/plants/${plantId}/move`,

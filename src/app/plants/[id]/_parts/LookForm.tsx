@@ -92,7 +92,9 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
       <div className="mb-3">
         <Button
           variant="outline-primary"
-          onClick={() => form.setValue("spots", allSeenWith(form.getValues("tool"), growthForm), { shouldValidate: true })}
+          onClick={() =>
+            form.setValue("spots", allSeenWith(form.getValues("tool"), growthForm), { shouldValidate: true })
+          }
         >
           All of them
         </Button>

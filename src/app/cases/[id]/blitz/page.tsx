@@ -1,0 +1,21 @@
+import type { Metadata } from "next";
+import { pestNames } from "@/wording/names";
+import { caseOf } from "../_parts/caseOf";
+import { AllInOne } from "../_parts/AllInOne";
+
+export const metadata: Metadata = { title: "Everything in one day" };
+
+/** Everything in one day, to go down step by step and write down with one press. */
+export default async function BlitzPage({ params }: { params: Promise<{ id: string }> }) {
+  const { view } = await caseOf(params);
+  const { plant, found, on } = view;
+  return (
+    <>
+      <h1>
+        Everything in one day: {plant.code} {plant.name}, {pestNames[found.pest].toLowerCase()}
+      </h1>
+      <p>Go down the list. What you leave out, take its tick off; what stays ticked is written down together.</p>
+      <AllInOne caseId={found.id} plantId={plant.id} bearer={on.bearer} tool={on.tool} />
+    </>
+  );
+}

@@ -1,0 +1,58 @@
+import type { Act } from "../acts/acts";
+import type { ToolId } from "../inspection/tools";
+import { isCut, spotsOf, type GrowthFormId } from "../plants/growthForms";
+import { spotsFor } from "../remedies/remedies";
+import type { Bearer } from "../suitability/bearer";
+import { mixFor, refusals } from "../suitability/mixFor";
+import { volumeOfDose, type ContactDose } from "./doses";
+
+/** What hands and water do. */
+export type Hand = "pickOff" | "prune" | "unpot" | "shower";
+
+/** The worst part, a third of the plant at most, carries so many per cent of the animals (HOUSE). */
+const WORST_PART_PERCENT = 50;
+
+/** What hands do to a plant of a form in one way, searched with `tool` where the eye guides them. */
+export function handAct(way: Hand, form: GrowthFormId, tool: ToolId): Act {
+  const tools = { pickOff: tool, unpot: "unpotted", shower: null, prune: null } as const;
+  const percent = way === "prune" ? WORST_PART_PERCENT : null;
+  return { kind: "mechanical", way, tool: tools[way], percent, spots: [...spotsOf(form)] };
+}
+
+/** What hands do when everything is done in one day, in its order (common practice, no source). */
+export function blitzHands(form: GrowthFormId): readonly Hand[] {
+  return ["pickOff", ...(isCut(form) ? (["prune"] as const) : []), "unpot", "shower"];
+}
+
+/** What is put on after it: alcohol on every joint, then soap; of these what the plant bears. Wax bloom is only dabbed. */
+export function blitzDoses(bearer: Bearer): readonly ContactDose[] {
+  const all: readonly ContactDose[] = bearer.sensitivities.includes("waxBloom")
+    ? [{ remedy: "alcohol", technique: "dab" }]
+    : [
+        { remedy: "alcohol", technique: "sprayAndSwab" },
+        { remedy: "soap", technique: "spray" },
+      ];
+  return all.filter(({ remedy, technique }) => refusals(remedy, technique, bearer).length === 0);
+}
+
+/**
+ * Everything in one day, act by act in its order, as it is written down.
+ * @example blitzActs(hoya, "lamp").map(({ kind }) => kind) // mechanical four times, contact twice
+ */
+export function blitzActs(bearer: Bearer, tool: ToolId): readonly Act[] {
+  const { form } = bearer;
+  return [
+    ...blitzHands(form).map((way) => handAct(way, form, tool)),
+    ...blitzDoses(bearer).map((dose): Act => {
+      const { remedy, technique } = dose;
+      const mix = mixFor(remedy, bearer);
+      return {
+        kind: "contact",
+        mix,
+        technique,
+        volumeMl: volumeOfDose(dose, bearer),
+        spots: spotsFor(technique, form),
+      };
+    }),
+  ];
+}

@@ -1,5 +1,6 @@
 "use client";
 
+import { subMinutes } from "date-fns";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
@@ -43,9 +44,9 @@ export function AllInOne({ caseId, plantId, bearer, tool }: Props) {
   const told = [...new Map(against.map((one) => [one.code, one])).values()];
   const write = async () => {
     // A minute apart, so that they stay in their order.
-    const end = Date.now();
+    const end = new Date();
     for (const [i, { id, act }] of chosen.entries()) {
-      const at = withOffset(new Date(end - (chosen.length - 1 - i) * 60_000), timeZone);
+      const at = withOffset(subMinutes(end, chosen.length - 1 - i), timeZone);
       const filed = { plantId, placeId: null, caseId, stepId: null };
       if (!(await press({ id, ...filed, act, at, note: "", alreadyDone: false }))) return;
     }

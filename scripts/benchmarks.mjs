@@ -1,5 +1,5 @@
 // `npm run bench`: prints how fast it is here. Nothing of the keeper's is touched: databases are its own and go again.
-import { checkNode, ensureBrowser, ensureNodePackages, root } from "./lib/packages.mjs";
+import { bin, checkNode, ensureBrowser, ensureNodePackages, root } from "./lib/packages.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 import { atEnd, finish, main, run } from "./lib/process.mjs";
 import { ensureBuild } from "./lib/build.mjs";
@@ -14,6 +14,12 @@ main(async () => {
   const tsx = ["--expose-gc", "--import", "tsx"];
   const engine = await run(process.execPath, [...tsx, "scripts/benchmarks/engine.ts"], { cwd: root, show: true });
   const truth = await run(process.execPath, [...tsx, "scripts/benchmarks/calibration.ts"], { cwd: root, show: true });
+  // The model against animals played one by one, as often as it takes to see a small difference.
+  const played = await run(bin("vitest"), ["run", "--project", "unit", "simulation"], {
+    cwd: root,
+    env: { ...env, WARY_SIMULATIONS: "full" },
+    show: true,
+  });
   const rooms = await run(process.execPath, [...tsx, "scripts/benchmarks/rooms.ts"], { cwd: root, show: true });
   const carriage = await run(process.execPath, [...tsx, "scripts/benchmarks/carriage.ts"], {
     cwd: root,
@@ -24,5 +30,7 @@ main(async () => {
   await ensureBrowser();
   const walk = await run(process.execPath, [...tsx, "scripts/benchmarks/walk.ts"], { cwd: root, env, show: true });
   const drag = await run(process.execPath, [...tsx, "scripts/benchmarks/drag.ts"], { cwd: root, env, show: true });
-  await finish(engine.code || truth.code || rooms.code || carriage.code || pages.code || walk.code || drag.code);
+  await finish(
+    engine.code || truth.code || played.code || rooms.code || carriage.code || pages.code || walk.code || drag.code,
+  );
 });

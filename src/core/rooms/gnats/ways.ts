@@ -6,6 +6,7 @@ export const gnatWayIds = [
   "dryTop",
   "waterFromBelow",
   "larvicide",
+  "neem",
   "sandCap",
   "cards",
   "vinegar",
@@ -55,6 +56,12 @@ export const gnatWays: Readonly<Record<GnatWayId, GnatWay>> = {
     minutes: ({ pots }) => 3 + pots / 2,
     act: ({ drenchMl }) => ({ kind: "drench", remedy: "bti", volumeMl: drenchMl }),
   },
+  // In an outbreak every three to five days (common practice).
+  neem: {
+    everyDays: 4,
+    minutes: ({ pots }) => 4 + pots / 2,
+    act: ({ drenchMl }) => ({ kind: "drench", remedy: "neem", volumeMl: drenchMl }),
+  },
   sandCap: {
     everyDays: null,
     minutes: ({ pots }) => 2 * pots,
@@ -101,7 +108,7 @@ export function wayOfAct(act: Act): GnatWayId | null {
     case "trap":
       return act.lure === "vinegar" ? "vinegar" : "cards";
     case "drench":
-      return act.remedy === "bti" ? "larvicide" : act.remedy === "peroxide" ? "peroxide" : null;
+      return act.remedy === "bti" ? "larvicide" : act.remedy;
     case "release":
       return act.predator === "nematodes" ? "nematodes" : null;
     case "contact":

@@ -98,6 +98,7 @@ export function PlanForm(props: Props) {
   const plans = comparison?.plans ?? begun?.plans ?? [];
   const ways = rowsOf(plans, comparison);
   const best = comparison ? (ways.good.find(({ id }) => id === comparison.leastWork) ?? ways.short[0]) : undefined;
+  const withBottle = ways.bottled.find(({ id }) => id === comparison?.withBottle);
   const until = plans.reduce<Day>((last, { schedule }) => max(last, schedule.looks.at(-1)!), first ?? today);
   const open = pressed ?? best?.id ?? null;
 
@@ -179,6 +180,7 @@ export function PlanForm(props: Props) {
           {planSentence(best.name, best.schedule)}
         </p>
       )}
+      {withBottle && <p>With a bottle you do not have: {planSentence(withBottle.name, withBottle.schedule)}</p>}
       {!failed && !comparison && <Reckoning share={begun?.share ?? 0} />}
       {comparison?.tooCold && (
         <div className="alert alert-warning" role="note">

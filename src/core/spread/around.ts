@@ -23,8 +23,8 @@ export interface AroundLine {
 }
 
 /**
- * Who is looked at first after a find: the plants it bears on, by the chance that they carry that pest, each with why. Plants
- * that only share the room, and hardly carry it, come last and only as far as `least`.
+ * Who is looked at first after a find: the plants it bears on, by the chance that they carry that pest, each with why; those
+ * of another room after all that stand nearer. Plants that only share the room, and hardly carry it, come last and only as far as `least`.
  */
 export function whoFirst(pest: PestId, sourceId: string, plants: readonly AroundPlant[], least: number): AroundLine[] {
   return plants
@@ -38,7 +38,12 @@ export function whoFirst(pest: PestId, sourceId: string, plants: readonly Around
       return { plantId, p: carries?.pests.find((one) => one.pest === pest)?.p ?? 0, why };
     })
     .filter(({ p, why }) => why.length > 0 && (p >= least || why.some((one) => one.kind !== "near")))
-    .toSorted((a, b) => b.p - a.p || (a.plantId < b.plantId ? -1 : 1));
+    .toSorted((a, b) => elsewhere(a) - elsewhere(b) || b.p - a.p || (a.plantId < b.plantId ? -1 : 1));
+}
+
+/** 1 for what only another room with an open door has to do with it: it comes after all that stand nearer. */
+function elsewhere({ why }: AroundLine): number {
+  return Number(why.every((one) => one.kind === "near" && one.nearness === "open"));
 }
 
 /** A source that has less of it than this does not stand out: it cannot be told (HOUSE). */

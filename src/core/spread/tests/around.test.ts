@@ -34,6 +34,16 @@ describe("who first after a find", () => {
     ]);
   });
 
+  it("a plant on the same shelf always comes before one of another room, however likely", () => {
+    const told = whoFirst(
+      "thrips",
+      "sick",
+      [plant("next door", 0.9, [route({ nearness: "open" })]), plant("shelf", 0.02, [route({ nearness: "place" })])],
+      0.01,
+    );
+    expect(told.map(({ plantId }) => plantId)).toEqual(["shelf", "next door"]);
+  });
+
   it("who hardly carries it is left out, unless it came from the same hands or was handled after", () => {
     const hardly = [
       plant("room", 0.001, [route({ nearness: "room" })]),

@@ -89,11 +89,22 @@ describe("the posterior", () => {
       fc.property(somePriors, someSigns, (given, observed) => {
         const fast = posteriorOf(given, observed);
         const slow = bruteForce(given, observed);
-        expect(fast.none).toBeCloseTo(slow.none, 10);
-        for (const pest of suspectIds) expect(fast.of[pest]).toBeCloseTo(slow.of[pest]!, 10);
+        // The table knows these pests and none: what is left of the answer when it is nothing else.
+        const listed = 1 - fast.other;
+        expect(fast.none / listed).toBeCloseTo(slow.none, 10);
+        for (const pest of suspectIds) expect(fast.of[pest] / listed).toBeCloseTo(slow.of[pest]!, 10);
       }),
       { numRuns: 40 },
     );
+  });
+
+  it("signs that fit no pest make something else likelier than nothing at all", () => {
+    const nothing = posteriorOf(priors, {});
+    const absent = posteriorOf(priors, { webbing: "absent", stippling: "absent", cottonTufts: "absent" });
+    const odd = posteriorOf(priors, { webbing: "present", shellLifts: "present", cottonTufts: "absent" });
+    expect(absent.other / absent.none).toBeLessThan(nothing.other / nothing.none);
+    expect(odd.other / odd.none).toBeGreaterThan(nothing.other / nothing.none);
+    expect(nothing.none + nothing.other).toBeLessThan(1);
   });
 
   it("one sign between two hypotheses gives the printed answer", () => {
@@ -103,19 +114,19 @@ describe("the posterior", () => {
     expect(after).toBeCloseTo(0.077, 3);
     // The same rule within the whole, all other pests out of the question: q a / (q a + (1 − q) r).
     const tiny = Object.fromEntries(suspectIds.map((pest) => [pest, 1e-12])) as Priors;
-    const { of } = posteriorOf({ ...tiny, spiderMite: 0.01 }, { stippling: "present" });
-    expect(of.spiderMite).toBeCloseTo((0.01 * 0.9) / (0.01 * 0.9 + 0.99 * 0.05), 6);
+    const { of, other } = posteriorOf({ ...tiny, spiderMite: 0.01 }, { stippling: "present" });
+    expect(of.spiderMite / (1 - other)).toBeCloseTo((0.01 * 0.9) / (0.01 * 0.9 + 0.99 * 0.05), 6);
     expect(() => updated(Float64Array.of(1), Float64Array.of(0), "present")).toThrow(RangeError);
   });
 
   it("is a probability, and without signs it is the prior", () => {
     fc.assert(
       fc.property(somePriors, someSigns, (given, observed) => {
-        const { sets, of, none } = posteriorOf(given, observed);
+        const { sets, of, none, other } = posteriorOf(given, observed);
         expect(sets.reduce((sum, p) => sum + p, 0)).toBeCloseTo(1, 10);
-        for (const p of [...Object.values(of), none]) expect(p >= 0 && p <= 1 + 1e-12).toBe(true);
+        for (const p of [...Object.values(of), none, other]) expect(p >= 0 && p <= 1 + 1e-12).toBe(true);
         const before = posteriorOf(given, {});
-        for (const pest of suspectIds) expect(before.of[pest]).toBeCloseTo(given[pest], 10);
+        for (const pest of suspectIds) expect(before.of[pest] / (1 - before.other)).toBeCloseTo(given[pest], 10);
       }),
     );
     expect(() => posteriorOf({ ...even, thrips: 1 }, {})).toThrow(RangeError);
@@ -188,7 +199,12 @@ describe("the next test", () => {
   });
 
   it("is the fall of entropy that the outcome brings on average", () => {
-    const entropy = (sets: Float64Array) => -sets.reduce((sum, p) => (p > 0 ? sum + p * Math.log2(p) : sum), 0);
+    // Whether it is nothing at all or something else is not asked.
+    const entropy = (all: Float64Array) => {
+      const sets = all.slice(0, -1);
+      sets[0]! += all.at(-1)!;
+      return -sets.reduce((sum, p) => (p > 0 ? sum + p * Math.log2(p) : sum), 0);
+    };
     const before = posteriorOf(priors, {});
     const yes = posteriorOf(priors, { webbing: "present" });
     const no = posteriorOf(priors, { webbing: "absent" });

@@ -9,12 +9,14 @@ import { likelihoodOf, signIds, type Observations, type SignId } from "./signs";
 const SETS = 2 ** suspectIds.length;
 
 export interface Posterior {
-  /** The probability of every set of pests; sums to 1. */
+  /** The probability of every set of pests, and last that of something else; sums to 1. */
   readonly sets: Float64Array;
   /** The probability that the pest is there, alone or with others. */
   readonly of: Readonly<Record<SuspectId, number>>;
-  /** The probability that none of them is there. */
+  /** The probability that none of them is there, and nothing else that harms. */
   readonly none: number;
+  /** The probability of something else: none of these pests, and yet something that shows in signs. */
+  readonly other: number;
 }
 
 /**
@@ -24,23 +26,23 @@ export interface Posterior {
  * Source: noisy-or, J. Pearl, Probabilistic Reasoning in Intelligent Systems, 1988, section 4.3.2.
  */
 const LEAK = 0.01;
+/** Of so many plants something is wrong that is none of these pests, and so often it shows each of the signs (HOUSE). */
+const OTHER = 0.03;
+const OTHER_SHOWS = 0.1;
 
 const chanceBySet: Readonly<Record<SignId, Float64Array>> = Object.fromEntries(
   signIds.map((sign) => {
     const byPest = suspectIds.map((pest) => 1 - likelihoodOf(sign, pest));
-    const chances = Float64Array.from({ length: SETS }, (_, set) =>
-      Math.max(
-        LEAK,
-        set === 0
-          ? likelihoodOf(sign, null)
-          : 1 - byPest.reduce((miss, m, bit) => (set & (1 << bit) ? miss * m : miss), 1),
-      ),
-    );
+    const chances = Float64Array.from({ length: SETS + 1 }, (_, set) => {
+      if (set === SETS) return OTHER_SHOWS;
+      if (set === 0) return Math.max(LEAK, likelihoodOf(sign, null));
+      return Math.max(LEAK, 1 - byPest.reduce((miss, m, bit) => (set & (1 << bit) ? miss * m : miss), 1));
+    });
     return [sign, chances];
   }),
 ) as Record<SignId, Float64Array>;
 
-/** For every set of pests the chance, 0–1, that the sign is there; index 0 is no pest at all. */
+/** For every set of pests the chance, 0–1, that the sign is there; index 0 is no pest at all, the last something else. */
 export const chancesOf = (sign: SignId): Float64Array => chanceBySet[sign];
 
 /**
@@ -52,15 +54,15 @@ export const chancesOf = (sign: SignId): Float64Array => chanceBySet[sign];
 export function posteriorOf(priors: Priors, observed: Observations): Posterior {
   for (const pest of suspectIds)
     if (!(priors[pest] > 0 && priors[pest] < 1)) throw new RangeError(`the prior of ${pest} must be between 0 and 1`);
-  const prior = Float64Array.from({ length: SETS }, (_, set) =>
-    suspectIds.reduce((p, pest, bit) => p * (set & (1 << bit) ? priors[pest] : 1 - priors[pest]), 1),
-  );
+  const alone = (set: number) =>
+    suspectIds.reduce((p, pest, bit) => p * (set & (1 << bit) ? priors[pest] : 1 - priors[pest]), 1);
+  const prior = Float64Array.from({ length: SETS + 1 }, (_, set) => (set === SETS ? OTHER : (1 - OTHER) * alone(set)));
   const sets = signIds.reduce<Float64Array>((p, sign) => {
     const seen = observed[sign];
     return seen === undefined ? p : updated(p, chancesOf(sign), seen);
   }, prior);
   const of = suspectIds.map((pest, bit) => [pest, sets.reduce((sum, p, set) => (set & (1 << bit) ? sum + p : sum), 0)]);
-  return { sets, of: Object.fromEntries(of) as Record<SuspectId, number>, none: sets[0]! };
+  return { sets, of: Object.fromEntries(of) as Record<SuspectId, number>, none: sets[0]!, other: sets[SETS]! };
 }
 
 /**

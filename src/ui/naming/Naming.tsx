@@ -118,6 +118,13 @@ export function Naming({
               <span>{percent(posterior.none)}</span>
             </button>
           </li>
+          <li>
+            <span className="odd">
+              <span className="odd-bar" style={{ width: `${posterior.other * 100}%` }} aria-hidden />
+              <span>Something else</span>
+              <span>{percent(posterior.other)}</span>
+            </span>
+          </li>
         </ol>
         {(alike ?? several) && (
           <Button className="mt-2" onClick={() => take((alike ?? several)!)}>

@@ -1,6 +1,7 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
 import { lookAlikeIds } from "@/core/diagnosis/lookAlikes";
+import { posteriorOf } from "@/core/diagnosis/posterior";
 import { priorsFor } from "@/core/diagnosis/priors";
 import { signIds, testIds, tests } from "@/core/diagnosis/signs";
 import { pestIds, pestOf } from "@/core/pests/pests";
@@ -50,7 +51,9 @@ describe("signs on the screen", () => {
     );
     const priors = priorsFor(circumstances);
     const first = pestIds.toSorted((a, b) => priors[b] - priors[a])[0]!;
-    expect(html.indexOf(`<span>${pestNames[first]}</span><span>${percent(priors[first])}</span>`)).toBeGreaterThan(0);
+    const { of } = posteriorOf(priors, {});
+    expect(html.indexOf(`<span>${pestNames[first]}</span><span>${percent(of[first])}</span>`)).toBeGreaterThan(0);
+    expect(html).toContain("Something else");
     // A fern cannot show a cactus's scars, and tests come once a sign has been looked for.
     expect(html).not.toContain(signNames.corkyScars);
     expect(html).not.toContain("The test that would tell most");

@@ -60,7 +60,12 @@ describe("a collection of one's own", () => {
   it("begins with a name, what there is to look with, a room and its warmth", async () => {
     await page.open("/");
     await page.arrives(/^\/begin$/);
-    expect(await page.valueOf("Time zone")).toBe(ZONE);
+    // The browser says it once its script runs.
+    await page.driver.wait(
+      async () => (await page.valueOf("Time zone")) === ZONE,
+      10_000,
+      "the browser's own zone was never proposed",
+    );
     await page.press("Begin");
     await page.sees("Fill this in.");
     await page.fill("What your collection is called", "Hillside");

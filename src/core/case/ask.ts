@@ -4,7 +4,7 @@ import { isWork, limitsOf, type Dose } from "../planning/doses";
 import { compare, detailOf, type Comparison, type WayDetail, type WayId, type WayPlan } from "../planning/compare";
 import { decide, type Decision, type DecisionRequest, type FirstChoice } from "../planning/decision";
 import { outOfSeason, type OutOfSeason } from "../planning/outOfSeason";
-import { scorerOf } from "../planning/score";
+import { pRight, scorerOf } from "../planning/score";
 import type { Courses } from "../planning/course";
 import { prepare, type Preparation } from "../planning/preparation";
 import {
@@ -222,7 +222,7 @@ export function* decideFor(file: CaseFile, question: DecisionQuestion): Generato
   const { plans, leastWork } = next.value;
   const here = plans.filter(({ bottleMissing }) => !bottleMissing);
   const least = here.find(({ approach }) => approach === leastWork);
-  const best = here.toSorted((a, b) => b.schedule.pClean * b.schedule.sure - a.schedule.pClean * a.schedule.sure)[0];
+  const best = here.toSorted((a, b) => pRight(b.schedule) - pRight(a.schedule))[0];
   const { on, worth, neighbours, warmOutside } = question;
   const decision = decide({
     ...request,

@@ -1,9 +1,11 @@
-import { isWork, lastsDays, letsLoose } from "./doses";
+import { isWork, letsLoose } from "./doses";
 import { schools, type SchoolId } from "../remedies/schools";
 import { approaches, approachOf, type Approach, type ApproachId, dosesOf } from "./approaches";
 import type { Help, HelpId } from "./helps";
-import { endOf } from "./score";
+import { endOf, pRight } from "./score";
+import { soonestDay } from "./longest";
 import {
+  AS_GOOD,
   comingOf,
   datedOf,
   effortOf,
@@ -11,7 +13,6 @@ import {
   lookingOnly,
   scored,
   searchSchedules,
-  soonestDay,
   withMore,
   type Effort,
   type Found,
@@ -38,8 +39,6 @@ export interface WayPlan extends Effort {
 
 /** What is told of one way beside its dates. */
 export interface WayDetail {
-  /** The chance that it is over were the treatments to stop after the first, the second and so on; the last is the schedule's. */
-  readonly rising: readonly number[];
   readonly why: Blame;
   /** What would add most to the chance of clean looks if it were done once on the first day; null where nothing adds. */
   readonly help: HelpScore | null;
@@ -109,7 +108,6 @@ export interface CompareRequest extends SearchRequest {
 const WORTH = 0.02;
 /** A way on which clean looks are less likely than this is not proposed (HOUSE). */
 export const HOPELESS = 0.1;
-const AS_GOOD = 1.05;
 /** Oftener than usual is every second day (common practice). */
 const OFTENER_DAYS = 2;
 
@@ -179,14 +177,9 @@ function wayOf(approach: WayId, { best, ...by }: Found, request: CompareRequest,
 export function detailOf(schedule: Schedule, request: CompareRequest): WayDetail {
   const { scorer } = request;
   const coming = comingOf(datedOf(schedule), request);
-  const rising = coming.map(({ atDays }, i) =>
-    i === coming.length - 1
-      ? schedule.pOver
-      : scorer.pOverAt(coming.slice(0, i + 1), endOf(scorer, atDays + lastsDays(schedule.doses[i]!))),
-  );
   const [best] = helped(schedule, request);
-  const help = best && best.pClean * best.sure > schedule.pClean * schedule.sure + WORTH ? best : null;
-  return { rising, why: coming.length > 0 ? blame(scorer, coming, schedule.scoredAtDay) : [], help };
+  const help = best && pRight(best) > pRight(schedule) + WORTH ? best : null;
+  return { why: coming.length > 0 ? blame(scorer, coming, schedule.scoredAtDay) : [], help };
 }
 
 /** A schedule with each of the helps added on its first day, the best first. */
@@ -200,13 +193,12 @@ function helped(schedule: Schedule, request: CompareRequest): HelpScore[] {
   return (request.helps ?? [])
     .filter(({ id }) => !done.has(id))
     .map(({ id, does }) => ({ id, ...withMore(schedule, { atDays: first, dose: does }, request) }))
-    .toSorted((a, b) => b.pClean * b.sure - a.pClean * a.sure);
+    .toSorted((a, b) => pRight(b) - pRight(a));
 }
 
 function beyond(plans: readonly WayPlan[], request: CompareRequest): Beyond | null {
   const here = plans.filter(({ bottleMissing }) => !bottleMissing);
-  const worth = ({ pClean, sure }: Pick<Schedule, "pClean" | "sure">) => pClean * sure;
-  const [best] = here.toSorted((a, b) => worth(b.schedule) - worth(a.schedule));
+  const [best] = here.toSorted((a, b) => pRight(b.schedule) - pRight(a.schedule));
   if (!best) return null;
   const { approach, schedule } = best;
   const dab = here.find((plan) => plan.approach === "alcoholDab");
@@ -215,8 +207,8 @@ function beyond(plans: readonly WayPlan[], request: CompareRequest): Beyond | nu
       ? [{ id: "loupe", ...withMore(dab.schedule, null, { ...request, apply: request.withLoupe }) }]
       : [];
   const helps = [...helped(schedule, request), ...loupe]
-    .filter((help) => worth(help) > worth(schedule) + WORTH)
-    .toSorted((a, b) => worth(b) - worth(a));
+    .filter((help) => pRight(help) > pRight(schedule) + WORTH)
+    .toSorted((a, b) => pRight(b) - pRight(a));
   const bottles = plans
     .filter((plan) => plan.bottleMissing && isProposed(plan.schedule))
     .toSorted((a, b) => expectedEffort(a.schedule, request) - expectedEffort(b.schedule, request))

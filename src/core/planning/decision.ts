@@ -16,7 +16,8 @@ import type { ComingAct, ComingDose } from "./future";
 import { LOST_AT_REST, LOST_IN_GROWTH } from "./outOfSeason";
 import { pictureOf } from "./picture";
 import { endOf } from "./score";
-import { comingOf, datedOf, effortOf, looksAfterCourse, type Schedule, type SearchRequest } from "./search";
+import { looksAfterCourse } from "./looks";
+import { comingOf, datedOf, effortOf, type Schedule, type SearchRequest } from "./search";
 import { washesOf } from "./stress";
 
 /** What can be done first about a plant on which something was found; setting it apart goes before each of them. */

@@ -1,3 +1,5 @@
+import { quickly, type AfterLooks, type Scorer } from "./score";
+import type { ComingDose, ComingLook } from "./future";
 import { secondsFor } from "../walk/timeLeft";
 import { seeChances } from "../inspection/see";
 import type { ToolId } from "../inspection/tools";
@@ -75,4 +77,65 @@ export function cleanLooksCounted({ timeline: { dt }, past }: Reckoning): number
 export function leftSitting({ past, lastFind }: Reckoning): boolean {
   const find = past[lastFind]!;
   return find.kind === "inspection" && !find.removed && !past.slice(lastFind).some(({ kind }) => kind === "treatment");
+}
+
+/** What looks after a course are reckoned from. */
+export interface LookRequest {
+  readonly scorer: Scorer;
+  /** How sure clean looks must make it, 0–1. */
+  readonly target: number;
+  /** How the plant is looked at after the course. */
+  readonly looks: LooksAfter;
+}
+
+/** The looks after a course, and what they come to. */
+export interface Looked extends AfterLooks {
+  readonly looks: readonly number[];
+  /** Whether that is as sure as is wanted. */
+  readonly reaches: boolean;
+}
+
+/**
+ * As few looks as the rule of "clear" asks for after what is done up to day `last`: so many as reach the target and lie late enough,
+ * eight where none do. `hint` is how many there may be; it only saves time.
+ */
+export function looksAfterCourse(
+  coming: readonly ComingDose[],
+  last: number,
+  request: LookRequest,
+  fewest = FEWEST_LOOKS,
+  hint = fewest,
+): Looked {
+  const { scorer, target } = request;
+  const ready = scorer.generationOver;
+  const at = (count: number, by: Scorer): Looked => {
+    const days = lookDays(last, count, request);
+    const numbers = by.afterLooks(coming, looksOf(days, request));
+    return { looks: days, ...numbers, reaches: ready !== null && numbers.sure >= target && numbers.pClean > 0 };
+  };
+  // Too cold to grow: no number of looks ends it.
+  if (ready === null) return at(fewest, scorer);
+  let least = fewest;
+  while (least < MOST_LOOKS && lookDays(last, least, request).at(-1)! < ready - 1e-9) least++;
+  // The more looks, the surer: the number is found with the quick scorer, and looked up again with the other.
+  const quick = quickly(scorer);
+  let count = Math.max(least, Math.min(hint, MOST_LOOKS));
+  if (at(count, quick).reaches) while (count > least && at(count - 1, quick).reaches) count--;
+  else if (count < MOST_LOOKS && at(MOST_LOOKS, quick).reaches) while (!at(++count, quick).reaches);
+  else count = MOST_LOOKS;
+  for (let exact = at(count, scorer); ; exact = at(++count, scorer))
+    if (exact.reaches || count === MOST_LOOKS) return exact;
+}
+
+/** The days of so many looks after a course; the last of eight not before a generation has passed since the last live animal. */
+function lookDays(last: number, count: number, { looks, scorer }: Pick<LookRequest, "looks" | "scorer">): number[] {
+  const days = Array.from({ length: count }, (_, i) => last + looks.everyDays * (i + 1));
+  const ready = Math.ceil((scorer.generationOver ?? days.at(-1)!) - 1e-9);
+  if (count === MOST_LOOKS && days.at(-1)! < ready) days[count - 1] = ready;
+  return days;
+}
+
+/** So many looks as the plant is looked at. */
+export function looksOf(days: readonly number[], { looks }: Pick<LookRequest, "looks">): ComingLook[] {
+  return days.map((atDays) => ({ atDays, see: looks.see }));
 }

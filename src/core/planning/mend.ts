@@ -1,14 +1,7 @@
 import type { Approach } from "./approaches";
 import type { Dose } from "./doses";
-import {
-  expectedEffort,
-  lookingOnly,
-  scoredDoses,
-  searchSchedules,
-  soonestDay,
-  type Schedule,
-  type SearchRequest,
-} from "./search";
+import { soonestDay } from "./longest";
+import { expectedEffort, lookingOnly, scoredDoses, searchSchedules, type Schedule, type SearchRequest } from "./search";
 
 /** A plan in force as it stands today, and what would mend it. */
 export interface Outlook {

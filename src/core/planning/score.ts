@@ -12,6 +12,11 @@ export interface AfterLooks {
   readonly sure: number;
 }
 
+/** The chance that the looks are clean and that nothing is left indeed. */
+export function pRight({ pClean, sure }: AfterLooks): number {
+  return pClean * sure;
+}
+
 /** Scores futures of one judged case. */
 export interface Scorer {
   readonly reckoning: Reckoning;

@@ -1,21 +1,11 @@
 import type { WorkedOn } from "../acts/works";
 import { doseAt, dosesOf, type Approach } from "./approaches";
-import {
-  courseOf,
-  gapBetween,
-  isWork,
-  lastsDays,
-  limitsOf,
-  minutesOfDose,
-  OTHER_REMEDY_DAYS,
-  type CourseId,
-  type Dose,
-  type Limits,
-} from "./doses";
-import type { ComingDose, ComingLook } from "./future";
-import { FEWEST_LOOKS, leftSitting, MOST_LOOKS, type LooksAfter } from "./looks";
-import { endOf, quickly, type AfterLooks, type Scorer } from "./score";
-import { bears, washesOf, type StressBudget } from "./stress";
+import { isWork, lastsDays, minutesOfDose, type Dose } from "./doses";
+import type { ComingDose } from "./future";
+import { limitsIn, longest, type CourseRequest, type Dated } from "./longest";
+import { FEWEST_LOOKS, leftSitting, looksAfterCourse, looksOf, type Looked, type LookRequest } from "./looks";
+import { endOf, quickly, type AfterLooks } from "./score";
+import { washesOf } from "./stress";
 
 /**
  * A course of treatments with the clean looks after it, by which it may be called clear. Days are counted from the case's day 0.
@@ -46,16 +36,7 @@ export interface Effort {
   readonly burden: number;
 }
 
-export interface SearchRequest {
-  readonly scorer: Scorer;
-  /** The first day on which a treatment is possible; whole. */
-  readonly fromDay: number;
-  /** Whether the keeper works on a day. Must be true for some day of every fortnight. */
-  readonly worksOn: (day: number) => boolean;
-  /** How sure clean looks must make it, 0–1. */
-  readonly target: number;
-  /** How the plant is looked at after the course. */
-  readonly looks: LooksAfter;
+export interface SearchRequest extends CourseRequest, LookRequest {
   /** Fewest days between two treatments that the keeper can keep up; {@link USUAL_EVERY_DAYS} where left out. */
   readonly everyDays?: number;
   /** What it is done to; a plant in a pot of usual width where left out. */
@@ -65,14 +46,6 @@ export interface SearchRequest {
    * dose must always give the same object. As the tables say, on the whole plant, where left out.
    */
   readonly apply?: (dose: Dose) => ComingDose["dose"];
-  /** The course of each remedy and work that runs already: how often, on which day last (null for never), and what it bears. */
-  readonly courses?: Partial<
-    Readonly<Record<CourseId, { readonly times: number; readonly lastDay: number | null; readonly limits?: Limits }>>
-  >;
-  /** Whether what is put on one after the other, from the first treatment on, may follow each other; anything may where left out. */
-  readonly mayFollow?: (inOrder: readonly CourseId[]) => boolean;
-  /** What the plant bears; anything where left out. */
-  readonly stress?: StressBudget;
 }
 
 /** What a search for one approach gives. Of each criterion null where no schedule of the approach reaches the target. */
@@ -91,13 +64,10 @@ export interface Found {
 const USUAL_EVERY_DAYS = 4;
 /** Intervals that are tried, from the shortest the remedy and the keeper bear (common practice). */
 const INTERVALS_DAYS = [4, 5, 7, 10, 14];
-/** So many treatments are proposed at most. */
-const MOST_TREATMENTS = 8;
-const DAYS_IN_A_YEAR = 366;
 /** Later first days that are tried for the best course: a hatch is waited for (HOUSE, up to ten days). */
 const DELAYS_DAYS = [3, 7, 10];
 /** Values within a twentieth of the best are as good (HOUSE). */
-const AS_GOOD = 1.05;
+export const AS_GOOD = 1.05;
 /** What a soap wash of the whole plant takes out of it, in minutes of work (HOUSE). */
 const WASH_MINUTES = 2;
 const USUAL_POT: WorkedOn = { form: "uprightShrub", potCm: 12 };
@@ -266,21 +236,6 @@ function candidateOf(dated: readonly Dated[], request: SearchRequest, intervalDa
   return { dated, intervalDays, ...counted, ...effortOf(dated, counted.looks.length, request) };
 }
 
-/** The days of so many looks after a course; the last of eight not before a generation has passed since the last live animal. */
-function lookDays(last: number, count: number, { looks, scorer }: Pick<SearchRequest, "looks" | "scorer">): number[] {
-  const days = Array.from({ length: count }, (_, i) => last + looks.everyDays * (i + 1));
-  const ready = Math.ceil((scorer.generationOver ?? days.at(-1)!) - 1e-9);
-  if (count === MOST_LOOKS && days.at(-1)! < ready) days[count - 1] = ready;
-  return days;
-}
-
-/** The looks after a course, and what they come to. */
-export interface Looked extends AfterLooks {
-  readonly looks: readonly number[];
-  /** Whether that is as sure as is wanted. */
-  readonly reaches: boolean;
-}
-
 /** As few looks, from so many on, as the rule of "clear" asks for after a course. */
 function withLooks(dated: readonly Dated[], request: SearchRequest, hint: number): Looked {
   const last = dated.at(-1)?.day;
@@ -289,106 +244,6 @@ function withLooks(dated: readonly Dated[], request: SearchRequest, hint: number
   // Where nothing more is done the next look is as soon as one counts, and those made count too.
   const { nextDay = request.fromDay + 1, everyDays, have = 0 } = request.looks;
   return looksAfterCourse(coming, nextDay - everyDays, request, Math.max(1, FEWEST_LOOKS - have));
-}
-
-/**
- * As few looks as the rule of "clear" asks for after what is done up to day `last`: so many as reach the target and lie late enough,
- * eight where none do. `hint` is how many there may be; it only saves time.
- */
-export function looksAfterCourse(
-  coming: readonly ComingDose[],
-  last: number,
-  request: SearchRequest,
-  fewest = FEWEST_LOOKS,
-  hint = fewest,
-): Looked {
-  const { scorer, target } = request;
-  const ready = scorer.generationOver;
-  const at = (count: number, by: Scorer): Looked => {
-    const days = lookDays(last, count, request);
-    const numbers = by.afterLooks(coming, looksOf(days, request));
-    return { looks: days, ...numbers, reaches: ready !== null && numbers.sure >= target && numbers.pClean > 0 };
-  };
-  // Too cold to grow: no number of looks ends it.
-  if (ready === null) return at(fewest, scorer);
-  let least = fewest;
-  while (least < MOST_LOOKS && lookDays(last, least, request).at(-1)! < ready - 1e-9) least++;
-  // The more looks, the surer: the number is found with the quick scorer, and looked up again with the other.
-  const quick = quickly(scorer);
-  let count = Math.max(least, Math.min(hint, MOST_LOOKS));
-  if (at(count, quick).reaches) while (count > least && at(count - 1, quick).reaches) count--;
-  else if (count < MOST_LOOKS && at(MOST_LOOKS, quick).reaches) while (!at(++count, quick).reaches);
-  else count = MOST_LOOKS;
-  for (let exact = at(count, scorer); ; exact = at(++count, scorer))
-    if (exact.reaches || count === MOST_LOOKS) return exact;
-}
-
-const looksOf = (days: readonly number[], { looks }: Pick<SearchRequest, "looks">): ComingLook[] =>
-  days.map((atDays) => ({ atDays, see: looks.see }));
-
-/** What a dose bears: by the course that runs, else by the tables. */
-function limitsIn({ courses = {} }: Pick<SearchRequest, "courses">, dose: Dose): Limits {
-  const course = courseOf(dose);
-  return courses[course]?.limits ?? limitsOf(course);
-}
-
-/** Something done on a day. */
-export interface Dated {
-  readonly day: number;
-  readonly dose: Dose;
-}
-
-/** The longest course of an approach at an interval that the labels and the plant bear. */
-function longest(
-  approach: Approach,
-  request: SearchRequest,
-  interval: number,
-  delayDays: number,
-  most = MOST_TREATMENTS,
-): Dated[] {
-  const { courses, stress, worksOn, mayFollow = () => true } = request;
-  const start = soonestDay(doseAt(approach, 0), request) + delayDays;
-  const times = new Map<CourseId, number>();
-  const lastOf = new Map<CourseId, number>();
-  const done: Dated[] = [];
-  if (approach.once) {
-    const before = courses?.[courseOf(approach.once)]?.times ?? 0;
-    if (before >= limitsIn(request, approach.once).mostTimes) return [];
-    const day = nextWorkingDay(Math.max(start, soonestDay(approach.once, request)), worksOn);
-    if (stress && !bears(stress, [], day, approach.once)) return [];
-    done.push({ day, dose: approach.once });
-  }
-  for (let i = 0; i < most; i++) {
-    const dose = doseAt(approach, i);
-    const course = courseOf(dose);
-    const before = times.get(course) ?? courses?.[course]?.times ?? 0;
-    if (before >= limitsIn(request, dose).mostTimes) break;
-    if (!mayFollow([...done.map((one) => courseOf(one.dose)), course])) break;
-    const soonest = Math.max(
-      lastOf.has(course) ? start : soonestDay(dose, request),
-      ...[...lastOf].map(([other, day]) => day + gapBetween(other, dose, limitsIn(request, dose))),
-    );
-    const day = nextWorkingDay(Math.max(start + i * interval, soonest), worksOn);
-    const washed = done.map((one) => ({ day: one.day, washes: washesOf(one.dose) }));
-    if (stress && !bears(stress, washed, day, dose)) break;
-    done.push({ day, dose });
-    times.set(course, before + 1);
-    lastOf.set(course, day);
-  }
-  return done;
-}
-
-/**
- * The first day on which a dose may be put on: after its interval from the last time it was, in the course that runs, and as long
- * after something else as the two bear each other.
- */
-export function soonestDay(dose: Dose, { fromDay, courses = {} }: Pick<SearchRequest, "fromDay" | "courses">): number {
-  const own = courseOf(dose);
-  const days = Object.entries(courses).flatMap(([course, { lastDay }]) => {
-    const gap = gapBetween(course as CourseId, dose, limitsIn({ courses }, dose));
-    return lastDay === null || (course !== own && gap <= OTHER_REMEDY_DAYS) ? [] : [Math.ceil(lastDay + gap)];
-  });
-  return Math.max(fromDay, ...days);
 }
 
 /** Scores treatments on given days, in ascending order. @example the days of a school beside the searched ones */
@@ -432,10 +287,4 @@ export function comingOf(dated: readonly Dated[], { apply }: Pick<SearchRequest,
     if (isWork(dose)) throw new RangeError(`${dose.work} is done to a plant of a known form`);
     return { atDays: day, dose };
   });
-}
-
-/** The day itself or the next one on which the keeper works. */
-function nextWorkingDay(day: number, worksOn: (day: number) => boolean): number {
-  for (let next = day; next < day + DAYS_IN_A_YEAR; next++) if (worksOn(next)) return next;
-  throw new RangeError("the keeper works on no day");
 }

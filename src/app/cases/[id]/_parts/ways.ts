@@ -4,6 +4,7 @@ import { addDays, type Day } from "@/core/climate/days";
 import type { Basis, PlannedDose } from "@/core/facts/kinds/programme";
 import type { ApproachId } from "@/core/planning/approaches";
 import { HOPELESS, type WayId } from "@/core/planning/compare";
+import { pRight } from "@/core/planning/score";
 import { weigh } from "@/core/planning/search";
 import type { SchoolId } from "@/core/remedies/schools";
 import { approachNames, schoolNames, wayNames } from "@/wording/names";
@@ -53,11 +54,10 @@ export function rowsOf(plans: readonly DatedWay[], comparison: DatedComparison |
   const unnamed = ({ way }: (typeof rows)[number]) => Number(way.badges.length === 0);
   const good = rows.filter(getsThere).toSorted((a, b) => unnamed(a) - unnamed(b) || a.work - b.work);
   const short = rows.filter((plan) => !getsThere(plan));
-  const worth = ({ pClean, sure }: DatedSchedule) => pClean * sure;
   return {
     good: good.filter(({ bottleMissing }) => !bottleMissing).map(({ way }) => way),
     bottled: good.filter(({ bottleMissing }) => bottleMissing).map(({ way }) => way),
-    short: short.toSorted((a, b) => worth(b.schedule) - worth(a.schedule)).map(({ way }) => way),
+    short: short.toSorted((a, b) => pRight(b.schedule) - pRight(a.schedule)).map(({ way }) => way),
     schools: (comparison?.schools ?? []).map(({ school, schedule, minutes }) => {
       const row = { id: school, name: schoolNames[school], basis: school, badges: [], others: [] };
       return { ...row, schedule, minutes };

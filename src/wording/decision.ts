@@ -14,7 +14,7 @@ export const firstWayTells: Record<FirstWay, string> = {
   squash: "Take off what you see, once a week, with what you have to look with.",
   programme: "The plan that does best here, with its repeats.",
   blitz:
-    "Pick off, cut off the worst, wash, unpot into new mix, swab and spray, all on one day; then take off what shows, once a week.",
+    "Pick off, cut off the worst, wash, unpot into new mix, swab and spray, all on one day; then swab every joint with alcohol once a week, up to three times.",
   unpot: "Old mix into the bin, roots and leaves washed, new mix; then take off what shows, once a week.",
   cutting: "A shoot without any animal on it, washed and set apart as a plant of its own; the rest is given up.",
   outdoors: "Out of the others’ reach, in half shade, rinsed by rain; it comes back in as a new arrival.",

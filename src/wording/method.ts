@@ -29,6 +29,9 @@ export const methodParts: readonly { readonly title: string; readonly told: read
   },
 ];
 
+/** The model that was tried; another one is to be tried anew (`npm run bench`) before its numbers stand here. */
+export const trialModel = 5;
+
 /** So many keepers in each line of the trials. */
 export const trialKeepers = 1000;
 

@@ -27,6 +27,12 @@ describe("a plan in one sentence", () => {
     );
   });
 
+  it("of a school whose name says how often only until when", () => {
+    expect(planSentence("Soap weekly, three times", schedule(3, 7), true)).toMatch(
+      /^Soap weekly, three times \(until Wed 16 Dec\): 6 in 10/,
+    );
+  });
+
   it("says so where that is not enough, and where nothing is to be done but looking", () => {
     expect(planSentence("Soap, sprayed", schedule(2, 7, { reaches: false }))).toContain("less than you want");
     expect(read(planSentence("", schedule(0, 0)))).toBe(

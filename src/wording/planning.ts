@@ -97,14 +97,15 @@ export function rhythmInWords({ dates, intervalDays }: Pick<DatedSchedule, "date
   return `${[...(every ? [every] : []), times].join(", ")} (until ${dayInWords(days.at(-1)!)})`;
 }
 
-/** A plan in one sentence, with what comes after it where it fails. */
-export function planSentence(name: string, schedule: DatedSchedule): string {
+/** A plan in one sentence, with what comes after it where it fails. `named`: its name says already how often. */
+export function planSentence(name: string, schedule: DatedSchedule, named = false): string {
   const { dates, looks, reaches } = schedule;
   if (dates.length === 0) {
     return `Nothing more to do but look, the last time on ${dayInWords(looks.at(-1)!)}: ${inTen(schedule.pClean)} that the looks are clean, and then it is ${percent(schedule.sure)} sure. If they are not, treat what they find.`;
   }
   const enough = reaches ? "" : ", which is less than you want";
-  return `${name}, ${rhythmInWords(schedule)}: ${looksInWords(schedule)}${enough}. If they are not, go on from what they find.`;
+  const rhythm = named ? ` (until ${dayInWords(dates.at(-1)!)})` : `, ${rhythmInWords(schedule)}`;
+  return `${name}${rhythm}: ${looksInWords(schedule)}${enough}. If they are not, go on from what they find.`;
 }
 
 /** Why these dates do what they do: what would be left at the end and for what reason, and what would change that. */

@@ -2,21 +2,19 @@ import type { PlantState } from "@/core/plants/states";
 import type { PlantCard } from "@/core/state/plantCard";
 import { stateNames } from "./names";
 
+/** What is known of a plant beside its state. */
+type Beside = Partial<Pick<PlantCard, "lastLookOn" | "lookDueFor">>;
+
 /**
  * The state of a plant in words: "getting surer, 3 of 5 petals, set apart". A plant that nobody has looked at is not called clear, nor
- * is one with signs that are open without a name at risk of something else: `beside` says so where it is known.
+ * is one with signs that are open without a name merely at risk: `beside` says so where it is known.
  */
-export function stateInWords(
-  state: PlantState,
-  petals: number,
-  apart: boolean,
-  beside: Partial<Pick<PlantCard, "lastLookOn" | "lookDueFor">> = {},
-): string {
+export function stateInWords(state: PlantState, petals: number, apart: boolean, beside: Beside = {}): string {
   const opened = state === "surer" ? `, ${petals} of 5 petals` : "";
   return `${nameOf(state, beside)}${opened}${apart ? ", set apart" : ""}`;
 }
 
-function nameOf(state: PlantState, { lastLookOn, lookDueFor }: Parameters<typeof stateInWords>[3] & object): string {
+function nameOf(state: PlantState, { lastLookOn, lookDueFor }: Beside): string {
   if ((state === "clear" || state === "overdue") && lastLookOn === null) return "not yet looked at";
   return state === "atRisk" && lookDueFor === "unnamed" ? "signs open" : stateNames[state];
 }

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { decimal, orNothing } from "../fields";
+import { ln } from "../numerics/exponential";
 import { mixVolumeMl } from "../roots/pots";
 import { DRENCH_REACH, soilKillOf, soilRemedies, soilRemedyIds, type SoilRemedy } from "../remedies/soilRemedies";
 import { pestOf } from "../pests/pests";
@@ -27,14 +28,24 @@ export const drench = actKind({
     before: orNothing(z.enum(wetnessIds)).optional(),
   }),
   doneTo: ["plant", "place"],
-  events: ({ remedy }, { pest }, atDays) => [
-    {
-      kind: "treatment",
-      atDays,
-      kill: pest.stages.map((stage) => soilKillOf(remedy, pest.id, stage.id)),
-      reach: { soil: DRENCH_REACH },
-    },
-  ],
+  events: ({ remedy }, { pest }, atDays) => {
+    const { after }: SoilRemedy = soilRemedies[remedy];
+    const kill = pest.stages.map((stage) => soilKillOf(remedy, pest.id, stage.id));
+    const goesOn = pest.stages.map(({ id }, i) =>
+      after && id === "larva" && kill[i]!.likely > 0 ? -ln(1 - after.larvae) : 0,
+    );
+    return [
+      { kind: "treatment", atDays, kill, reach: { soil: DRENCH_REACH } },
+      ...(after && goesOn.some((rate) => rate > 0)
+        ? [
+            {
+              ...{ kind: "lasting" as const, atDays, untilDays: atDays + after.days },
+              effect: { dailyHazard: goesOn, layFactor: 1, cover: DRENCH_REACH },
+            },
+          ]
+        : []),
+    ];
+  },
   treats: ({ remedy }, pest) =>
     pestOf(pest).stages.some(({ id, where }) => where === "soil" && soilKillOf(remedy, pest, id).likely > 0),
   cleanLook: () => null,

@@ -6,6 +6,7 @@ import { approaches, approachOf, type Approach, type ApproachId } from "../plann
 import type { Courses } from "../planning/course";
 import type { Dose } from "../planning/doses";
 import { pictureOf } from "../planning/picture";
+import { hindrancesOf, isAtHand } from "../planning/feasible";
 import { runsOn } from "../planning/resistance";
 import { scorerOf } from "../planning/score";
 import { comingOf, scoredDoses, searchSchedules, type Schedule, type SearchRequest } from "../planning/search";
@@ -67,7 +68,11 @@ export function* againstAll(question: AgainstAllQuestion): Generator<number, Aga
   const ways: AgainstAll[] = [];
   const allowed = approaches.filter(
     (approach: Approach) =>
-      candidates.some(({ pest }) => isAgainst(approach, pest)) &&
+      candidates.some(
+        ({ pest }) =>
+          isAgainst(approach, pest) && hindrancesOf(approach, { ...on, pest, found: SUPPOSED }).length === 0,
+      ) &&
+      isAtHand(approach, on.bearer) &&
       !runsOn(approach, courses) &&
       refusedOn(approach, on.bearer).length === 0,
   );

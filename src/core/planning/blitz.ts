@@ -19,9 +19,10 @@ export function handAct(way: Hand, form: GrowthFormId, tool: ToolId): Act {
   return { kind: "mechanical", way, tool: tools[way], percent, spots: [...spotsOf(form)] };
 }
 
-/** What hands do when everything is done in one day, in its order (common practice, no source). */
+/** What hands do when everything is done in one day, in its order (common practice, no source). What stands in no pot is not unpotted. */
 export function blitzHands(form: GrowthFormId): readonly Hand[] {
-  return ["pickOff", ...(isCut(form) ? (["prune"] as const) : []), "unpot", "shower"];
+  const all = ["pickOff", "prune", "unpot", "shower"] as const;
+  return all.filter((way) => (way !== "prune" || isCut(form)) && (way !== "unpot" || form !== "airPlant"));
 }
 
 /** What is put on after it: alcohol on every joint, then soap; of these what the plant bears. Wax bloom is only dabbed. */

@@ -8,7 +8,7 @@ import { severityOf, type SeverityId } from "../inspection/severity";
 import { isKnownPest, pestOf, type PestId } from "../pests/pests";
 import { isCut } from "../plants/growthForms";
 import type { Worth } from "../plants/worth";
-import type { Bearer } from "../suitability/bearer";
+import { restsDry, type Bearer } from "../suitability/bearer";
 import { blitzDoses, blitzHands, handAct, type Hand } from "./blitz";
 import { HOPELESS } from "./compare";
 import { volumeOfDose, type Dose } from "./doses";
@@ -129,7 +129,7 @@ export function decide(request: DecisionRequest): Decision {
   const pestId = scorer.reckoning.timeline.layout.pest.id;
   if (!isKnownPest(pestId)) throw new RangeError(`nothing is known of where ${pestId} hides`);
   const hands = handsOn(pestId, request);
-  const rests = bearer.resting && bearer.sensitivities.includes("winterDry");
+  const rests = restsDry(bearer);
   const weekly = (does: ComingAct, minutes: number, times: number): Done[] =>
     Array.from({ length: times }, (_, n) => ({ day: fromDay + n * WEEK, does, minutes }));
   /** So many weeks of something as take least work. */
@@ -149,8 +149,8 @@ export function decide(request: DecisionRequest): Decision {
     const before = washes.map((hand): Done => ({ day: fromDay, does: hands[hand], minutes: hands.minutes(hand) }));
     const harm = rests ? LOST_AT_REST : LOST_IN_GROWTH + A_WASH;
     choices.push(weeks("unpot", hands.pickOff, hands.minutes("pickOff"), { harm, before }));
-    if (!rests) choices.push(blitz(request, pestId, hands));
   }
+  if (!rests) choices.push(blitz(request, pestId, hands));
   if (isCut(form)) choices.push(cutting(request, pestId));
   if (request.warmOutside) {
     const outside = { events: [...hands.shower.events, ...outdoors(pestId)] };
@@ -176,7 +176,7 @@ export function decide(request: DecisionRequest): Decision {
     because: reasonOf(all),
     closed: [
       ...(form === "airPlant" ? [{ way: "unpot", why: "noPot" } as const] : []),
-      ...(form !== "airPlant" && rests ? [{ way: "blitz", why: "rests" } as const] : []),
+      ...(rests ? [{ way: "blitz", why: "rests" } as const] : []),
       ...(isCut(form) ? [] : [{ way: "cutting", why: "noCuttings" } as const]),
       ...(request.warmOutside ? [] : [{ way: "outdoors", why: "tooCold" } as const]),
     ],
@@ -225,7 +225,8 @@ function blitz(request: DecisionRequest, pestId: PestId, hands: ReturnType<typeo
       ...{ day: fromDay + (n + 1) * WEEK, does: again, minutes: minutesOf(swabs), volumeMl: volumeOf(swabs) },
     })),
   ];
-  const harm = LOST_IN_GROWTH + (isCut(form) ? CUT_OFF : 0) + A_WASH * washes;
+  const unpotted = ways.includes("unpot") ? LOST_IN_GROWTH : 0;
+  const harm = unpotted + (ways.includes("prune") ? CUT_OFF : 0) + A_WASH * washes;
   const eachWeek = swabs.reduce((sum, dose) => sum + A_WASH * washesOf(dose), 0);
   return (swabs.length > 0 ? [0, 1, 2, 3] : [0])
     .map((times) => choiceOf("blitz", request, pestId, { done: done(times), harm: harm + times * eachWeek }))

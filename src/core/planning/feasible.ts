@@ -11,7 +11,7 @@ import { dosesOf } from "./approaches";
 import { isWork, type Dose } from "./doses";
 import { huntsIn, predatorIds, takenUpAt, type PredatorId } from "../remedies/lasting";
 import type { TechniqueId } from "../remedies/remedies";
-import type { Bearer } from "../suitability/bearer";
+import { restsDry, type Bearer } from "../suitability/bearer";
 
 /** Why a way that does the plant no harm cannot be gone on it all the same, or not now. */
 export const hindranceIds = [
@@ -49,7 +49,7 @@ export function hindrancesOf(approach: Approach, standing: Standing): readonly H
 }
 
 function hindranceOf(dose: Dose, leads: boolean, { pest, bearer, now, found }: Standing): HindranceId | null {
-  const rests = bearer.resting && bearer.sensitivities.includes("winterDry");
+  const rests = restsDry(bearer);
   if (!isWork(dose)) {
     if (dose.technique === "dunk" && bearer.potCm > WIDEST_DUNKED_CM) return "tooBigToDunk";
     if (wetting.includes(dose.technique) && rests) return "dryRest";

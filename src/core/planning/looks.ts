@@ -74,9 +74,12 @@ export function cleanLooksCounted({ timeline: { dt }, past }: Reckoning): number
 }
 
 /** Whether the animals that were seen last are still where they were: neither taken off nor treated. */
-export function leftSitting({ past, lastFind }: Reckoning): boolean {
+export function leftSitting({ past, lastFind, timeline: { lasting } }: Reckoning): boolean {
   const find = past[lastFind]!;
-  return find.kind === "inspection" && !find.removed && !past.slice(lastFind).some(({ kind }) => kind === "treatment");
+  const treated = past.slice(lastFind).some(({ kind }) => kind === "treatment");
+  // What roots take up and helpful animals go on killing without any treatment that strikes at once.
+  const goesOn = lasting.some(({ from, effect }) => from >= find.step && effect.dailyHazard.some((rate) => rate > 0));
+  return find.kind === "inspection" && !find.removed && !treated && !goesOn;
 }
 
 /** What looks after a course are reckoned from. */

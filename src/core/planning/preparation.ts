@@ -5,7 +5,7 @@ import { expectedByStage } from "../clearance/reckon";
 import { pestOf, type PestId } from "../pests/pests";
 import { isCut, spotsOf } from "../plants/growthForms";
 import type { Sensitivity } from "../plants/sensitivities";
-import type { Bearer } from "../suitability/bearer";
+import { restsDry, type Bearer } from "../suitability/bearer";
 import type { ActEvent } from "../acts/kind";
 import { withMore, type Schedule, type SearchRequest } from "./search";
 
@@ -107,6 +107,6 @@ function whyNot(
   if (id === "dustOff" && sensitivities.includes("waxBloom")) return "bloom";
   const has = against[id]?.find(([sensitivity]) => sensitivities.includes(sensitivity));
   if (has) return has[1];
-  if (id === "shower" && resting && sensitivities.includes("winterDry")) return "rests";
+  if (id === "shower" && restsDry({ resting, sensitivities })) return "rests";
   return id === "litter" && form === "airPlant" ? "noMix" : null;
 }

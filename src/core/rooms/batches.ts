@@ -73,14 +73,19 @@ const batchOf = (day: Day, plants: readonly BatchPlant[]): Batch => ({
 
 /** Each in its order on the first evening that has room for it. */
 function placed(order: readonly BatchPlant[], count: number, { minutes: most, helpers, dryingPots }: EveningRoom) {
-  const evenings = Array.from({ length: count }, () => [] as BatchPlant[]);
+  const open = Array.from({ length: count }, () => ({ plants: [] as BatchPlant[], minutes: 0, drying: 0 }));
   const left: BatchPlant[] = [];
   for (const plant of order) {
-    const fits = evenings.find((all) => {
-      const { minutes, drying } = batchOf("1970-01-01" as Day, [...all, plant]);
-      return minutes <= most * helpers && drying <= dryingPots;
-    });
-    (fits ?? left).push(plant);
+    const drying = plant.dries ? 1 : 0;
+    const fits = open.find((one) => one.minutes + plant.minutes <= most * helpers && one.drying + drying <= dryingPots);
+    if (!fits) {
+      left.push(plant);
+      continue;
+    }
+    fits.plants.push(plant);
+    fits.minutes += plant.minutes;
+    fits.drying += drying;
   }
+  const evenings = open.map(({ plants }) => plants);
   return { evenings, left };
 }

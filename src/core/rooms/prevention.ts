@@ -4,7 +4,7 @@ import { exp, ln1p } from "../numerics/exponential";
 import type { PestId } from "../pests/pests";
 import type { MixId } from "../mixing/mixes";
 import type { TechniqueId } from "../remedies/remedies";
-import type { Bearer } from "../suitability/bearer";
+import { restsDry, type Bearer } from "../suitability/bearer";
 import { objections } from "../suitability/suitability";
 import { leftAfter, onwardAt } from "./roundEffect";
 
@@ -47,7 +47,7 @@ export function sparedFrom(
   if (inCase) return "inCase";
   const { today, helpers } = bearer;
   if (today && helpers?.aliveUntil && today <= helpers.aliveUntil) return "helpers";
-  if (bearer.resting && bearer.sensitivities.includes("winterDry")) return "resting";
+  if (restsDry(bearer)) return "resting";
   const refused = objections(bearer, mix, technique).filter(({ level }) => level === "refuse");
   if (refused.some(({ code }) => code === "smotherFlowers") || bearer.inFlower) return "flowers";
   return refused.length > 0 ? "notBorne" : null;

@@ -1,7 +1,7 @@
 import { productOf, touchesOf, type Act } from "../acts/acts";
 import { anyHome, homeObjections, type Home } from "../household/household";
 import { mixes } from "../mixing/mixes";
-import type { Bearer } from "./bearer";
+import { restsDry, type Bearer } from "./bearer";
 import { objections, type Objection } from "./suitability";
 
 /** What a home keeps out of an act on a place, whatever stands there. @example placeObjections(cards, anyHome) // [] */
@@ -40,6 +40,6 @@ function atTheRoots(act: Act, { sensitivities, resting }: Bearer): readonly Obje
   if (act.kind === "contact")
     return mixes[act.mix].remedy === "alcohol" && act.spots.includes("roots") ? ["alcoholOnRoots"] : [];
   if (act.kind !== "drench") return [];
-  const rests = resting && sensitivities.includes("winterDry");
+  const rests = restsDry({ resting, sensitivities });
   return [...(act.before === "sodden" ? ["wetAlready" as const] : []), ...(rests ? ["dryRest" as const] : [])];
 }

@@ -60,6 +60,11 @@ export function restsDryOn(plant: Kind, on: Day, hemisphere: Hemisphere): boolea
   return isColdSeason(on, hemisphere) && sensitivitiesOf(plant).some(({ id }) => id === "winterDry");
 }
 
+/** Whether a plant rests dry on the day it is weighed on. */
+export function restsDry({ resting, sensitivities }: Pick<Bearer, "resting" | "sensitivities">): boolean {
+  return resting && sensitivities.includes("winterDry");
+}
+
 /** A plant as remedies are weighed against it, on a day. */
 export function bearerOf(
   plant: DescribedPlant,

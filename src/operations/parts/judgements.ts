@@ -119,6 +119,7 @@ export async function knownJudgement(
     kept.asOf === asOf;
   if (current) return { judged: keptJudgement(kept)!, current };
   if (daysBetween(found.openedOn, asOf) <= SHORT_DAYS) return { judged: judge(context, record, found), current: true };
-  const before = keptJudgement(kept);
+  // What an earlier model said may have another shape: nobody reads it.
+  const before = kept?.modelVersion === modelVersion ? keptJudgement(kept) : null;
   return before && { judged: before, current: false };
 }

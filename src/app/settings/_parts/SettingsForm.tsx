@@ -73,7 +73,7 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
         name="everyDays"
         label="Fewest days between two treatments"
         inputMode="decimal"
-        hint="2 to 14: what you can keep up. Whoever treats oftener than they can keep up stops earlier."
+        hint="2 to 14: what you can keep up. No plan asks for more; whoever begins too often stops too early."
       />
       <TextField
         form={form}

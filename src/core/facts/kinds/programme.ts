@@ -60,6 +60,8 @@ export const adoptUnnamed = z
   .refine(({ dates, doses }) => doses.length === dates.length, { path: ["dates"], params: { code: "unknown" } });
 export type AdoptUnnamed = z.output<typeof adoptUnnamed>;
 
+const chance = z.number().min(0).max(1);
+
 const step = z.object({
   id: z.string(),
   kind: z.enum(["treat", "look"]),
@@ -82,9 +84,9 @@ export const programme = factKind({
     basis,
     /** What it promised when it was adopted, reckoned then; null for what could not be scored: that it is over without any look, that
      * the looks after it are clean, and how sure they then make it. */
-    pOver: z.number().nullable(),
-    pClean: z.number().nullable().default(null),
-    sure: z.number().nullable().default(null),
+    pOver: chance.nullable(),
+    pClean: chance.nullable().default(null),
+    sure: chance.nullable().default(null),
     steps: z.array(step),
   }),
   columns: {

@@ -67,7 +67,8 @@ export function gnatVerdict(standing: GnatStanding, today: Day): GnatVerdict {
   const onCards = counts.filter(({ what }) => what === "cards").toSorted((a, b) => (a.day < b.day ? -1 : 1));
   if (!judged)
     return onCards.length >= NONE_CAUGHT ? { code: "none_caught", times: onCards.length } : { code: "not_counted" };
-  const lastFly = counts.filter(({ count }) => count > 0).reduce<Day>((last, { day }) => later(last, day), begunOn);
+  const flown = counts.filter(({ what, count }) => what !== "window" && count > 0).map(({ day }) => day);
+  const lastFly = flown.reduce<Day>(later, flown[0] ?? begunOn);
   const empty = onCards.length - 1 - onCards.findLastIndex(({ count }) => count > 0);
   const life = gnatLifeDays(meanC) ?? Infinity;
   if (judged.pOver >= clearFrom && empty >= EMPTY_COUNTS && daysBetween(lastFly, today) >= life)

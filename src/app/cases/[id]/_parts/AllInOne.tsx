@@ -53,32 +53,34 @@ export function AllInOne({ caseId, plantId, bearer, tool }: Props) {
     router.push(`/cases/${caseId}`);
   };
   return (
-    <div className="row gx-4">
-      <div className="col-lg-6">
-        {acts.map(({ id, act }, i) => (
-          <Form.Check
-            key={id}
-            id={`step-${id}`}
-            className="mb-2"
-            checked={done.includes(id)}
-            onChange={() => setDone((all) => toggled(all, id))}
-            label={`${i + 1}. ${stepInWords(act)} (${hoursInWords(Math.round(costsOfAct(act, bearer.potCm).minutes))})`}
-          />
-        ))}
-        <p>Together about {hoursInWords(Math.round(minutes))}.</p>
-        {trouble && (
-          <p className="text-danger-emphasis fw-semibold" role="alert">
-            {trouble}
-          </p>
-        )}
-        <Button disabled={going || chosen.length === 0} onClick={() => void write()}>
-          Done: write it all down
-        </Button>
+    <>
+      <div className="row gx-4">
+        <div className="col-lg-6">
+          {acts.map(({ id, act }, i) => (
+            <Form.Check
+              key={id}
+              id={`step-${id}`}
+              className="mb-2"
+              checked={done.includes(id)}
+              onChange={() => setDone((all) => toggled(all, id))}
+              label={`${i + 1}. ${stepInWords(act)} (${hoursInWords(Math.round(costsOfAct(act, bearer.potCm).minutes))})`}
+            />
+          ))}
+          <p>Together about {hoursInWords(Math.round(minutes))}.</p>
+        </div>
+        <div className="col-lg-6">
+          <CautionList against={told} cautions={cautions} />
+        </div>
       </div>
-      <div className="col-lg-6">
-        <CautionList against={told} cautions={cautions} />
-      </div>
-    </div>
+      {trouble && (
+        <p className="text-danger-emphasis fw-semibold" role="alert">
+          {trouble}
+        </p>
+      )}
+      <Button disabled={going || chosen.length === 0} onClick={() => void write()}>
+        Done: write it all down
+      </Button>
+    </>
   );
 }
 

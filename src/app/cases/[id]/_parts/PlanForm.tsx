@@ -44,6 +44,8 @@ interface Props {
   target: number;
   /** The courses of remedies that run on the plant. */
   courses: Courses;
+  /** When it is looked at next, where that lies ahead. */
+  nextLook: Day | null;
   /** What the plan in force goes on with: one made by hand begins there. */
   current: PlannedDose | null;
 }
@@ -58,7 +60,7 @@ const BY_HAND = "byHand";
 
 /** Ways to go about a case, compared by reckoning; each opens in its own place with everything needed to adopt it. */
 export function PlanForm(props: Props) {
-  const { caseId, plantId, pest, meanC, today, on, file, workDays, target, courses, current } = props;
+  const { caseId, plantId, pest, meanC, today, on, file, workDays, target, courses, nextLook, current } = props;
   const router = useRouter();
   const usual = current && "mix" in current ? current : null;
   const [pressed, setPressed] = useState<string | null>(null);
@@ -82,7 +84,9 @@ export function PlanForm(props: Props) {
   });
 
   const first = isDay(firstTyped) ? firstTyped : null;
-  const question = { first: first ?? today, workDays, target, courses, on };
+  const begins = first ?? today;
+  const looked = nextLook !== null && nextLook > begins ? { nextLook } : {};
+  const question = { first: begins, workDays, target, courses, on, ...looked };
   const reckoner = useReckoner();
   const key = JSON.stringify(question);
   const take = ({ share, plan }: DatedProgress) =>
@@ -99,7 +103,7 @@ export function PlanForm(props: Props) {
   const ways = rowsOf(plans, comparison);
   const best = comparison ? (ways.good.find(({ id }) => id === comparison.leastWork) ?? ways.short[0]) : undefined;
   const withBottle = ways.bottled.find(({ id }) => id === comparison?.withBottle);
-  const until = plans.reduce<Day>((last, { schedule }) => max(last, schedule.looks.at(-1)!), first ?? today);
+  const until = plans.reduce<Day>((last, { schedule }) => max(last, schedule.looks.at(-1)!), begins);
   const open = pressed ?? best?.id ?? null;
 
   const mixOf = (remedy: RemedyId) => ownMixes[remedy] ?? mixFor(remedy, on.bearer);
@@ -124,14 +128,7 @@ export function PlanForm(props: Props) {
   const adopting = { form, trouble, problem: first ? problem : undefined };
 
   const row = (way: Way) => (
-    <WayRow
-      key={way.id}
-      way={way}
-      from={first ?? today}
-      until={until}
-      open={open === way.id}
-      onPress={() => press(way.id)}
-    >
+    <WayRow key={way.id} way={way} from={begins} until={until} open={open === way.id} onPress={() => press(way.id)}>
       <WayDetail
         way={way}
         plantId={plantId}

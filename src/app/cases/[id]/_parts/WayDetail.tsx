@@ -77,7 +77,9 @@ export function WayDetail(props: Props) {
   if (dates.length === 0) return <LookFirst plantId={plantId} schedule={schedule} />;
   return (
     <>
-      {(!isTold || at !== null || changed) && <p className="mb-2">{planSentence(way.name, told)}</p>}
+      {(!isTold || at !== null || changed) && (
+        <p className="mb-2">{planSentence(way.name, told, way.basis !== "reckoned")}</p>
+      )}
       {way.others.length > 0 && (
         <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Which dates">
           {[null, ...way.others.map((other) => other.at)].map((one) => (

@@ -4,7 +4,7 @@ import { ChevronDown, ChevronRight } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Day } from "@/core/climate/days";
 import { inTen, percent } from "@/wording/chances";
-import { hoursInWords, shortDay } from "@/wording/dates";
+import { dayInWords, hoursInWords, shortDay } from "@/wording/dates";
 import { rhythmInWords } from "@/wording/planning";
 import { CourseLine } from "./CourseLine";
 import type { Way } from "./ways";
@@ -22,7 +22,7 @@ interface Props {
 
 /** One way: what it comes to on one line, and everything else in the same place once it is pressed. */
 export function WayRow({ way, from, until, open, onPress, children }: Props) {
-  const { schedule, minutes, badges, name } = way;
+  const { schedule, minutes, badges, name, basis } = way;
   const { pClean, sure, reaches, looks } = schedule;
   const Mark = open ? ChevronDown : ChevronRight;
   return (
@@ -36,7 +36,9 @@ export function WayRow({ way, from, until, open, onPress, children }: Props) {
               {badge}
             </span>
           ))}
-          <span className="way-times">{rhythmInWords(schedule)}</span>
+          <span className="way-times">
+            {basis === "reckoned" ? rhythmInWords(schedule) : `until ${dayInWords(schedule.dates.at(-1)!)}`}
+          </span>
         </span>
         <CourseLine schedule={schedule} from={from} until={until} />
         <span className="way-chance">

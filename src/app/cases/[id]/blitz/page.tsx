@@ -1,4 +1,6 @@
 import type { Metadata } from "next";
+import Link from "next/link";
+import { restsDry } from "@/core/suitability/bearer";
 import { pestNames } from "@/wording/names";
 import { caseOf } from "../_parts/caseOf";
 import { AllInOne } from "../_parts/AllInOne";
@@ -14,8 +16,20 @@ export default async function BlitzPage({ params }: { params: Promise<{ id: stri
       <h1>
         Everything in one day: {plant.code} {plant.name}, {pestNames[found.pest].toLowerCase()}
       </h1>
-      <p>Go down the list. What you leave out, take its tick off; what stays ticked is written down together.</p>
-      <AllInOne caseId={found.id} plantId={plant.id} bearer={on.bearer} tool={on.tool} />
+      {restsDry(on.bearer) ? (
+        <p>
+          It rests dry now: it is neither washed nor sprayed before it grows.{" "}
+          <Link href={`/cases/${found.id}/decide`}>See what else can be done first</Link>
+        </p>
+      ) : (
+        <>
+          <p>
+            Read the cautions, then go down the list. What you leave out, take its tick off; what stays ticked is
+            written down together.
+          </p>
+          <AllInOne caseId={found.id} plantId={plant.id} bearer={on.bearer} tool={on.tool} />
+        </>
+      )}
     </>
   );
 }

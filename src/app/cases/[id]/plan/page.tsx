@@ -37,6 +37,7 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
           workDays={context.collection.workDays}
           target={context.collection.clearPercent / 100}
           courses={view.courses}
+          nextLook={view.card.lookDueOn > today ? view.card.lookDueOn : null}
           current={lastOf(view.plan)}
         />
       ) : (

@@ -4,6 +4,7 @@ import type { Metadata } from "next";
 import { springAfter } from "@/core/diagnosis/priors";
 import { treatmentsToCome } from "@/core/case/plans";
 import { readUnpotting } from "@/operations/readUnpotting";
+import { restsDry } from "@/core/suitability/bearer";
 import { notFound, redirect } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
 import { momentNow } from "@/app/_parts/moments";
@@ -24,7 +25,7 @@ export default async function UnpotPage({ params }: { params: Promise<{ id: stri
   if (!read) notFound();
   const { plant, on, cases } = read;
   const { bearer } = on;
-  const rests = bearer.resting && bearer.sensitivities.includes("winterDry");
+  const rests = restsDry(bearer);
   // What unpotting does nothing to is no reason to wait or not to.
   const weighed = cases.find(({ view }) => view.file && workOf("unpot").against.includes(view.found.pest));
   const planned = cases.flatMap(({ view }) => {

@@ -240,13 +240,18 @@ describe("mending", () => {
   });
 
   it("behind only where not even clean looks would make it sure; then the least work from today mends it", () => {
-    const heavy = reckon(historyOf("thrips", 23, [fullLook("thrips", 0, 100, { tool: "eye" })]), 8, allScenarios);
-    const asked = { ...request(8, heavy), target: 0.99 };
-    const soap: Approach = { id: "s", then: { remedy: "soap", technique: "hastySpray" } };
-    const { asItStands, behind, mended } = outlookOf([{ atDays: 9, dose: soap.then }], soap, asked);
-    expect(asItStands.sure).toBeLessThan(0.99);
+    const scale = [fullLook("armouredScale", 0, 5.5, { tool: "lamp" }), ...treat("armouredScale", 1, "soap")];
+    const judged = reckon(historyOf("armouredScale", 22, scale), 20, allScenarios);
+    const asked = { ...request(20, judged), target: 0.95 };
+    const soap: Approach = { id: "s", then: { remedy: "soap", technique: "sprayAndSwab" } };
+    const hasty = { remedy: "soap", technique: "hastySpray" } as const;
+    const { asItStands, behind, mended } = outlookOf([{ atDays: 14, dose: hasty }], soap, asked);
+    expect(asItStands).toMatchObject({ days: [20], reaches: false });
+    expect(asItStands.sure).toBeLessThan(0.95);
     expect(behind).toBe(true);
-    if (mended) expect(mended.sure).toBeGreaterThan(asItStands.sure);
+    expect(mended).toMatchObject({ reaches: true });
+    expect(mended!.sure).toBeGreaterThanOrEqual(0.95);
+    expect(mended!.days[0]).toBe(20);
   });
 
   it("a knock-down still to come stays one: what is left is scored with its own doses, and going on begins with it", () => {

@@ -16,7 +16,7 @@ export interface GnatPackage {
   readonly ways: readonly GnatWayId[];
   /** The chance that it is over in eight weeks. */
   readonly pOver: number;
-  /** Flies on the cards in the last of those weeks: expected, and the span that holds eight in ten. */
+  /** Flies on the cards in the week after: expected, and the span that holds eight in ten. */
   readonly week: GnatJudgement["weeks"][number];
   readonly minutes: number;
 }
@@ -100,7 +100,6 @@ export async function readGnatRoom(context: Context, asked: string): Promise<Gna
       judged && verdict.code !== "over"
         ? packagesOf([...gnatPackages, ...(chosen.length > 0 ? [chosen] : [])]).map((ways) => {
             const then = judge(room, begin, day, ways, day, addDays(day, AHEAD_DAYS))!;
-            const now = judge(room, begin, day, ways, day, day)!;
             const planned = plannedWays(
               { begunOn: day, chosen: { programme: "gnats", ways: [...ways] } },
               record.acts,
@@ -108,7 +107,7 @@ export async function readGnatRoom(context: Context, asked: string): Promise<Gna
               AHEAD_DAYS,
             );
             const minutes = planned.reduce((sum, { way }) => sum + gnatWays[way].minutes(size), 0);
-            return { ways, pOver: then.pOver, week: now.weeks.at(-1)!, minutes };
+            return { ways, pOver: then.pOver, week: then.weeks[0]!, minutes };
           })
         : [],
     lifeDays: gnatLifeDays(room.meanC),

@@ -73,7 +73,7 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
         name="everyDays"
         label="Fewest days between two treatments"
         inputMode="decimal"
-        hint="2 to 14: what you can keep up. No plan asks for more; whoever begins too often stops too early."
+        hint="2 to 14: what you can keep up. No plan treats oftener; whoever begins too often stops too early."
       />
       <TextField
         form={form}

@@ -97,98 +97,100 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
     </div>
   );
   return (
-    <div className="way-columns">
-      <section>
-        <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Remedy">
-          {allowed.map((id) => (
-            <button
-              key={id}
-              type="button"
-              className={`btn btn-sm ${remedy === id ? "btn-primary" : "btn-outline-primary"}`}
-              aria-pressed={remedy === id}
-              onClick={() => takes(id)}
-            >
-              {remedyNames[id]}
-            </button>
-          ))}
-        </div>
-        <Form.Label htmlFor="own-mix" className="fw-semibold mb-1">
-          Mix
-        </Form.Label>
-        <Form.Select
-          id="own-mix"
-          className="mb-2"
-          value={mix}
-          onChange={(event) => setMix(event.target.value as MixId)}
-        >
-          {mixesOf(remedy).map((id) => (
-            <option key={id} value={id}>
-              {mixNames[id]}
-            </option>
-          ))}
-        </Form.Select>
-        <Form.Label htmlFor="own-technique" className="fw-semibold mb-1">
-          How
-        </Form.Label>
-        <Form.Select
-          id="own-technique"
-          className="mb-2"
-          value={technique}
-          onChange={(event) => setTechnique(event.target.value as TechniqueId)}
-        >
-          {remedyOf(remedy).techniques.map((id) => (
-            <option key={id} value={id}>
-              {techniqueNames[id]}
-            </option>
-          ))}
-        </Form.Select>
-      </section>
-      <section>
-        {options.map(({ id, label, dates: days, score }) => (
-          <Form.Check
-            key={id}
-            type="radio"
-            name="basis"
-            id={`basis-${id}`}
-            className="way-basis mb-2"
-            checked={basis === id}
-            onChange={() => setBasis(id)}
-            label={
-              <>
-                <span className="fw-semibold d-block">{label}</span>
-                <span className="small">
-                  {days.length === 0 ? "No dates yet." : days.map(dayInWords).join(", ")}
-                  {score &&
-                    days.length > 0 &&
-                    `; looks until ${dayInWords(score.looks.at(-1)!)}: ${looksInWords(score)}.`}
-                </span>
-              </>
-            }
-          />
-        ))}
-        {basis === "own" && (
-          <div className="row">
-            {number("everyDays", "own-every", "Every so many days (1–60)")}
-            {number("times", "own-times", "Times (1–24)")}
-          </div>
-        )}
-        <details open>
-          <summary>Check by hand</summary>
-          <ul className="ps-3">
-            {boundSentences(repeatBounds(pest, remedy, meanC)).map((sentence) => (
-              <li key={sentence}>{sentence}</li>
+    <>
+      <div className="way-columns">
+        <section>
+          <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Remedy">
+            {allowed.map((id) => (
+              <button
+                key={id}
+                type="button"
+                className={`btn btn-sm ${remedy === id ? "btn-primary" : "btn-outline-primary"}`}
+                aria-pressed={remedy === id}
+                onClick={() => takes(id)}
+              >
+                {remedyNames[id]}
+              </button>
             ))}
-          </ul>
-        </details>
-        <Adopt
-          chosen={{ basis, dates, doses: dates.map(() => ({ mix, technique })) }}
-          choose={choose}
-          adopting={adopting}
-        />
-      </section>
-      <section className="way-cautions" tabIndex={0} aria-label="Cautions for this way">
-        <Cautions mix={mix} plant={bearer} technique={technique} />
-      </section>
-    </div>
+          </div>
+          <Form.Label htmlFor="own-mix" className="fw-semibold mb-1">
+            Mix
+          </Form.Label>
+          <Form.Select
+            id="own-mix"
+            className="mb-2"
+            value={mix}
+            onChange={(event) => setMix(event.target.value as MixId)}
+          >
+            {mixesOf(remedy).map((id) => (
+              <option key={id} value={id}>
+                {mixNames[id]}
+              </option>
+            ))}
+          </Form.Select>
+          <Form.Label htmlFor="own-technique" className="fw-semibold mb-1">
+            How
+          </Form.Label>
+          <Form.Select
+            id="own-technique"
+            className="mb-2"
+            value={technique}
+            onChange={(event) => setTechnique(event.target.value as TechniqueId)}
+          >
+            {remedyOf(remedy).techniques.map((id) => (
+              <option key={id} value={id}>
+                {techniqueNames[id]}
+              </option>
+            ))}
+          </Form.Select>
+        </section>
+        <section>
+          {options.map(({ id, label, dates: days, score }) => (
+            <Form.Check
+              key={id}
+              type="radio"
+              name="basis"
+              id={`basis-${id}`}
+              className="way-basis mb-2"
+              checked={basis === id}
+              onChange={() => setBasis(id)}
+              label={
+                <>
+                  <span className="fw-semibold d-block">{label}</span>
+                  <span className="small">
+                    {days.length === 0 ? "No dates yet." : days.map(dayInWords).join(", ")}
+                    {score &&
+                      days.length > 0 &&
+                      `; looks until ${dayInWords(score.looks.at(-1)!)}: ${looksInWords(score)}.`}
+                  </span>
+                </>
+              }
+            />
+          ))}
+          {basis === "own" && (
+            <div className="row">
+              {number("everyDays", "own-every", "Every so many days (1–60)")}
+              {number("times", "own-times", "Times (1–24)")}
+            </div>
+          )}
+          <details open>
+            <summary>Check by hand</summary>
+            <ul className="ps-3">
+              {boundSentences(repeatBounds(pest, remedy, meanC)).map((sentence) => (
+                <li key={sentence}>{sentence}</li>
+              ))}
+            </ul>
+          </details>
+        </section>
+        <section className="way-cautions" tabIndex={0} aria-label="Cautions for this way">
+          <Cautions mix={mix} plant={bearer} technique={technique} />
+        </section>
+      </div>
+      <Adopt
+        chosen={{ basis, dates, doses: dates.map(() => ({ mix, technique })) }}
+        choose={choose}
+        adopting={adopting}
+      />
+    </>
   );
 }

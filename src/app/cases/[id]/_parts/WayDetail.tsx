@@ -153,11 +153,6 @@ export function WayDetail(props: Props) {
               {more && more.why.length > 0 && <p className="small mb-0">{bindingSentence(more.why)}</p>}
             </details>
           )}
-          <Adopt
-            chosen={{ basis: way.basis, dates: dated ? dates : [], doses: dated ? doses.map(planned) : [] }}
-            choose={choose}
-            adopting={props.adopting}
-          />
         </section>
         <section className="way-cautions" tabIndex={0} aria-label="Cautions for this way">
           {put.map(({ remedy, technique }) => (
@@ -169,6 +164,11 @@ export function WayDetail(props: Props) {
           })}
         </section>
       </div>
+      <Adopt
+        chosen={{ basis: way.basis, dates: dated ? dates : [], doses: dated ? doses.map(planned) : [] }}
+        choose={choose}
+        adopting={props.adopting}
+      />
     </>
   );
 }

@@ -49,11 +49,11 @@ describe("at the shelf", () => {
     await page.sees("Soap wash, mild (5 mL per litre): done");
     await page.sees("kept in this browser");
     await page.offline(false);
-    await page.driver.wait(async () => !(await page.text()).includes("kept in this browser"), 20_000);
+    await page.eventually(async () => !(await page.text()).includes("kept in this browser"), "it was never sent");
     await page.press("To today");
     await page.arrives(/^\/today$/);
     await page.sees("Found, and no plan yet");
-    await page.driver.wait(async () => !/^Begin$/m.test(await page.text()), 10_000, "something is due still");
+    await page.eventually(async () => !/^Begin$/m.test(await page.text()), "something is due still");
     await page.sees("drying by the fan until");
     const client = new pg.Client(app.databaseUrl);
     await client.connect();
@@ -123,13 +123,16 @@ describe("at the shelf", () => {
     await keys("g", "m");
     await page.arrives(/^\/mixing$/);
     await keys("?");
-    const list = await page.driver.wait(
+    const list = await page.eventually(
       async () => (await page.driver.findElements({ css: "[role=dialog]" }))[0],
-      5000,
+      "the list did not open",
     );
     expect(await list!.getText()).toContain("Benches");
     await keys(Key.ESCAPE);
-    await page.driver.wait(async () => (await page.driver.findElements({ css: "[role=dialog]" })).length === 0, 5000);
+    await page.eventually(
+      async () => (await page.driver.findElements({ css: "[role=dialog]" })).length === 0,
+      "the list did not close",
+    );
     await (await page.field("Finished mix, mL")).sendKeys("gb?");
     expect(await page.valueOf("Finished mix, mL")).toBe("500gb?");
     expect(new URL(await page.driver.getCurrentUrl()).pathname).toBe("/mixing");
@@ -167,7 +170,7 @@ describe("at the shelf", () => {
       await again?.click().catch(() => undefined);
       return false;
     };
-    await page.driver.wait(read, 10_000, "it was never read", 500);
+    await page.eventually(read, "it was never read", 500);
   });
 
   describe("at the door", () => {

@@ -300,7 +300,7 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
     await page.press("Add the place");
     await page.sees("The application has been renewed since this page was opened.");
     await page.reload();
-    await page.driver.wait(async () => (await page.valueOf("Name")) === "Landing", 10_000, "what was typed is gone");
+    await page.eventually(async () => (await page.valueOf("Name")) === "Landing", "what was typed is gone");
     expect(await page.valueOf("About how warm, °C")).toBe("20");
     expect(await written(app.databaseUrl)).toEqual(before);
     await page.press("Add the place");

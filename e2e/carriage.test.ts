@@ -1,4 +1,4 @@
-import { By, Key, until, type WebElement } from "selenium-webdriver";
+import { By, Key, type WebElement } from "selenium-webdriver";
 import { v7 as uuidv7 } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Day } from "../src/core/climate/days";
@@ -9,8 +9,6 @@ import { readBenches } from "../src/operations/readBenches";
 import { openApplication, type Application } from "./support/application";
 import { laptop, phone } from "./support/browser";
 import { daysAgo, type Page } from "./support/page";
-
-const WAIT_MS = 20_000;
 
 /** The collection around the sick plant, as it is used: on the laptop and on the telephone. */
 describe("what plants may carry, at the screen", () => {
@@ -49,16 +47,12 @@ describe("what plants may carry, at the screen", () => {
       .plants.map(({ code }) => code);
   const pot = async (code: string): Promise<WebElement> => {
     const found = By.css(`[data-plant="${ids[code]}"] button`);
-    const button = await page.driver.wait(until.elementLocated(found), WAIT_MS, `${code} does not stand there`);
+    const button = await page.found(found, `${code} does not stand there`);
     await page.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", button);
     return button;
   };
   const stand = async (name: string, codes: readonly string[]) => {
-    await page.driver.wait(
-      async () => (await row(name)).join() === codes.join(),
-      WAIT_MS,
-      `not as they should: ${name}`,
-    );
+    await page.eventually(async () => (await row(name)).join() === codes.join(), `not as they should: ${name}`);
   };
   const openBenches = async () => {
     await page.open("/benches");
@@ -101,11 +95,7 @@ describe("what plants may carry, at the screen", () => {
     await press(" ");
     await press(Key.ARROW_UP);
     await press(" ");
-    await page.driver.wait(
-      async () => (await row("Rack, low")).includes("H1"),
-      WAIT_MS,
-      "it did not go to the other shelf",
-    );
+    await page.eventually(async () => (await row("Rack, low")).includes("H1"), "it did not go to the other shelf");
     expect(await row("Rack, high")).toEqual(["H2", "H3"]);
     // Lifted and let go with Escape it stays.
     await page.driver.executeScript("arguments[0].focus()", await pot("H2"));
@@ -140,11 +130,7 @@ describe("what plants may carry, at the screen", () => {
     await touch("touchEnd", []);
     await stand("Rack, high", ["H3", "H2"]);
     await (await pot("H3")).click();
-    await page.driver.wait(
-      until.elementLocated(By.xpath("//*[@role='dialog']//a[normalize-space()='Open it']")),
-      WAIT_MS,
-      "no card was opened",
-    );
+    await page.found(By.xpath("//*[@role='dialog']//a[normalize-space()='Open it']"), "no card was opened");
     await app.browser.resize(laptop);
   });
 
@@ -163,24 +149,16 @@ describe("what plants may carry, at the screen", () => {
     const low = await found("D1", 0, "4");
     await found("H3", 0, "60");
     await page.open(`${low}/around`);
-    await page.driver.wait(
-      async () => {
-        await page.open(`${low}/around`);
-        return (await page.text()).includes("H3 above it, dripping");
-      },
-      60_000,
-      "the shelf above was never blamed",
-    );
+    await page.eventually(async () => {
+      await page.open(`${low}/around`);
+      return (await page.text()).includes("H3 above it, dripping");
+    }, "the shelf above was never blamed");
     // It has given them to nobody itself: what stands beside it in a saucer of its own gets none of its water.
     await page.sees("Nothing stands beside it.");
-    await page.driver.wait(
-      async () => {
-        await page.open(`/plants/${ids["D2"]}`);
-        return (await page.text()).includes("H3 above it, dripping");
-      },
-      60_000,
-      "what stands beside it under the drip was never reckoned",
-    );
+    await page.eventually(async () => {
+      await page.open(`/plants/${ids["D2"]}`);
+      return (await page.text()).includes("H3 above it, dripping");
+    }, "what stands beside it under the drip was never reckoned");
   });
 
   it("an arrival, from the door to the shelf", async () => {
@@ -212,14 +190,10 @@ describe("what plants may carry, at the screen", () => {
       await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
     }
     await page.sees("2 of 2 clean looks");
-    await page.driver.wait(
-      async () => {
-        await page.open(plant);
-        return (await page.text()).includes("It may join on");
-      },
-      60_000,
-      "when it may join was never said",
-    );
+    await page.eventually(async () => {
+      await page.open(plant);
+      return (await page.text()).includes("It may join on");
+    }, "when it may join was never said");
     await page.press("Bring back");
     await page.select("To", "Rack, high");
     // Of one that hardly carries anything hardly any plant would catch something.

@@ -37,14 +37,10 @@ describe("a cutting", () => {
 
   it("carries what may have gone with it, and says from where; clean looks lead it to its own shelf", async () => {
     await page.open(cutting);
-    await page.driver.wait(
-      async () => {
-        await page.reload();
-        return (await page.text()).includes("the plant it was cut from");
-      },
-      30_000,
-      "nothing is told of what it inherits",
-    );
+    await page.eventually(async () => {
+      await page.reload();
+      return (await page.text()).includes("the plant it was cut from");
+    }, "nothing is told of what it inherits");
     await page.press("Look");
     await page.press("Lamp and loupe");
     await page.press("All of them");

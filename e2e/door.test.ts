@@ -155,7 +155,10 @@ describe("the door", () => {
   it("a device that is ended is out at its next step", async () => {
     await laptop.open("/settings/people");
     await laptop.driver.findElement(By.css("[aria-label='End Kitchen phone']")).click();
-    await laptop.driver.wait(async () => !(await laptop.text()).includes("Kitchen phone"), 10_000);
+    await laptop.eventually(
+      async () => !(await laptop.text()).includes("Kitchen phone"),
+      "the phone stays in the list",
+    );
     await onPhone.open("/today");
     await onPhone.arrives(/^\/door$/);
   });

@@ -61,7 +61,7 @@ describe("an evening", () => {
     for (let i = 0; i < many; i++) {
       const before = await heading();
       await page.press("As planned, next");
-      await page.driver.wait(async () => (await heading()) !== before, 10_000, `${before} stays`);
+      await page.eventually(async () => (await heading()) !== before, `${before} stays`);
     }
   };
 
@@ -82,12 +82,12 @@ describe("an evening", () => {
     await page.fill("Pots that can dry at once", "12");
     await page.sees("12 plants, ");
     // A page that was opened while the worker began to stand before pages has none: the next one has.
-    await page.driver.wait(async () => {
+    await page.eventually(async () => {
       if (await page.driver.executeScript<boolean>("return navigator.serviceWorker.controller !== null")) return true;
       await new Promise((resolve) => setTimeout(resolve, 2000));
       await page.reload();
       return false;
-    }, 60_000);
+    }, "no worker stands before the pages");
   });
 
   it("the first mix, with the line cut in the middle, and the page closed and opened again without it", async () => {
@@ -96,7 +96,7 @@ describe("an evening", () => {
     await page.press("Mixed and ready");
     await page.sees("0 of 5");
     await treat(2);
-    await page.driver.wait(async () => (await acts()).length === 2, 20_000, "the first two were not sent");
+    await page.eventually(async () => (await acts()).length === 2, "the first two were not sent");
     await page.open("/sitting/soapMild");
     await page.sees("Mixed and ready");
     await page.offline(true);
@@ -109,7 +109,7 @@ describe("an evening", () => {
     await treat(2);
     await page.sees("Soap wash, mild (5 mL per litre): done");
     await page.offline(false);
-    await page.driver.wait(async () => (await acts()).length === 5, 60_000, "what was kept did not arrive");
+    await page.eventually(async () => (await acts()).length === 5, "what was kept did not arrive");
   });
 
   it("the other two mixes, broken off between them; twelve acts stand, each step once, one of them a dunk", async () => {
@@ -126,7 +126,7 @@ describe("an evening", () => {
     await page.press("Mixed and ready");
     await treat(4);
     await page.sees(": done");
-    await page.driver.wait(async () => (await acts()).length === 12, 30_000, "twelve acts do not stand");
+    await page.eventually(async () => (await acts()).length === 12, "twelve acts do not stand");
     const all = await acts();
     expect(new Set(all.map(({ step }) => step)).size).toBe(12);
     expect(all.filter(({ technique }) => technique === "dunk")).toHaveLength(1);

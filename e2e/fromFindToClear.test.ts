@@ -1,4 +1,3 @@
-import { until } from "selenium-webdriver";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { openApplication, type Application } from "./support/application";
 import { daysAgo, type Page } from "./support/page";
@@ -65,11 +64,7 @@ describe("from a find to clear", () => {
     await page.sees("infested");
     await page.sees("No plan yet");
     await page.open("/benches");
-    const beside = await page.driver.wait(
-      until.elementLocated({ css: 'button[aria-label^="T02 Vine beside it"]' }),
-      10_000,
-      "it does not stand there",
-    );
+    const beside = await page.found({ css: 'button[aria-label^="T02 Vine beside it"]' }, "it does not stand there");
     expect(await beside.getAttribute("aria-label")).toBe("T02 Vine beside it: at risk");
   });
 

@@ -103,13 +103,9 @@ describe("in and out", () => {
 
   it("and is backed up by itself", async () => {
     const { page } = app;
-    await page.driver.wait(
-      async () => {
-        await page.open("/settings/data");
-        return (await page.text()).includes("restored and found whole");
-      },
-      90_000,
-      "no backup was made",
-    );
+    await page.eventually(async () => {
+      await page.open("/settings/data");
+      return (await page.text()).includes("restored and found whole");
+    }, "no backup was made");
   });
 });

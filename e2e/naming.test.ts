@@ -83,9 +83,8 @@ describe("naming what is on a plant", () => {
     await page.sees("infested, set apart");
     await page.sees("Named by you; the signs spoke for root mealybugs");
     await page.sees("Found: Soft scale, trace: 1–2 animals, adults, on stem or cane");
-    await page.driver.wait(
+    await page.eventually(
       () => page.driver.executeScript<boolean>("return document.querySelector('main img')?.naturalWidth === 60"),
-      10_000,
       "the photo never showed",
     );
     await page.open("/ledger");
@@ -107,7 +106,7 @@ describe("naming what is on a plant", () => {
     await page.open("/today");
     await page.sees("Not saved: Photo, R16 Peace flag. This is not a photo that can be read.");
     await page.press("Drop it");
-    await page.driver.wait(async () => !(await page.text()).includes("Not saved"), 5000);
+    await page.eventually(async () => !(await page.text()).includes("Not saved"), "it stays unsaved");
     await page.open("/today");
     await page.sees("Under the bell jar");
     expect(await page.text()).not.toContain("Not saved");

@@ -47,13 +47,12 @@ describe("without a connection", () => {
     await page.arrives(/^\/walk\/[0-9a-f-]+$/);
     await page.open("/today");
     const lemon = `/plants/${idOf("plant", "L04")}`;
-    await page.driver.wait(async () => (await keptPages()).includes(lemon), 60_000, "pages were not kept");
+    await page.eventually(async () => (await keptPages()).includes(lemon), "pages were not kept");
     const kept = await keptPages();
     expect(kept).toEqual(expect.arrayContaining(["/today", "/walk", "/mixing", "/almanac", "/benches"]));
     expect(kept.some((path) => /^\/walk\/[0-9a-f-]{36}$/.test(path))).toBe(true);
-    await page.driver.wait(
+    await page.eventually(
       () => page.driver.executeScript<boolean>("return navigator.serviceWorker.controller !== null"),
-      30_000,
       "no worker stands before the pages",
     );
   });
@@ -78,8 +77,8 @@ describe("without a connection", () => {
   it("and what was written down meanwhile arrives, once", async () => {
     stop = await startServer(port, app.appUrl);
     await page.open("/today");
-    await page.driver.wait(async () => (await looks()) > before, 60_000, "it was never sent");
-    await page.driver.wait(async () => !(await page.text()).includes("kept in this browser"), 30_000, "still kept");
+    await page.eventually(async () => (await looks()) > before, "it was never sent");
+    await page.eventually(async () => !(await page.text()).includes("kept in this browser"), "still kept");
     expect(await looks()).toBe(before + 1);
   });
 });

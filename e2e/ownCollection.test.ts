@@ -61,9 +61,8 @@ describe("a collection of one's own", () => {
     await page.open("/");
     await page.arrives(/^\/begin$/);
     // The browser says it once its script runs.
-    await page.driver.wait(
+    await page.eventually(
       async () => (await page.valueOf("Time zone")) === ZONE,
-      10_000,
       "the browser's own zone was never proposed",
     );
     await page.press("Begin");
@@ -123,9 +122,8 @@ describe("a collection of one's own", () => {
     await pickUp();
     await page.open("/today");
     await page.sees("Found, and no plan yet");
-    await page.driver.wait(
+    await page.eventually(
       async () => (await ask(`select id from placements where collection_id = ${own}`)).length === 31,
-      20_000,
       "what was pressed with the line cut never arrived",
     );
     const looks = await ask<{ at: Date; by: string }>(
@@ -157,7 +155,7 @@ describe("a collection of one's own", () => {
     await page.press("Put back to its first day");
     await page.press("Put it back");
     await page.sees("Ten weeks are being written down");
-    await page.arrives(/^\/today$/, 60_000);
+    await page.arrives(/^\/today$/);
     await page.sees("The Lamp House");
     expect(await looks()).toBe(before);
     expect(await ask(`select id from looks where void_reason = 'played with'`)).toEqual([]);
@@ -165,7 +163,10 @@ describe("a collection of one's own", () => {
     await page.open("/begin");
     await page.press("Remove");
     await page.press("Remove it");
-    await page.driver.wait(async () => (await ask("select id from collections where is_demo")).length === 0, 10_000);
+    await page.eventually(
+      async () => (await ask("select id from collections where is_demo")).length === 0,
+      "the demo is still there",
+    );
     await page.open("/");
     await page.arrives(/^\/today$/);
     await page.sees("Hillside");

@@ -139,15 +139,11 @@ describe("the engine in the application", () => {
         xpath: "//section[.//h2[normalize-space()='Weekly and thorough']]//*[@role='slider']",
       });
     await page.select("As a school does it", "Alcohol on days 0, 6 and 13");
-    await page.driver.wait(async () => (await said())[1] !== one, 5000, "three treatments say no more than one");
+    await page.eventually(async () => (await said())[1] !== one, "three treatments say no more than one");
     const [, , before] = await said();
     const last = (await sliders()).at(-1)!;
     await last.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
-    await page.driver.wait(
-      async () => Number((await said())[2]) === Number(before) + 2,
-      5000,
-      "the day did not follow",
-    );
+    await page.eventually(async () => Number((await said())[2]) === Number(before) + 2, "the day did not follow");
     expect(await last.getAttribute("aria-valuetext")).toBe("day 15");
     await page.select("As a school does it", "Soap every 3 days for four weeks");
     expect(await sliders()).toHaveLength(10);
@@ -155,7 +151,7 @@ describe("the engine in the application", () => {
     const chance = async () => Number((await said())[1]);
     const [with_, deep] = [await chance(), await page.field("Where no spray comes")];
     await deep.sendKeys(Key.HOME);
-    await page.driver.wait(async () => (await chance()) > with_, 5000, "without deep places it is no likelier over");
+    await page.eventually(async () => (await chance()) > with_, "without deep places it is no likelier over");
   });
 
   it("the almanac has a page for each pest and each remedy", async () => {

@@ -118,10 +118,10 @@ describe("rooms and seasons", () => {
     await page.sees("1 of 5 done.");
     await page.press("Ready");
     await page.sees("2 of 5 done.");
-    await page.driver.wait(async () => {
+    await page.eventually(async () => {
       await page.open("/wintering");
       return (await page.text()).includes("2 of 5 are ready");
-    }, 20_000);
+    }, "two plants were never ready");
     await page.open("/today");
     await page.sees("Lee terrace: prepare 3 plants for winter");
   });
@@ -140,7 +140,7 @@ describe("rooms and seasons", () => {
     expect(summaries).toContain("Lee terrace: bring 5 plants in");
     expect(summaries.some((one) => one.startsWith("L08: soap wash"))).toBe(true);
     await page.pressNamed("End Kitchen");
-    await page.driver.wait(async () => (await fetch(address)).status === 404, 10_000, "it is still answered");
+    await page.eventually(async () => (await fetch(address)).status === 404, "it is still answered");
   });
 
   it("rounds say what they are worth before they are begun, and predators stand in their way", async () => {

@@ -31,7 +31,7 @@ describe("two devices on one walk", () => {
   const done = (page: Page) =>
     page.driver.executeScript<string>("return document.querySelector('.walk-head .small')?.textContent ?? ''");
   const shows = (page: Page, count: number) =>
-    page.driver.wait(async () => (await done(page)).startsWith(`${count} of `), 10_000, `never showed ${count} done`);
+    page.eventually(async () => (await done(page)).startsWith(`${count} of `), `never showed ${count} done`);
 
   it("each sees within seconds what the other presses, and nothing moves away under a finger", async () => {
     await phonePage.open("/walk");
@@ -69,13 +69,13 @@ describe("two devices on one walk", () => {
     await laptopPage.open(walk);
     await laptopPage.sees("Nothing found, next");
     await phonePage.press("Nothing found, next");
-    await laptopPage.driver.wait(async () => (await done(laptopPage)).startsWith("2 of "), 25_000, "never asked");
+    await laptopPage.eventually(async () => (await done(laptopPage)).startsWith("2 of "), "never asked");
   });
 
   it("the list of walks and today's page follow too", async () => {
     await laptopPage.open("/walk");
     await laptopPage.sees("2 of ");
     await phonePage.press("Nothing found, next");
-    await laptopPage.driver.wait(async () => (await laptopPage.text()).includes("3 of "), 25_000, "never followed");
+    await laptopPage.eventually(async () => (await laptopPage.text()).includes("3 of "), "never followed");
   });
 });

@@ -15,14 +15,10 @@ describe("a case without a name", () => {
   });
   afterAll(() => app.close());
   const reloadedUntil = (text: string) =>
-    page.driver.wait(
-      async () => {
-        await page.reload();
-        return (await page.text()).includes(text);
-      },
-      20_000,
-      `the plant does not say: ${text}`,
-    );
+    page.eventually(async () => {
+      await page.reload();
+      return (await page.text()).includes(text);
+    }, `the plant does not say: ${text}`);
 
   it("signs that speak for two are kept open", async () => {
     await page.open(`${plant}/name`);

@@ -54,7 +54,7 @@ describe("a walk with the telephone in one hand", () => {
   };
   const landed = async () =>
     (await ask<{ n: number }>(`select count(*)::int as n from looks where walk_id = '${walk.split("/").at(-1)}'`)).n;
-  const eventually = (what: () => Promise<boolean>, why: string) => page.driver.wait(what, 20_000, why);
+  const eventually = (what: () => Promise<boolean>, why: string) => page.eventually(what, why);
   const find = async (pest: string) => {
     await page.press("Found something");
     await page.press(pest);
@@ -134,7 +134,7 @@ describe("a walk with the telephone in one hand", () => {
       await there.sees("2 of 20");
       await there.press("Nothing found, next");
       await there.sees("3 of 20");
-      await there.driver.wait(async () => (await landed()) === 4, 20_000);
+      await there.eventually(async () => (await landed()) === 4, "four were not sent");
     } finally {
       await other.close();
     }
@@ -161,7 +161,10 @@ describe("a walk with the telephone in one hand", () => {
     expect(await landed()).toBe(1);
     await page.offline(false);
     await eventually(async () => (await landed()) === 4, "what was pressed offline did not land");
-    await page.driver.wait(async () => !(await page.text()).includes("No connection"), 20_000);
+    await page.eventually(
+      async () => !(await page.text()).includes("No connection"),
+      "it still says that there is no connection",
+    );
 
     // The server does it, but its answer never arrives: the page sends it again, then the page itself is lost.
     await page.driver.executeScript(`

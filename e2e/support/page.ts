@@ -1,8 +1,8 @@
-import { By, error, until, type WebDriver, type WebElement } from "selenium-webdriver";
+import { By, error, type Locator, type WebDriver, type WebElement } from "selenium-webdriver";
 import type { Driver } from "selenium-webdriver/chrome";
 
-/** What does not come by then does not come: beside other work a small machine is slow. */
-const WAIT_MS = 30_000;
+/** What does not come by then does not come. Waiting long costs nothing where it comes; beside other work a small machine is slow. */
+const WAIT_MS = 90_000;
 
 /** What a keeper does at the screen, in the words on it. */
 export class Page {
@@ -13,6 +13,16 @@ export class Page {
 
   async open(path: string): Promise<void> {
     await this.driver.get(this.base + path);
+  }
+
+  /** Waits until it is so, and gives what was waited for. `why` says what never came. */
+  async eventually<T>(what: () => T | Promise<T>, why: string, everyMs?: number): Promise<NonNullable<T>> {
+    return (await this.driver.wait(async () => what(), WAIT_MS, why, everyMs))!;
+  }
+
+  /** The first element found there, once there is one. */
+  async found(there: Locator, why: string): Promise<WebElement> {
+    return this.eventually(async () => (await this.driver.findElements(there))[0], why);
   }
 
   /** Loads the page anew. One that is just going somewhere by itself comes anew as well. */
@@ -33,11 +43,7 @@ export class Page {
 
   /** The element that carries this label. */
   async field(label: string): Promise<WebElement> {
-    const found = await this.driver.wait(
-      until.elementLocated(By.xpath(`//label[normalize-space()=${quoted(label)}]`)),
-      WAIT_MS,
-      `no field “${label}”`,
-    );
+    const found = await this.found(By.xpath(`//label[normalize-space()=${quoted(label)}]`), `no field “${label}”`);
     return this.driver.findElement(By.id((await found.getAttribute("for"))!));
   }
 
@@ -66,8 +72,7 @@ export class Page {
 
   /** Presses what is told apart from others like it by an accessible name of its own. */
   async pressNamed(name: string): Promise<void> {
-    const there = until.elementLocated(By.xpath(`//main//*[@aria-label=${quoted(name)}]`));
-    const target = await this.driver.wait(there, WAIT_MS, `nothing to press: “${name}”`);
+    const target = await this.found(By.xpath(`//main//*[@aria-label=${quoted(name)}]`), `nothing to press: “${name}”`);
     await this.#hears(target);
     await target.click();
   }
@@ -78,8 +83,7 @@ export class Page {
     // What is folded away or waits behind another screen is not there to be pressed.
     const shown = "not(ancestor::*[@hidden]) and (ancestor-or-self::summary or not(ancestor::details[not(@open)]))";
     const path = `(//main//*[self::button or self::a or self::label or self::summary or self::span][normalize-space()=${text}][${shown}])[1]`;
-    const element = () =>
-      this.driver.wait(until.elementLocated(By.xpath(path)), WAIT_MS, `nothing to press: “${name}”`);
+    const element = () => this.found(By.xpath(path), `nothing to press: “${name}”`);
     const click = async (target: WebElement) => {
       await this.#hears(target);
       await this.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", target);
@@ -99,18 +103,15 @@ export class Page {
   async #hears(target: WebElement): Promise<void> {
     const taken = "return Object.keys(arguments[0]).some((key) => key.startsWith('__reactFiber'))";
     const heard = () => this.driver.executeScript<boolean>(taken, target);
-    await this.driver.wait(heard, WAIT_MS, "the page's script did not begin");
+    await this.eventually(heard, "the page's script did not begin");
   }
 
   /** Waits until the page says so. */
   async sees(text: string): Promise<void> {
-    await this.driver
-      .wait(async () => (await this.text()).includes(text), WAIT_MS, `never saw “${text}”`)
-      .catch(async (cause: unknown) => {
-        throw new Error(`never saw “${text}” on ${await this.driver.getCurrentUrl()}:\n${await this.text()}`, {
-          cause,
-        });
-      });
+    const why = `never saw “${text}”`;
+    await this.eventually(async () => (await this.text()).includes(text), why).catch(async (cause: unknown) => {
+      throw new Error(`${why} on ${await this.driver.getCurrentUrl()}:\n${await this.text()}`, { cause });
+    });
   }
 
   async text(): Promise<string> {
@@ -124,9 +125,8 @@ export class Page {
   async settled(): Promise<void> {
     const waiting = /Reckoning …|Drawing …/;
     const progress = () => this.driver.findElements(By.css("main [role=progressbar]:not(.walk-progress *)"));
-    await this.driver.wait(
+    await this.eventually(
       async () => !waiting.test(await this.text()) && (await progress()).length === 0,
-      WAIT_MS,
       "the page never stopped reckoning",
     );
   }
@@ -143,9 +143,9 @@ export class Page {
   }
 
   /** Waits for an address that matches, and gives its path. */
-  async arrives(pattern: RegExp, waitMs = WAIT_MS): Promise<string> {
+  async arrives(pattern: RegExp): Promise<string> {
     const path = async () => new URL(await this.driver.getCurrentUrl()).pathname;
-    await this.driver.wait(async () => pattern.test(await path()), waitMs, `never arrived at ${pattern}`);
+    await this.eventually(async () => pattern.test(await path()), `never arrived at ${pattern}`);
     return path();
   }
 }

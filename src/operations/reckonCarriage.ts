@@ -2,7 +2,6 @@ import type { Carriage } from "@/core/carriage/carriage";
 import { Courses } from "@/core/carriage/courses";
 import { inspectionsOn } from "@/core/case/inspections";
 import type { PlacesInRecord } from "@/core/case/record";
-import { MODEL_VERSION } from "@/core/case/model";
 import { addDays, dayNumber } from "@/core/climate/days";
 import { standing } from "@/core/facts/facts";
 import { CLEAN_LOOKS_NEEDED, countedCleanLooks } from "@/core/inspection/cleanLooks";
@@ -50,9 +49,6 @@ export function reckonQuestions(questions: Questions): Awaited<ReturnType<Reckon
 
 const reckonHere: ReckonAll = async (questions) => reckonQuestions(questions);
 
-/** Both models bear on it: that of a case, whose animals the neighbours stand beside, and that of what is carried. */
-const VERSION = 1000 * MODEL_VERSION + CARRIES_VERSION;
-
 /** Plants whose questions are being reckoned. */
 interface Helping {
   readonly wanted: readonly carriage.Wanted[];
@@ -77,7 +73,7 @@ export async function reckonCarriage(
   which: "touched" | "all" = "all",
 ): Promise<number> {
   const scope = scopeOf(context, "record");
-  const now = { modelVersion: VERSION, asOf: today(context) };
+  const now = { modelVersion: CARRIES_VERSION, asOf: today(context) };
   // What is under way, and what could not be reckoned, is not taken up again in this run.
   const taken = new Set<string>();
   let done = 0;

@@ -96,6 +96,17 @@ describe("what a plant may carry unseen", () => {
     expect(after("loupe")).toBeLessThan(after("eye") / 2);
   });
 
+  // Common practice, no source: two wholly clean looks with a lamp, a week apart, take the worst off any neighbour.
+  it.each(pestIds.filter((pest) => pestOf(pest).stages.some(({ where }) => where === "foliage")))(
+    "two clean looks with a lamp bring down one that stood beside %s for weeks",
+    (pest) => {
+      const founders = [{ route: "neighbour", from, until: on(42), perDay: 0.03 }];
+      const after = (days: readonly number[]) =>
+        carries(plant({ pest, founders, events: looks("lamp", days), asOf: on(50) })).pCarries;
+      expect(after([42, 49])).toBeLessThan(0.75 * after([]));
+    },
+  );
+
   it("in a warm room faster than in a cool one: what grows shows", () => {
     const after = (temperature: number) =>
       carries(plant({ temperature, arrival: { share: 0.2, mean: 5 }, events: looks("lamp", [14, 28, 42]) })).pCarries;

@@ -13,8 +13,8 @@ export interface FounderStream {
 
 /** One pest that has not been found on one plant, in numbers. Days are counted from day 0. */
 export interface CarriageQuestion extends CourseQuestion {
-  /** The chance that it carried a colony when it came (0–1), of so many animals in the mean. */
-  readonly arrival: { readonly share: number; readonly mean: number };
+  /** What it may have carried when the time asked about begins. */
+  readonly arrival: Arrival | Remains;
   /** Founders that may have come since, by route. */
   readonly streams: readonly FounderStream[];
   /**
@@ -22,6 +22,22 @@ export interface CarriageQuestion extends CourseQuestion {
    * not be followed. 0, or left out, follows everything.
    */
   readonly mayMiss?: number;
+}
+
+/** A colony that may have come with a plant: with the chance `share` (0–1), of so many animals in the mean, in the shares of a growing one. */
+export interface Arrival {
+  readonly share: number;
+  readonly mean: number;
+}
+
+/** What a case may have left on its plant when it was closed. */
+export interface Remains {
+  /** The chance that any animal is left, 0–1. */
+  readonly pAny: number;
+  /** How many are expected; never fewer than `pAny`. */
+  readonly expected: number;
+  /** In which shares, type by type as the model tells them apart; they sum to 1. */
+  readonly types: readonly number[];
 }
 
 /** What a plant may carry although nothing was seen. */
@@ -65,7 +81,7 @@ export function reckonCarriage(question: CarriageQuestion, course = new Course(q
       break;
     }
   }
-  const came = logs.map((_, i) => (followed ? colony(arrival, course.shortAtBegin(i)) : 1));
+  const came = logs.map((_, i) => (followed ? colonyIn(arrival, course, i) : 1));
   const all = logs.map((log, i) => log + ln(came[i]!));
   const [gone, unseen] = [all[GONE]!, all[UNSEEN]!];
   const blame = [ln(came[UNSEEN]!) - ln(came[GONE]!), ...byStream];
@@ -82,13 +98,13 @@ export function reckonCarriage(question: CarriageQuestion, course = new Course(q
 }
 
 /** Founders step by step, from step `from` on. */
-interface Flow {
+export interface Flow {
   readonly from: number;
   readonly perStep: Float64Array;
 }
 
 /** A stream on the steps from `begin` to `end`; what lies outside counts nothing. */
-function flowOf({ fromDays, untilDays, perDay }: FounderStream, dt: number, begin: number, end: number): Flow {
+export function flowOf({ fromDays, untilDays, perDay }: FounderStream, dt: number, begin: number, end: number): Flow {
   const from = Math.max(begin, stepAt(dt, fromDays));
   const until = Math.min(end, stepAt(dt, untilDays));
   const perStep = new Float64Array(Math.max(0, until - from));
@@ -99,7 +115,7 @@ function flowOf({ fromDays, untilDays, perDay }: FounderStream, dt: number, begi
   return { from, perStep };
 }
 
-function at({ from, perStep }: Flow, step: number): number {
+export function at({ from, perStep }: Flow, step: number): number {
   return perStep[step - from] ?? 0;
 }
 
@@ -110,15 +126,12 @@ function sumAt(flows: readonly Flow[], step: number): number {
 }
 
 /** For each step how many are expected to have come before it, those with the plant among them. */
-function comingBefore(
-  flows: readonly Flow[],
-  begin: number,
-  end: number,
-  { share, mean }: CarriageQuestion["arrival"],
-) {
+function comingBefore(flows: readonly Flow[], begin: number, end: number, arrival: CarriageQuestion["arrival"]) {
   const before = new Float64Array(Math.max(0, end - begin));
+  const { expected, mean } = sizeOf(arrival);
+  const none = 1 - expected / (1 + mean);
   // A colony counts by the logarithm of what it may have been: at most its expected size over the chance that there was none.
-  let sum = share < 1 ? (share * mean) / (1 - share) : Infinity;
+  let sum = none > 0 ? expected / none : Infinity;
   for (let step = begin; step < end; step++) {
     before[step - begin] = sum;
     sum += sumAt(flows, step);
@@ -126,9 +139,21 @@ function comingBefore(
   return before;
 }
 
-/** What the futures of a colony that may have come with the plant come to, where one animal of it falls so much short of 1. */
-function colony({ share, mean }: CarriageQuestion["arrival"], short: number): number {
-  return 1 - share + share / (1 + mean * short);
+/** What a future of the colony that may have stood there at the beginning comes to. */
+export function colonyIn(arrival: CarriageQuestion["arrival"], course: Course, future: number): number {
+  const { expected, mean } = sizeOf(arrival);
+  const short = course.shortAtBegin(future, "types" in arrival ? arrival.types : null);
+  return 1 - (expected * short) / (1 + mean * short);
+}
+
+/**
+ * Either is a size of which `expected` are expected and whose generating function is 1 − expected·x/(1 + mean·x), one animal falling
+ * short by x: a Poisson size whose mean is exponential, or a geometric one of at least one animal.
+ */
+function sizeOf(arrival: CarriageQuestion["arrival"]): { readonly expected: number; readonly mean: number } {
+  if ("share" in arrival) return { expected: arrival.share * arrival.mean, mean: arrival.mean };
+  const { pAny, expected } = arrival;
+  return { expected, mean: pAny > 0 ? Math.max(0, expected / pAny - 1) : 0 };
 }
 
 /** 1 − e^log, without loss where that is next to nothing. */

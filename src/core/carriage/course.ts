@@ -95,12 +95,16 @@ export class Course {
     return this.apart[step - this.begin]!;
   }
 
-  /** By how much the probability of a future falls short of 1 for one animal, in the shares of a growing colony, at the beginning. */
-  shortAtBegin(future: number): number {
+  /**
+   * By how much the probability of a future falls short of 1 for one animal at the beginning: in these shares by type, or in those of
+   * a growing colony.
+   */
+  shortAtBegin(future: number, types: readonly number[] | null = null): number {
     this.follow(this.begin);
     const v = this.all[future]!;
+    const shares = types ?? this.shares;
     let short = 0;
-    for (let i = 0; i < this.layout.types; i++) short += this.shares[i]! * (1 - v[i]!);
+    for (let i = 0; i < this.layout.types; i++) short += (shares[i] ?? 0) * (1 - v[i]!);
     return short;
   }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { applicationEvents } from "../acts/contact";
 import { likelyScenario } from "../clearance/scenarios";
-import { diceFrom, liveOn, poisson, type Dice } from "../clearance/tests/simulate";
+import { diceFrom, founderShares, liveOn, poisson, type Dice } from "../clearance/tests/simulate";
 import { seeChances } from "../inspection/see";
 import { sitesOn } from "../inspection/sitesOn";
 import type { ToolId } from "../inspection/tools";
@@ -9,11 +9,11 @@ import { pestOf, type PestId } from "../pests/pests";
 import { spotsOf } from "../plants/growthForms";
 import type { InspectionEvent, TreatmentEvent } from "../population/events";
 import { layoutOf } from "../population/layout";
-import { sharesOf, SITES } from "../population/sites";
+import { sharesOf } from "../population/sites";
 import { stableGrowth } from "../population/stable";
 import { stepFor } from "../population/step";
 import type { RemedyId } from "../remedies/remedies";
-import { reckonCarriage, type CarriageQuestion } from "./carriage";
+import { reckonCarriage, type Arrival, type CarriageQuestion } from "./carriage";
 
 const RUNS = 4000;
 const STANDARD_ERRORS = 4;
@@ -40,7 +40,7 @@ const stream = (fromDays: number, untilDays: number, perDay: Streams[number]["pe
 interface Trial {
   readonly pest: PestId;
   readonly meanC: number;
-  readonly arrival?: CarriageQuestion["arrival"];
+  readonly arrival?: Arrival;
   readonly streams?: Streams;
   readonly events?: readonly (InspectionEvent | TreatmentEvent)[];
   readonly asOf: number;
@@ -174,19 +174,4 @@ function perDayAt(perDay: Streams[number]["perDay"], days: number): number {
 
 function exponential({ uniform }: Dice, mean: number): number {
   return -mean * Math.log(1 - uniform());
-}
-
-/** Stages that move, in the shares of a growing population, at the plant's own places. */
-function founderShares(
-  shares: readonly number[],
-  layout: ReturnType<typeof layoutOf>,
-  places: readonly number[],
-): number[] {
-  const moving = shares.map((share, i) => (layout.pest.stages[layout.stageOf[i] ?? 0]!.mobile ? share : 0));
-  const total = moving.reduce((sum, share) => sum + share, 0);
-  return moving.map((_, i) => {
-    const first = i - (i % SITES);
-    const here = (moving[first] ?? 0) + (moving[first + 1] ?? 0) + (moving[first + 2] ?? 0);
-    return (here * places[i % SITES]!) / total;
-  });
 }

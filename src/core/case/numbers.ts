@@ -1,3 +1,4 @@
+import type { Remains } from "../carriage/carriage";
 import { followEach, type Reckoning } from "../clearance/reckon";
 import { addDays, type Day } from "../climate/days";
 import type { CaseFile } from "../format/schema";
@@ -14,14 +15,18 @@ export interface CaseNumbers {
   /** How fast they grew before the first find, per day (a logarithm), and for how many days before it they are believed. */
   readonly growthPerDay: number;
   readonly generationDays: number;
+  /** What may be left at the moment asked about; null where that is not the end of the case. */
+  readonly left: Remains | null;
 }
 
-/** The numbers of a case; null where it cannot be reckoned. */
-export function numbersOf(file: CaseFile): CaseNumbers | null {
+/**
+ * The numbers of a case, and what may be left of it where the file asks about its end (`ended`); null where it cannot be reckoned.
+ */
+export function numbersOf(file: CaseFile, ended: boolean): CaseNumbers | null {
   const assessed = assessFile(file);
   if (!assessed.ok) return null;
   const { reckoning, expanded } = assessed;
-  const { from, daily } = mobileDaily(reckoning);
+  const { from, daily, now } = mobileDaily(reckoning);
   const { pest } = reckoning.timeline.layout;
   const { dt, firstC } = reckoning.timeline;
   const degreeDays = pest.stages.filter((stage) => !stage.femaleEggs).reduce((sum, stage) => sum + stage.degreeDays, 0);
@@ -30,11 +35,24 @@ export function numbersOf(file: CaseFile): CaseNumbers | null {
     daily,
     growthPerDay: Math.max(0, ln(reckoning.growth.perStep) / dt),
     generationDays: degreeDays / (Math.min(firstC, pest.upperC) - pest.lowerC),
+    left: ended ? leftOf(reckoning, now) : null,
   };
 }
 
+/** The shares are kept to four digits: there are some hundred of them. */
+const DIGITS = 4;
+
+function leftOf({ pClear, weights, timeline }: Reckoning, now: readonly Float64Array[]): Remains | null {
+  const byType = Array.from({ length: timeline.layout.types }, (_, i) =>
+    now.reduce((sum, m, scenario) => sum + weights[scenario]! * m[i]!, 0),
+  );
+  const expected = byType.reduce((sum, n) => sum + n, 0);
+  if (!(expected > 0)) return null;
+  return { pAny: 1 - pClear, expected, types: byType.map((n) => Number((n / expected).toPrecision(DIGITS))) };
+}
+
 /** Mobile animals at the end of each day from the first find to the moment asked about, the mean over the scenarios. */
-function mobileDaily(reckoning: Reckoning): { from: number; daily: number[] } {
+function mobileDaily(reckoning: Reckoning): { from: number; daily: number[]; now: Float64Array[] } {
   const { timeline, past, firstFind, asOfStep, weights } = reckoning;
   const { layout, dt } = timeline;
   const mobile = layout.pest.stages.map(({ mobile: moves }): number => (moves ? 1 : 0));
@@ -49,8 +67,9 @@ function mobileDaily(reckoning: Reckoning): { from: number; daily: number[] } {
     const stages = byStage(layout, m);
     daily[day]! += weights[scenario]! * mobile.reduce((sum, one, stage) => sum + one * stages[stage]!, 0);
   };
-  followEach(reckoning, note).forEach((m, scenario) => note(scenario, asOfStep, m));
-  return { from, daily };
+  const now = followEach(reckoning, note);
+  now.forEach((m, scenario) => note(scenario, asOfStep, m));
+  return { from, daily, now };
 }
 
 /**

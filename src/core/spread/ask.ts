@@ -1,6 +1,7 @@
 import { cleanLookIn, eventsOfAct } from "../acts/acts";
-import type { CarriageQuestion, FounderStream } from "../carriage/carriage";
+import type { Arrival, CarriageQuestion, FounderStream, Remains } from "../carriage/carriage";
 import { arrivalShare } from "../carriage/arrivalShare";
+import type { FirstFind } from "../carriage/origin";
 import {
   backgroundPerDay,
   COLONY_MEAN,
@@ -19,6 +20,7 @@ import { addDays, dayNumber, type Day } from "../climate/days";
 import { priorsFor, seasonOf, USUAL_C, type Hemisphere, type Priors } from "../diagnosis/priors";
 import { standing, type ActDone, type Look } from "../facts/facts";
 import type { Plant } from "../facts/descriptions";
+import { animalsIn } from "../inspection/severity";
 import { marksNewLeaves, unmarked } from "../inspection/newGrowth";
 import { ONE_SIDE, seeChances, type Search } from "../inspection/see";
 import { sitesOn } from "../inspection/sitesOn";
@@ -137,10 +139,31 @@ function runsAt(cases: readonly Case[], pest: PestId, until: number, clock: Cloc
   );
 }
 
-/** The same for one pest, whether a case of it is open or not. */
-export function ask(asked: AskedPlant, pest: PestId, spread: Spread, until: number, hemisphere: Hemisphere): Asked {
-  const priors = arrivalPriors(asked, spread, hemisphere);
-  return askOf(timedPlant(asked, spread.clock, until), pest, spread, until, priors, []);
+/** Of a case: what was asked before its first find, and what that look could see and saw. */
+export interface AskedOrigin {
+  readonly before: Asked;
+  readonly find: FirstFind;
+}
+
+/** What is asked of a case to tell where it came from; null for one whose first find is not among the looks. */
+export function askOrigin(
+  asked: AskedPlant,
+  { pest, openedAt }: Pick<Case, "pest" | "openedAt">,
+  spread: Spread,
+  hemisphere: Hemisphere,
+): AskedOrigin | null {
+  const until = spread.clock(openedAt);
+  const timed = timedPlant(asked, spread.clock, until);
+  const found = asked.looks.find(({ at, finds }) => +at === +openedAt && finds.some((find) => find.pest === pest));
+  if (!found) return null;
+  const sides = found.turned ? 1 : ONE_SIDE;
+  return {
+    before: askOf(timed, pest, spread, until, arrivalPriors(asked, spread, hemisphere), []),
+    find: {
+      see: seenBy(asked, pest, keyOf(found, sides), found, sides),
+      found: animalsIn(found.finds.find((find) => find.pest === pest)!),
+    },
+  };
 }
 
 function askOf(
@@ -171,7 +194,7 @@ function askOf(
       timeStepDays: TIME_STEP_DAYS,
       mayMiss: MAY_MISS,
       fromDays: begin.at - zeroDay,
-      arrival: { share: begin.share, mean: COLONY_MEAN },
+      arrival: begin.colony,
       streams: streams.map(({ stream }) => ({
         ...stream,
         fromDays: stream.fromDays - zeroDay,
@@ -184,20 +207,29 @@ function askOf(
   };
 }
 
-/** When what is asked about begins, and with which chance it carried something then. */
+/** When what is asked about begins, and what it may have carried then. */
+interface Beginning {
+  readonly at: number;
+  readonly colony: Arrival | Remains;
+  readonly by: "arrival" | "mother" | "resident" | "remained";
+}
+
 function beginning(
   { plant, cases, written }: TimedPlant,
   pest: PestId,
   { clock, fromSeller, sourcesOf }: Spread,
   until: number,
   priors: Priors,
-): { readonly at: number; readonly share: number; readonly by: "arrival" | "mother" | "resident" | "remained" } {
+): Beginning {
+  const usual = (share: number): Arrival => ({ share, mean: COLONY_MEAN });
   const oldest = until - LOOK_BACK_DAYS;
   const last = cases.findLast((one) => one.pest === pest && one.closing !== null && clock(one.closing.at) < until);
   if (last?.closing && clock(last.closing.at) >= oldest) {
     const { outcome, pClear } = last.closing;
-    const remains = pClear === null ? UNRECKONED_REMAINS[outcome] : 1 - pClear;
-    return { at: clock(last.closing.at), share: remains, by: "remained" };
+    // Those that are left are those that could hide: few, and where nothing reaches.
+    const left = sourcesOf(pest).find(({ caseId }) => caseId === last.id)?.left;
+    const colony = left ?? usual(pClear === null ? UNRECKONED_REMAINS[outcome] : 1 - pClear);
+    return { at: clock(last.closing.at), colony, by: "remained" };
   }
   const share = priors[pest] / pestIds.reduce((sum, one) => sum + priors[one], 0);
   // A cutting of which nobody said when it was cut came when it was written down.
@@ -207,15 +239,15 @@ function beginning(
     // The case that ran on its mother that day, or was found there soon after.
     const running = sourcesOf(pest).filter((source) => source.plantId === plant.motherId);
     const animals = Math.max(0, ...running.map((source) => source.animalsOn(cameOn)));
-    return { at: cameOn, share: cuttingShare(pest, plant.inherits?.[pest] ?? 0, animals), by: "mother" };
+    return { at: cameOn, colony: usual(cuttingShare(pest, plant.inherits?.[pest] ?? 0, animals)), by: "mother" };
   }
   if (cameOn !== null && cameOn >= oldest && cameOn < until) {
     const { seller, tray } = fromSeller(cameFromOf(plant));
-    return { at: cameOn, share: share * arrivalShare(seller, tray), by: "arrival" };
+    return { at: cameOn, colony: usual(share * arrivalShare(seller, tray)), by: "arrival" };
   }
   // Of one that has long been here the record begins when it was written down, or first looked at.
   const at = Math.max(oldest, Math.min(written, until));
-  return { at, share: share * RESIDENT_SHARE, by: "resident" };
+  return { at, colony: usual(share * RESIDENT_SHARE), by: "resident" };
 }
 
 /** What remains where nothing was reckoned when a case was closed (HOUSE). */

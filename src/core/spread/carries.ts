@@ -3,11 +3,16 @@ import type { Courses } from "../carriage/courses";
 import { CaseProblem } from "../clearance/caseProblem";
 import type { Day } from "../climate/days";
 import type { PestId } from "../pests/pests";
-import type { Asked, Route } from "./ask";
+import { MODEL_VERSION } from "../case/model";
+import { reckonOrigin } from "../carriage/origin";
+import type { Asked, AskedOrigin, Route } from "./ask";
 import type { WayToLook } from "./tonight";
 
-/** Goes up with every change that makes another answer of the same record; kept answers are then made anew. */
-export const CARRIES_VERSION = 1;
+/**
+ * Goes up with every change that makes another answer of the same record; kept answers are then made anew. Both models bear on it:
+ * that of a case, whose animals the neighbours stand beside, and that of what is carried, which is at its second.
+ */
+export const CARRIES_VERSION = 1000 * MODEL_VERSION + 2;
 
 /** How much of what a plant may carry a way is to blame for. */
 export interface Blamed extends Route {
@@ -57,6 +62,25 @@ export function reckonOne(question: CarriageQuestion, courses?: Courses): Carria
   }
 }
 
+/** Where a case probably came from, the likeliest way first; none where what is on record cannot be. */
+export function originOf({ before, find }: AskedOrigin): readonly Blamed[] {
+  try {
+    const { pest, routes, question } = before;
+    return blamed(pest, routes, reckonOrigin(question, find));
+  } catch (error) {
+    if (error instanceof CaseProblem) return [];
+    throw error;
+  }
+}
+
+/** The ways with their shares, the greatest first. */
+function blamed(pest: PestId, routes: readonly Route[], shares: readonly number[]): Blamed[] {
+  return routes
+    .map((way, i) => ({ ...way, pest, share: shares[i]! }))
+    .filter(({ share }) => share > WORTH_TELLING)
+    .toSorted((a, b) => b.share - a.share);
+}
+
 /**
  * What a plant may carry, pest by pest and all together: the pests count as independent of each other. `answers` in the order of
  * `asked`; one that is null counts as nothing known and is left out.
@@ -67,15 +91,15 @@ export function carriesOf(asked: readonly Asked[], answers: readonly (Carriage |
   const p = 1 - none(known.map(({ answer }) => answer.pCarries));
   // What each pest adds, so that the shares are of all together.
   const weight = known.reduce((sum, { answer }) => sum + answer.pCarries, 0);
+  const part = (p: number) => (weight > 0 ? p / weight : 0);
   const routes = known
     .flatMap(({ pest, routes: ways, answer }) =>
-      ways.map((way, i) => ({
-        ...way,
+      blamed(
         pest,
-        share: weight > 0 ? (answer.pCarries / weight) * answer.routes[i]! : 0,
-      })),
+        ways,
+        answer.routes.map((share) => part(answer.pCarries) * share),
+      ),
     )
-    .filter(({ share }) => share > WORTH_TELLING)
     .toSorted((a, b) => b.share - a.share);
   const looks = (known[0]?.answer.looks ?? []).map((_, i) => ({
     pFind: 1 - none(known.map(({ answer }) => answer.looks[i]!.pFind)),

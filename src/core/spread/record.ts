@@ -1,5 +1,6 @@
 import { LOOK_BACK_DAYS } from "../carriage/rates";
 import { SHOWS_WITHIN_DAYS, type FromThere } from "../carriage/arrivalShare";
+import type { Remains } from "../carriage/carriage";
 import type { CaseNumbers } from "../case/numbers";
 import { mobileOn } from "../case/numbers";
 import type { Stand } from "../case/stays";
@@ -67,6 +68,8 @@ export interface TimedSource extends Omit<SourceCase, "openedAt" | "endedAt" | "
   readonly until: number;
   /** Expected mobile animals on a day, before the first find too. */
   readonly animalsOn: (day: number) => number;
+  /** What may be left where it has ended; null where that is not known. */
+  readonly left: Remains | null;
 }
 
 /** Days since 1970 on the clock on the wall where the collection stands, with fractions. */
@@ -94,6 +97,7 @@ export function spreadOf(collection: Collection, clock: Clock, today: Day): Spre
         until: numbers ? Math.min(ended + 1, first + numbers.daily.length) : ended + 1,
         animalsOn: (day) =>
           day > ended ? 0 : numbers ? mobileOn(numbers, day - first) : day >= first ? UNRECKONED : 0,
+        left: numbers?.left ?? null,
       };
     })
     .filter(({ ended }) => ended >= oldest)

@@ -1,10 +1,9 @@
 import { LOOK_BACK_DAYS } from "@/core/carriage/rates";
-import { MODEL_VERSION } from "@/core/case/model";
 import { numbersOf } from "@/core/case/numbers";
 import { addDays } from "@/core/climate/days";
 import { checkCaseFile } from "@/core/format/read";
-import { ask } from "@/core/spread/ask";
-import { carriesOf, reckonOne } from "@/core/spread/carries";
+import { askOrigin } from "@/core/spread/ask";
+import { CARRIES_VERSION, originOf } from "@/core/spread/carries";
 import type { Scope } from "@/db/connection";
 import * as caseNumbers from "@/db/stores/caseNumbers";
 import { instantOf } from "@/zones";
@@ -18,16 +17,16 @@ export async function reckonNumbers(context: Context, scope: Scope): Promise<num
   const { timeZone } = context.collection;
   const asOf = today(context);
   const since = instantOf(`${addDays(asOf, -LOOK_BACK_DAYS)}T00:00`, timeZone);
-  const stale = await caseNumbers.toReckon(scope, { modelVersion: MODEL_VERSION, asOf, since });
+  const stale = await caseNumbers.toReckon(scope, { modelVersion: CARRIES_VERSION, asOf, since });
   for (const { caseId, plantId } of stale) {
     const record = (await recordsOf(scope, [plantId])).records[0];
     const found = record?.cases.find(({ id }) => id === caseId);
     if (!record || !found) continue;
     const input = fileOfCase(record, found, asOf, context.collection);
     const read = input && checkCaseFile(input);
-    const numbers = read?.ok ? numbersOf(read.file) : null;
+    const numbers = read?.ok ? numbersOf(read.file, !found.open) : null;
     const { factsVersion } = record;
-    await caseNumbers.keep(scope, { caseId, plantId, factsVersion, modelVersion: MODEL_VERSION, asOf, numbers });
+    await caseNumbers.keep(scope, { caseId, plantId, factsVersion, modelVersion: CARRIES_VERSION, asOf, numbers });
   }
   if (stale.length > 0) await caseNumbers.forget(scope);
   return stale.length;
@@ -44,8 +43,7 @@ export async function traceOrigins(context: Context, scope: Scope): Promise<void
     const plant = plants.find((one) => one.plant.id === plantId);
     const found = plant?.cases.find(({ id }) => id === caseId);
     if (!plant || !found) continue;
-    const { spread } = onRecord;
-    const before = ask(plant, found.pest, spread, spread.clock(found.openedAt), context.collection.hemisphere);
-    await caseNumbers.keepOrigin(scope, caseId, turn, carriesOf([before], [reckonOne(before.question)]).routes);
+    const asked = askOrigin(plant, found, onRecord.spread, context.collection.hemisphere);
+    await caseNumbers.keepOrigin(scope, caseId, turn, asked ? originOf(asked) : []);
   }
 }

@@ -2,6 +2,8 @@ import { describe, expect, it } from "vitest";
 import { checkCaseFile } from "../../format/read";
 import type { CaseFileInput } from "../../format/schema";
 import { day } from "../../climate/days";
+import { sitesOn } from "../../inspection/sitesOn";
+import { sharesOf } from "../../population/sites";
 import { assessFile } from "../assess";
 import { mobileOn, numbersOf } from "../numbers";
 
@@ -29,7 +31,7 @@ const file = (over: Partial<CaseFileInput> = {}) => {
 
 describe("how many animals a case has for its neighbours", () => {
   it("are the mobile ones of its picture, at the end of each day from the first find to the last known", () => {
-    const numbers = numbersOf(file())!;
+    const numbers = numbersOf(file(), false)!;
     expect([numbers.from, numbers.daily.length]).toEqual([day("2026-03-01"), 10]);
     const assessed = assessFile(file());
     const { egg, ...mobile } = assessed.ok ? assessed.assessment.expected : {};
@@ -41,7 +43,7 @@ describe("how many animals a case has for its neighbours", () => {
   });
 
   it("before the first find they were fewer, for one generation and no longer", () => {
-    const numbers = numbersOf(file())!;
+    const numbers = numbersOf(file(), false)!;
     const { daily, growthPerDay, generationDays } = numbers;
     expect(growthPerDay).toBeGreaterThan(0);
     // From the table: egg to the end of the youngAdult stage, 95 + 90 + 265 + 120 degree-days above 10 °C.
@@ -59,8 +61,36 @@ describe("how many animals a case has for its neighbours", () => {
         { type: "treatment", at: "2026-03-06T18:00:00Z", remedy: "alcohol70", technique: "sprayAndSwab" },
       ] as CaseFileInput["events"],
     });
-    const [before, after] = [numbersOf(file())!, numbersOf(treated)!];
+    const [before, after] = [numbersOf(file(), false)!, numbersOf(treated, false)!];
     expect(after.daily.slice(0, 5)).toEqual(before.daily.slice(0, 5));
     expect(after.daily[5]).toBeLessThan(0.6 * before.daily[5]!);
+  });
+
+  it("what is left at its end is what the judgement leaves: likeliest where nothing could be seen, and of one piece with it", () => {
+    const over = file({
+      asOf: "2026-04-20",
+      events: [
+        ...file().events,
+        ...["2026-03-01", "2026-03-08", "2026-03-15"].map((at) => ({
+          ...{ type: "treatment", at, remedy: "alcohol70", technique: "sprayAndSwab" },
+        })),
+        ...["2026-03-24", "2026-04-02", "2026-04-12"].map((at) => ({
+          ...{ type: "inspection", at, found: 0, removed: false, look: { with: "lamp", spots: ["axil", "underside"] } },
+        })),
+      ] as CaseFileInput["events"],
+    });
+    const left = numbersOf(over, true)!.left!;
+    const assessed = assessFile(over);
+    const { pClear, expected } = assessed.ok ? assessed.assessment : { pClear: NaN, expected: {} };
+    expect(left.pAny).toBe(1 - pClear);
+    expect(left.expected).toBeCloseTo(
+      Object.values(expected).reduce((sum, n) => sum + n, 0),
+      9,
+    );
+    expect(left.expected).toBeGreaterThanOrEqual(left.pAny);
+    expect(left.types.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 2);
+    // What no spray gets at makes a greater part of them than of those that were there.
+    const deep = left.types.filter((_, i) => i % 3 === 2).reduce((sum, one) => sum + one, 0);
+    expect(deep).toBeGreaterThan(sharesOf(sitesOn("trailingVine", "mealybug"))[2]);
   });
 });

@@ -1,4 +1,6 @@
 import type { InspectionEvent, TreatmentEvent } from "../../population/events";
+import type { layoutOf } from "../../population/layout";
+import { SITES } from "../../population/sites";
 import type { CaseHistory } from "../history";
 import type { Scenario } from "../scenarios";
 
@@ -381,4 +383,19 @@ export function liveOn(
     left: () => animals.length,
     hopeless: () => animals.length > HOPELESS,
   };
+}
+
+/** Stages that move, in the shares of a growing population, at the plant's own places. */
+export function founderShares(
+  shares: readonly number[],
+  layout: ReturnType<typeof layoutOf>,
+  places: readonly number[],
+): number[] {
+  const moving = shares.map((share, i) => (layout.pest.stages[layout.stageOf[i] ?? 0]!.mobile ? share : 0));
+  const total = moving.reduce((sum, share) => sum + share, 0);
+  return moving.map((_, i) => {
+    const first = i - (i % SITES);
+    const here = (moving[first] ?? 0) + (moving[first + 1] ?? 0) + (moving[first + 2] ?? 0);
+    return (here * places[i % SITES]!) / total;
+  });
 }

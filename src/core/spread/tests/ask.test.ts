@@ -67,6 +67,7 @@ const source = (
     daily: Array.from({ length: until - from + 1 }, () => 20),
     growthPerDay: 0.1,
     generationDays: 10,
+    left: null,
   };
   const told = { plantId: "q", code: "Q", caseId: nextId(), pest: "mealybug" as PestId, openedAt: at(from), numbers };
   return {

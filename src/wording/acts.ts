@@ -1,3 +1,4 @@
+import type { dustedOn } from "@/core/acts/dust";
 import { assertNever } from "@/core/assertNever";
 import type { Act, ActKindId } from "@/core/acts/acts";
 import type { WetnessId } from "@/core/acts/drench";
@@ -54,6 +55,11 @@ export const predatorNames: Record<PredatorId, string> = {
   lacewingLarvae: "Lacewing larvae",
   mealybugBeetles: "Lady beetles that eat mealybugs",
   nematodes: "Nematodes, in the water",
+};
+
+export const dustedNames: Record<(typeof dustedOn)[number], string> = {
+  leaves: "On the plant",
+  mix: "On the dry mix and the saucer only, against gnats",
 };
 
 export const cultureNames: Record<CultureId, string> = {
@@ -144,7 +150,7 @@ export function tellAct(act: Act): readonly [what: string, ...details: string[]]
         ? [`Set out: ${act.cards} ${act.cards === 1 ? "cup" : "cups"} of vinegar`, `for ${dayCount(act.days)}`]
         : [`Hung: ${act.cards} ${act.cards === 1 ? "card" : "cards"}`, `for ${dayCount(act.days)}`];
     case "dust":
-      return ["Dusted", `dry for about ${dayCount(act.dryDays)}`];
+      return [act.on === "mix" ? "Mix and saucer dusted" : "Dusted", `dry for about ${dayCount(act.dryDays)}`];
     case "culture":
       return [cultureNames[act.way], `for ${dayCount(act.days)}`];
     default:

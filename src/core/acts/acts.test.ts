@@ -76,6 +76,7 @@ describe("every kind of act", () => {
       "drench",
       "release",
       "trap",
+      "dust",
       "culture",
     ]);
   });
@@ -90,6 +91,14 @@ const lasting = (done: Act, target: Target) => eventsOfAct(done, target, 0) as r
 
 // The figures of this block are our own estimates (HOUSE), as the trade's own facts give them.
 describe("what acts do", () => {
+  it("dust on the mix meets gnats that come up through it, and nothing on the leaves", () => {
+    const mix = { ...examples.dust, on: "mix" } as const;
+    expect(eventsOfAct(mix, on("mealybug"), 0)).toEqual([]);
+    const [gnats] = lasting(mix, on("fungusGnat"));
+    expect(gnats!.effect.dailyHazard).toEqual([0, 0, 0, 0.05, 0.05]);
+    expect(lasting(examples.dust, on("mealybug"))[0]!.effect.dailyHazard.some((hazard) => hazard > 0)).toBe(true);
+  });
+
   it("a contact act is its remedy and technique on the spots named", () => {
     const done = treatment({ ...examples.contact, spots: ["underside"] }, on("spiderMite"));
     const [open] = shareOn("trailingVine", "spiderMite", ["underside"]);

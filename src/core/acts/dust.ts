@@ -1,26 +1,30 @@
 import { z } from "zod";
 import { whole } from "../fields";
 import { DUST_HAZARD } from "../remedies/lasting";
-import { pestOf } from "../pests/pests";
+import { pestOf, type LifeStage } from "../pests/pests";
 import { SPRAY_FREE_DAYS } from "../suitability/helpers";
 import { actKind, touchesNothing } from "./kind";
 
+/** Where dust goes: on the leaves where nobody said. */
+export const dustedOn = ["leaves", "mix"] as const;
+
 const MINUTES = 5;
 
-/** Mineral dust on leaves and mix, working for as long as it stays dry. */
+/** What walks through it: on the mix those that come up from it and fly. */
+const meets = ({ on }: { readonly on?: (typeof dustedOn)[number] | undefined }, { mobile, where }: LifeStage) =>
+  mobile === true && (on !== "mix" || where === "air");
+
+/** Mineral dust, working for as long as it stays dry: on the leaves and below them, or against gnats on the mix and the saucer alone. */
 export const dust = actKind({
   kind: "dust",
-  shape: z.object({ kind: z.literal("dust"), dryDays: whole(1, 60) }),
-  doneTo: ["plant"],
-  events: ({ dryDays }, { pest }, atDays) => [
-    {
-      kind: "lasting",
-      atDays,
-      untilDays: atDays + dryDays,
-      effect: { dailyHazard: pest.stages.map((stage) => (stage.mobile ? DUST_HAZARD : 0)), layFactor: 1 },
-    },
-  ],
-  treats: (_act, pest) => pestOf(pest).stages.some(({ mobile }) => mobile),
+  shape: z.object({ kind: z.literal("dust"), dryDays: whole(1, 60), on: z.enum(dustedOn).optional() }),
+  doneTo: ["plant", "place"],
+  events: (act, { pest }, atDays) => {
+    if (!pest.stages.some((stage) => meets(act, stage))) return [];
+    const dailyHazard = pest.stages.map((stage) => (meets(act, stage) ? DUST_HAZARD : 0));
+    return [{ kind: "lasting", atDays, untilDays: atDays + act.dryDays, effect: { dailyHazard, layFactor: 1 } }];
+  },
+  treats: (act, pest) => pestOf(pest).stages.some((stage) => meets(act, stage)),
   cleanLook: () => null,
   touches: () => ({ ...touchesNothing, helpers: true, air: true }),
   product: () => "dust",

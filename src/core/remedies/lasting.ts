@@ -215,6 +215,8 @@ export const cupHazard: LastingRemedy["dailyHazard"] = { fungusGnat: { youngAdul
 
 /** Dry mineral dust wears down what walks through it, as long as it is dry (HOUSE). */
 export const DUST_HAZARD = 0.05;
+/** On a mix that is dry on top it keeps some gnats from laying, and wears down larvae that come up to it (HOUSE). */
+export const DUSTED_MIX = { layFactor: 0.7, larvaHazard: 0.03 } as const;
 
 /**
  * Ways of growing that pests notice: a factor on the laying of gnats, and what dies a day of their eggs and larvae (HOUSE). New mix

@@ -1,4 +1,5 @@
 import type { ActKindId } from "@/core/acts/acts";
+import { dustedOn } from "@/core/acts/dust";
 import { guidedByEye, mechanicalWays, type MechanicalWay } from "@/core/acts/mechanical";
 import { drenchVolume, wetnessIds } from "@/core/acts/drench";
 import { toolIds } from "@/core/inspection/tools";
@@ -17,6 +18,7 @@ import { remedyOf, spotsFor } from "@/core/remedies/remedies";
 import { soilRemedyIds } from "@/core/remedies/soilRemedies";
 import {
   cultureNames,
+  dustedNames,
   mechanicalNames,
   predatorNames,
   soilRemedyNames,
@@ -219,7 +221,16 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
     { name: "cards", label: "How many", as: "number", begin: () => 1 },
     { name: "days", label: "For how many days", as: "number", begin: () => 14 },
   ],
-  dust: [{ name: "dryDays", label: "How many days it is likely to stay dry", as: "number", begin: () => 7 }],
+  dust: [
+    {
+      name: "on",
+      label: "Where",
+      as: "choice",
+      options: () => named(dustedOn, dustedNames),
+      begin: () => "leaves",
+    },
+    { name: "dryDays", label: "How many days it is likely to stay dry", as: "number", begin: () => 7 },
+  ],
   culture: [
     {
       name: "way",

@@ -2,7 +2,7 @@ import type { Act, ActKindId } from "../../acts/acts";
 import { addDays, daysBetween, type Day } from "../../climate/days";
 import type { CountedOn } from "../../facts/kinds/trapCount";
 import { ln } from "../../numerics/exponential";
-import { cardHazard, cultures, cupHazard, huntsIn, predators } from "../../remedies/lasting";
+import { cardHazard, cultures, cupHazard, DUSTED_MIX, huntsIn, predators } from "../../remedies/lasting";
 import { DRENCH_REACH, soilKillOf, soilRemedies, type SoilRemedy } from "../../remedies/soilRemedies";
 import type { AirTrap, CardCount, GnatRoom, PotEffect, PotTreatment } from "./room";
 
@@ -154,18 +154,25 @@ interface Doing {
   readonly meanC: number | undefined;
 }
 
+/** What makes the mixes a worse place for so many days. */
+function keptUp(
+  { layFactor, larvaHazard }: { readonly layFactor: number; readonly larvaHazard: number },
+  fromDay: number,
+  days: number,
+  pots: readonly number[],
+): InPots {
+  if (layFactor === 1 && larvaHazard === 0) return nothing;
+  const dailyHazard = [larvaHazard, larvaHazard, 0] as const;
+  return { ...nothing, effects: [{ fromDay, untilDay: fromDay + days, pots, dailyHazard, layFactor }] };
+}
+
 /** What each kind of act does to pots; traps are of the air. */
 const inPots: { readonly [K in ActKindId]: (act: Extract<Act, { kind: K }>, doing: Doing) => InPots } = {
   contact: () => nothing,
   systemic: () => nothing,
   trap: () => nothing,
-  dust: () => nothing,
-  culture: ({ way, days }, { day: fromDay, pots }) => {
-    const { layFactor, larvaHazard } = cultures[way];
-    if (layFactor === 1 && larvaHazard === 0) return nothing;
-    const dailyHazard = [larvaHazard, larvaHazard, 0] as const;
-    return { ...nothing, effects: [{ fromDay, untilDay: fromDay + days, pots, dailyHazard, layFactor }] };
-  },
+  dust: ({ dryDays, on }, { day, pots }) => (on === "mix" ? keptUp(DUSTED_MIX, day, dryDays, pots) : nothing),
+  culture: ({ way, days }, { day, pots }) => keptUp(cultures[way], day, days, pots),
   release: ({ predator }, { day: fromDay, pots, meanC }) => {
     if (predator !== "nematodes") return nothing;
     const { phases, dailyHazard } = predators.nematodes;

@@ -8,6 +8,7 @@ export const gnatWayIds = [
   "larvicide",
   "neem",
   "sandCap",
+  "dust",
   "cards",
   "vinegar",
   "scaldedMix",
@@ -67,6 +68,12 @@ export const gnatWays: Readonly<Record<GnatWayId, GnatWay>> = {
     minutes: ({ pots }) => 2 * pots,
     act: () => ({ kind: "culture", way: "sandCap", days: KEPT_DAYS }),
   },
+  // Wetted at the next watering, it is put on anew.
+  dust: {
+    everyDays: WATERING_DAYS,
+    minutes: ({ pots }) => 2 + pots / 2,
+    act: () => ({ kind: "dust", dryDays: WATERING_DAYS, on: "mix" }),
+  },
   cards: {
     everyDays: CARD_DAYS,
     minutes: ({ cards }) => 2 * cards,
@@ -111,10 +118,11 @@ export function wayOfAct(act: Act): GnatWayId | null {
       return act.remedy === "bti" ? "larvicide" : act.remedy;
     case "release":
       return act.predator === "nematodes" ? "nematodes" : null;
+    case "dust":
+      return act.on === "mix" ? "dust" : null;
     case "contact":
     case "mechanical":
     case "systemic":
-    case "dust":
       return null;
     default:
       return assertNever(act);

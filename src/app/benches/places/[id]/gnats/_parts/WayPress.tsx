@@ -3,51 +3,64 @@
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
+import { useRouter } from "next/navigation";
 import { recordActAction } from "@/app/_parts/actions";
-import { usePress } from "@/app/_parts/usePress";
 import { cautionsOfAct } from "@/core/acts/acts";
+import { recordAct } from "@/core/facts/kinds/act";
 import { gnatWays, type GnatPlaceSize, type GnatWayId } from "@/core/rooms/gnats/ways";
 import { CautionList } from "@/ui/Cautions";
+import { SubmitRow } from "@/ui/fields/fields";
+import { MomentField } from "@/ui/fields/MomentField";
+import { useDeed } from "@/ui/fields/useDeed";
 import { useCollection } from "@/ui/shell/Collection";
 import { gnatWayNames } from "@/wording/rooms";
 import { withOffset } from "@/zones";
 
+interface Pressed {
+  readonly placeId: string;
+  readonly way: GnatWayId;
+  readonly size: GnatPlaceSize;
+}
+
 /** A way was carried out in the whole room: its cautions are read first, then it is one press. */
-export function WayPress({ placeId, way, size }: { placeId: string; way: GnatWayId; size: GnatPlaceSize }) {
-  const { timeZone } = useCollection();
-  const { press, trouble, going } = usePress(recordActAction);
+export function WayPress(pressed: Pressed) {
   const [open, setOpen] = useState(false);
+  if (open) return <WayForm {...pressed} close={() => setOpen(false)} />;
+  return (
+    <Button size="sm" aria-label={`Do: ${gnatWayNames[pressed.way]}`} onClick={() => setOpen(true)}>
+      Do it
+    </Button>
+  );
+}
+
+function WayForm({ placeId, way, size, close }: Pressed & { close: () => void }) {
+  const router = useRouter();
+  const { timeZone } = useCollection();
   const act = gnatWays[way].act(size);
   const cautions = cautionsOfAct(act);
-  const done = async () => {
-    const filed = { plantId: null, placeId, caseId: null, stepId: null };
-    const at = withOffset(new Date(), timeZone);
-    if (await press({ id: uuidv7(), ...filed, act, at, note: "", alreadyDone: false })) setOpen(false);
-  };
-  if (!open)
-    return (
-      <Button size="sm" aria-label={`Do: ${gnatWayNames[way]}`} onClick={() => setOpen(true)}>
-        Do it
-      </Button>
-    );
+  const { form, submit, trouble } = useDeed({
+    schema: recordAct,
+    action: recordActAction,
+    defaults: () => ({
+      ...{ id: uuidv7(), plantId: null, placeId, caseId: null, stepId: null },
+      ...{ act, at: withOffset(new Date(), timeZone), note: "", alreadyDone: false },
+    }),
+    done: () => {
+      close();
+      router.refresh();
+    },
+  });
   return (
-    <div className="w-100">
+    <form className="w-100" onSubmit={submit} noValidate>
       {cautions.length > 0 && <CautionList against={[]} cautions={cautions} />}
       <p className="mb-2">{told(act)}</p>
-      <div className="d-flex gap-2">
-        <Button disabled={going} onClick={() => void done()}>
-          Done
-        </Button>
-        <Button variant="outline-primary" onClick={() => setOpen(false)}>
+      <MomentField form={form} name="at" label="When" hint="What you do already counts from the day it began." />
+      <SubmitRow form={form} trouble={trouble} label="Done">
+        <Button variant="outline-primary" onClick={close}>
           Not now
         </Button>
-      </div>
-      {trouble && (
-        <p className="text-danger-emphasis fw-semibold mb-0" role="alert">
-          {trouble}
-        </p>
-      )}
-    </div>
+      </SubmitRow>
+    </form>
   );
 }
 
@@ -61,5 +74,7 @@ function told(act: ReturnType<(typeof gnatWays)[GnatWayId]["act"]>): string {
     return `About ${Math.round(act.volumeMl / 10) / 100} L for all pots, until it runs through; not on a mix that is sodden.`;
   if (act.kind === "release")
     return `${act.sachets} ${act.sachets === 1 ? "pack" : "packs"} by the label, on a moist mix.`;
+  if (act.kind === "dust")
+    return "A thin coat on a mix that is dry on top, and on the saucers; anew once it was wetted.";
   return "In every pot of the room, and kept up until you end it.";
 }

@@ -1,4 +1,5 @@
 import type { LookAlikeId } from "@/core/diagnosis/lookAlikes";
+import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
 import type { SignId, TestId } from "@/core/diagnosis/signs";
 import type { PestId } from "@/core/pests/pests";
 
@@ -39,7 +40,12 @@ export const signNames: Record<SignId, string> = {
   cardWhiteFlies: "Tiny white flies on the card",
 };
 
-export const testNames: Record<TestId, { readonly name: string; readonly how: string }> = {
+interface TestWords {
+  readonly name: string;
+  readonly how: string;
+}
+
+export const testNames: Record<TestId, TestWords> = {
   alcoholDab: {
     name: "Dab it with alcohol",
     how: "Cotton dissolves and the animal turns brown or smears; perlite does neither. No flame near.",
@@ -59,6 +65,30 @@ export const testNames: Record<TestId, { readonly name: string; readonly how: st
   potato: { name: "A slice of raw potato on the mix", how: "Lift it after 3 to 4 days: gnat larvae gather under it." },
   yellowCard: { name: "Hang a yellow card for a week", how: "Close above the mix; then look with the loupe." },
 };
+
+/** The same where there is no leaf to tap and none to look along. */
+const onLeafless: Partial<Record<TestId, TestWords>> = {
+  paper: {
+    name: "Brush it over white paper",
+    how: "A soft brush over ribs and areoles. Watch the specks for two minutes: mites creep, thrips run.",
+  },
+  loupeNewLeaf: {
+    name: "Loupe on the newest growth",
+    how: "Look into the crown and at the youngest areoles, in good light.",
+  },
+};
+/** And where leaves have no midrib to look along. */
+const onFlatLeaves: Partial<Record<TestId, TestWords>> = {
+  loupeNewLeaf: { name: "Loupe on the newest leaf", how: "Look at its base and underside, in good light." },
+};
+
+/** A test as it is done on a plant of this form. @example testOn("paper", "columnarCactus").name // "Brush it over white paper" */
+export function testOn(test: TestId, form: GrowthFormId): TestWords {
+  const there = spotsOf(form);
+  const leafless = !there.includes("underside") ? onLeafless[test] : undefined;
+  const flat = !there.includes("vein") ? onFlatLeaves[test] : undefined;
+  return leafless ?? flat ?? testNames[test];
+}
 
 export const lookAlikeNames: Record<LookAlikeId, { readonly name: string; readonly tell: string }> = {
   perlite: { name: "Perlite, mineral grains", tell: "hard, do not smear, alcohol does nothing" },

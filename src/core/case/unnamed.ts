@@ -2,7 +2,7 @@ import { addDays, type Day } from "../climate/days";
 import { testsByWorth } from "../diagnosis/expectedInformation";
 import { posteriorOf, type Posterior } from "../diagnosis/posterior";
 import type { Priors } from "../diagnosis/priors";
-import { tests, type Observations, type SignId, type TestId } from "../diagnosis/signs";
+import { shownBy, tests, type Observations, type SignId, type TestId } from "../diagnosis/signs";
 import { isReckoned, type SuspectId } from "../diagnosis/suspects";
 import { byChance, SETTLES_FROM_BITS } from "../diagnosis/verdict";
 import { byMoment, standing, type ActDone, type Look, type Programme } from "../facts/facts";
@@ -93,7 +93,7 @@ const LOOK_AGAIN_DAYS = 7;
  * excluded each other, scaled to 1 with "none". `priors` as {@link posteriorOf} takes them.
  */
 export function inQuestionOf({ observed, since }: Unnamed, priors: Priors, form: GrowthFormId, today: Day): InQuestion {
-  const posterior = posteriorOf(priors, observed);
+  const posterior = posteriorOf(priors, observed, form);
   const likely = byChance(posterior).filter((pest) => posterior.of[pest] >= WEIGHED_FROM);
   const total = likely.reduce((sum, pest) => sum + posterior.of[pest], posterior.none);
   const reckoned = likely.filter(isReckoned).slice(0, MOST_WEIGHED);
@@ -104,7 +104,7 @@ export function inQuestionOf({ observed, since }: Unnamed, priors: Priors, form:
   const test = told && {
     id: told,
     on: addDays(today, tests[told].days),
-    answers: answersOf(told, priors, observed),
+    answers: answersOf(told, priors, observed, form),
   };
   const again = addDays(since, LOOK_AGAIN_DAYS);
   return {
@@ -116,11 +116,11 @@ export function inQuestionOf({ observed, since }: Unnamed, priors: Priors, form:
   };
 }
 
-function answersOf(test: TestId, priors: Priors, observed: Observations): AnswerMeans[] {
-  const shows: readonly SignId[] = tests[test].shows;
+function answersOf(test: TestId, priors: Priors, observed: Observations, form: GrowthFormId): AnswerMeans[] {
+  const shows = shownBy(test, form, observed);
   const nothing = Object.fromEntries(shows.map((sign) => [sign, "absent" as const]));
   const means = (sign: SignId | null): AnswerMeans => {
-    const after = posteriorOf(priors, { ...observed, ...nothing, ...(sign && { [sign]: "present" as const }) });
+    const after = posteriorOf(priors, { ...observed, ...nothing, ...(sign && { [sign]: "present" as const }) }, form);
     return { sign, ...likeliestOf(after) };
   };
   return [...shows.map(means), means(null)];

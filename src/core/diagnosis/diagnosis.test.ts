@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { suspectIds, type SuspectId } from "./suspects";
-import { growthFormIds } from "../plants/growthForms";
+import { growthFormIds, type GrowthFormId } from "../plants/growthForms";
 import { lookAlikesOf } from "./lookAlikes";
 import { informationOf, inQuestion, testsByWorth } from "./expectedInformation";
 import { posteriorOf, updated } from "./posterior";
@@ -216,8 +216,9 @@ describe("the next test", () => {
 
   it("proposes every test that the form can show, best first, and none twice", () => {
     for (const form of growthFormIds) {
-      const worth = testsByWorth(posteriorOf(priors, {}), priors, form, {});
-      expect(worth.length).toBeGreaterThan(5);
+      const seen: Observations = { cottonTufts: "present", fixedBumps: "present" };
+      const worth = testsByWorth(posteriorOf(priors, seen), priors, form, seen);
+      expect(worth.length).toBeGreaterThan(3);
       const now = worth.map((w) => w.bits * (tests[w.test].days > 0 ? 0.5 : 1));
       expect(now).toEqual(now.toSorted((a, b) => b - a));
       expect(new Set(worth.map((w) => w.test)).size).toBe(worth.length);
@@ -226,7 +227,32 @@ describe("the next test", () => {
     expect(testsByWorth(posteriorOf(priors, observed), priors, "fern", observed).map((w) => w.test)).not.toContain(
       "alcoholDab",
     );
-    expect(testsByWorth(posteriorOf(priors, {}), priors, "fern", {})).toHaveLength(testIds.length);
+    const bumps: Observations = { fixedBumps: "present" };
+    expect(testsByWorth(posteriorOf(priors, bumps), priors, "fern", bumps)).toHaveLength(testIds.length);
+  });
+
+  it("proposes none that cannot be done there: nothing to scrape, no roots, no mix (common practice, no source)", () => {
+    const on = (form: GrowthFormId, observed: Observations) =>
+      testsByWorth(posteriorOf(priors, observed, form), priors, form, observed).map(({ test }) => test);
+    const dots: Observations = { stippling: "present" };
+    for (const form of growthFormIds)
+      for (const test of ["scrape", "alcoholDab", "touch"] as const) expect(on(form, dots)).not.toContain(test);
+    expect(on("airPlant", { cottonTufts: "present" })).not.toContain("rootBall");
+    expect(on("airPlant", { cottonTufts: "present" })).not.toContain("potato");
+    expect(on("tubercledCactus", dots)).not.toContain("tissue");
+  });
+
+  it("drops at the areoles of a barrel cactus are likelier its own than on a vine (common practice, no source)", () => {
+    const seen: Observations = {
+      stickyFilm: "present",
+      sootyFilm: "present",
+      cottonTufts: "absent",
+      fixedBumps: "absent",
+    };
+    expect(posteriorOf(priors, seen, "columnarCactus").none).toBeGreaterThan(
+      3 * posteriorOf(priors, seen, "trailingVine").none,
+    );
+    expect(posteriorOf(priors, seen, "trailingVine")).toEqual(posteriorOf(priors, seen));
   });
 
   it.each<[string, Observations, TestId]>([

@@ -2,7 +2,7 @@ import { suspectIds, type SuspectId } from "./suspects";
 import type { GrowthFormId } from "../plants/growthForms";
 import { chancesOf, type Posterior } from "./posterior";
 import type { Priors } from "./priors";
-import { canShow, testIds, tests, type Observations, type SignId, type TestId } from "./signs";
+import { shownBy, testIds, tests, type Observations, type SignId, type TestId } from "./signs";
 
 export interface TestWorth {
   readonly test: TestId;
@@ -54,8 +54,7 @@ const AFTER_WAITING = 0.5;
 
 /**
  * The tests that are still to be done on a plant of this form, those that tell most about the pests in question first; what a test tells that
- * wants days of waiting counts half. A test counts as done once one of
- * its signs has been looked for; a test of which the form can show no sign is left out.
+ * wants days of waiting counts half. Those that cannot be done there, or are done already, are left out.
  */
 export function testsByWorth(
   posterior: Posterior,
@@ -66,9 +65,8 @@ export function testsByWorth(
   const about = inQuestion(posterior, priors);
   return testIds
     .flatMap((test) => {
-      const shown = tests[test].shows.filter((sign) => canShow(sign, form));
-      if (shown.length === 0 || shown.some((sign) => observed[sign] !== undefined)) return [];
-      return [{ test, bits: informationOf(posterior, shown, about) }];
+      const shown = shownBy(test, form, observed);
+      return shown.length > 0 ? [{ test, bits: informationOf(posterior, shown, about) }] : [];
     })
     .toSorted((a, b) => worthNow(b) - worthNow(a));
 }

@@ -1,6 +1,7 @@
 import { suspectIds, type SuspectId } from "./suspects";
 import type { Priors } from "./priors";
-import { likelihoodOf, signIds, type Observations, type SignId } from "./signs";
+import type { GrowthFormId } from "../plants/growthForms";
+import { likelihoodOf, likelihoods, showsOfItself, signIds, type Observations, type SignId } from "./signs";
 
 /**
  * Several pests at once are possible, so that the hypotheses are all sets of pests, the empty set among them: 2,048 of them,
@@ -42,16 +43,20 @@ const chanceBySet: Readonly<Record<SignId, Float64Array>> = Object.fromEntries(
   }),
 ) as Record<SignId, Float64Array>;
 
+/** The same where the plant itself shows the sign sometimes. */
+const withNature = (chances: Float64Array) => chances.map((p) => 1 - (1 - p) * (1 - likelihoods.s));
+
 /** For every set of pests the chance, 0–1, that the sign is there; index 0 is no pest at all, the last something else. */
 export const chancesOf = (sign: SignId): Float64Array => chanceBySet[sign];
 
 /**
  * What the signs say: naive Bayes over all sets of pests. Signs not looked for say nothing.
- * `priors` are probabilities above 0 and below 1; throws RangeError for others.
+ * `priors` are probabilities above 0 and below 1; throws RangeError for others. What a healthy plant of the form makes itself is a
+ * cause of its own: it stands there beside any pest as well.
  * Source: Bayes' rule; the independence of signs given the pests is the usual simplification.
  * @example posteriorOf(priors, { webbing: "present", stippling: "present" }).of.spiderMite // ≈ 0.95
  */
-export function posteriorOf(priors: Priors, observed: Observations): Posterior {
+export function posteriorOf(priors: Priors, observed: Observations, form: GrowthFormId | null = null): Posterior {
   for (const pest of suspectIds)
     if (!(priors[pest] > 0 && priors[pest] < 1)) throw new RangeError(`the prior of ${pest} must be between 0 and 1`);
   const alone = (set: number) =>
@@ -59,7 +64,9 @@ export function posteriorOf(priors: Priors, observed: Observations): Posterior {
   const prior = Float64Array.from({ length: SETS + 1 }, (_, set) => (set === SETS ? OTHER : (1 - OTHER) * alone(set)));
   const sets = signIds.reduce<Float64Array>((p, sign) => {
     const seen = observed[sign];
-    return seen === undefined ? p : updated(p, chancesOf(sign), seen);
+    if (seen === undefined) return p;
+    const chances = chancesOf(sign);
+    return updated(p, form !== null && showsOfItself(sign, form) ? withNature(chances) : chances, seen);
   }, prior);
   const of = suspectIds.map((pest, bit) => [pest, sets.reduce((sum, p, set) => (set & (1 << bit) ? sum + p : sum), 0)]);
   return { sets, of: Object.fromEntries(of) as Record<SuspectId, number>, none: sets[0]!, other: sets[SETS]! };

@@ -1,4 +1,5 @@
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
+import { lookAlikes } from "./lookAlikes";
 import type { SpotId } from "../plants/spots";
 import type { SuspectId } from "./suspects";
 
@@ -36,7 +37,7 @@ export interface Sign {
 /** Signs that are seen without doing anything to the plant. Source: classes HOUSE; the signs common practice, no source. */
 export const seenSigns = {
   cottonTufts: { classes: "ar--rr-----r" },
-  rootMeal: { classes: "ra--------rr" },
+  rootMeal: { classes: "ra--------rr", onlyOn: ["roots"] },
   webbing: { classes: "--s--------r" },
   stippling: { classes: "r-ao-s-rrs-r" },
   silverStreaks: { classes: "--sa-----o-r" },
@@ -48,7 +49,7 @@ export const seenSigns = {
   shellLifts: { classes: "----ro------" },
   smallFlies: { classes: "------a-r--r" },
   whiteFlies: { classes: "--------a---" },
-  mixLarvae: { classes: "------o-----" },
+  mixLarvae: { classes: "------o-----", onlyOn: ["mixTop"] },
   creepingSpecks: { classes: "r-or---r-o-r", onlyOn: ["underside", "areole", "axil"] },
   runningSpecks: { classes: "---o-------r", onlyOn: ["underside", "flower", "newLeaf"] },
   grittyDust: { classes: "--or---sro-r", onlyOn: ["underside"] },
@@ -68,8 +69,8 @@ const testSigns = {
   loupeRoundDots: { classes: "--or-----r-r" },
   loupeSlender: { classes: "---o-------r" },
   loupeFlatRed: { classes: "---------a--" },
-  rootInsects: { classes: "-r--------a-" },
-  potatoLarvae: { classes: "------o----r" },
+  rootInsects: { classes: "-r--------a-", onlyOn: ["roots"] },
+  potatoLarvae: { classes: "------o----r", onlyOn: ["mixTop"] },
   cardDarkFlies: { classes: "------a-r--r" },
   cardSlender: { classes: "---o-------r" },
   cardWhiteFlies: { classes: "--------a---" },
@@ -79,6 +80,19 @@ export const signs = { ...seenSigns, ...testSigns } as const;
 export type SignId = keyof typeof signs;
 export const signIds = Object.keys(signs) as [SignId, ...SignId[]];
 export const seenSignIds = Object.keys(seenSigns) as (keyof typeof seenSigns)[];
+
+/**
+ * Signs that a healthy plant of some forms makes itself: the areoles of ribbed cacti give nectar, sooty mould grows on it and ants come
+ * for it (common practice, no source; the class HOUSE).
+ */
+const ofItself: readonly { readonly signs: readonly SignId[]; readonly forms: readonly GrowthFormId[] }[] = [
+  { signs: lookAlikes.ribNectar.of, forms: lookAlikes.ribNectar.forms },
+];
+
+/** Whether a healthy plant of this form makes the sign itself. @example showsOfItself("stickyFilm", "columnarCactus") // true */
+export function showsOfItself(sign: SignId, form: GrowthFormId): boolean {
+  return ofItself.some(({ signs: made, forms }) => made.includes(sign) && forms.includes(form));
+}
 
 /**
  * The chance that the sign is there, with this pest alone or (`null`) with none.
@@ -96,23 +110,46 @@ export function canShow(sign: SignId, form: GrowthFormId): boolean {
   return onlyOn === undefined || spotsOf(form).some((spot) => onlyOn.includes(spot));
 }
 
-/**
- * Things to do that settle which pest it is, each with the signs it looks for, and roughly how long it takes in days: a card
- * and a potato slice want waiting for. Source: common practice, no source.
- */
+/** Something to do that settles which pest it is. */
+export interface Test {
+  readonly shows: readonly SignId[];
+  /** So long it takes: a card and a potato slice want waiting for. */
+  readonly days: number;
+  /** One of these signs has to be there: without a bump there is nothing to scrape. */
+  readonly on?: readonly SignId[];
+}
+
+const somethingThere = ["cottonTufts", "rootMeal", "fixedBumps", "packedInsects"] as const;
+
+/** Source: common practice, no source. */
 export const tests = {
-  alcoholDab: { shows: ["alcoholDissolves"], days: 0 },
-  touch: { shows: ["livesWhenTouched"], days: 0 },
-  scrape: { shows: ["scrapeSmears", "shellLifts"], days: 0 },
+  alcoholDab: { shows: ["alcoholDissolves"], days: 0, on: somethingThere },
+  touch: {
+    shows: ["livesWhenTouched"],
+    days: 0,
+    on: [...somethingThere, "creepingSpecks", "runningSpecks", "mixLarvae"],
+  },
+  scrape: { shows: ["scrapeSmears", "shellLifts"], days: 0, on: ["fixedBumps"] },
   paper: { shows: ["creepingSpecks", "runningSpecks"], days: 0 },
   tissue: { shows: ["rustyStreaks"], days: 0 },
   loupeNewLeaf: { shows: ["loupeRoundDots", "loupeSlender", "loupeFlatRed"], days: 0 },
   rootBall: { shows: ["rootMeal", "rootInsects"], days: 0 },
   potato: { shows: ["potatoLarvae"], days: 4 },
   yellowCard: { shows: ["cardDarkFlies", "cardSlender", "cardWhiteFlies"], days: 7 },
-} as const satisfies Record<string, { shows: readonly SignId[]; days: number }>;
+} as const satisfies Record<string, Test>;
 export type TestId = keyof typeof tests;
 export const testIds = Object.keys(tests) as TestId[];
 
 /** What was seen of each sign; one that is missing was not looked for. */
 export type Observations = Readonly<Partial<Record<SignId, "present" | "absent">>>;
+
+/**
+ * The signs that a test can still bring to light on a plant of this form; none where it can show none, where there is nothing it could
+ * be done to, and once one of its signs has been looked for. @example shownBy("scrape", "fern", {}) // []
+ */
+export function shownBy(test: TestId, form: GrowthFormId, observed: Observations): readonly SignId[] {
+  const { shows, on }: Test = tests[test];
+  if (on && !on.some((sign) => observed[sign] === "present")) return [];
+  const shown = shows.filter((sign) => canShow(sign, form));
+  return shown.some((sign) => observed[sign] !== undefined) ? [] : shown;
+}

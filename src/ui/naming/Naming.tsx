@@ -14,7 +14,7 @@ import type { Naming as NamingOnRecord } from "@/core/facts/kinds/look";
 import { pestIds, type PestId } from "@/core/pests/pests";
 import { percent } from "@/wording/chances";
 import { pestNames, signOnlyAdvice, suspectName } from "@/wording/names";
-import { lookAlikeNames, testNames } from "@/wording/signs";
+import { lookAlikeNames, testOn } from "@/wording/signs";
 import { SignToggle, type Seen } from "../signs/SignToggle";
 
 /** How many of the likely pests stand above the signs. */
@@ -60,7 +60,7 @@ export function Naming({
   const [observed, setObserved] = useState<Observations>({});
   const { form } = circumstances;
   const priors = useMemo(() => priorsFor(circumstances), [circumstances]);
-  const posterior = useMemo(() => posteriorOf(priors, observed), [priors, observed]);
+  const posterior = useMemo(() => posteriorOf(priors, observed, form), [priors, observed, form]);
   const worth = useMemo(() => testsByWorth(posterior, priors, form, observed), [posterior, priors, form, observed]);
   const about = inQuestion(posterior, priors);
   const looked = Object.values(observed).filter(Boolean).length;
@@ -155,8 +155,8 @@ export function Naming({
       ))}
       {looked > 0 && next && next.bits >= SETTLES_FROM_BITS && (
         <section className="naming-test">
-          <h2 className="h3">The test that would tell most now: {testNames[next.test].name}</h2>
-          <p className="mb-2">{testNames[next.test].how}</p>
+          <h2 className="h3">The test that would tell most now: {testOn(next.test, form).name}</h2>
+          <p className="mb-2">{testOn(next.test, form).how}</p>
           <div className="signs">
             {tests[next.test].shows
               .filter((sign) => canShow(sign, form))

@@ -7,7 +7,7 @@ import { Steps } from "@/app/_parts/Steps";
 import { Panel } from "@/ui/Panel";
 import { plannedInWords } from "@/wording/acts";
 import { dayInWords } from "@/wording/dates";
-import { signNames, testNames } from "@/wording/signs";
+import { signNames, testOn } from "@/wording/signs";
 import { answerSentence, candidatesSentence } from "@/wording/unnamed";
 import { AgainstAllWays } from "./_parts/AgainstAllWays";
 
@@ -51,12 +51,12 @@ export default async function UnnamedPage({ params }: { params: Promise<{ id: st
             {about.test ? (
               <>
                 <p className="fw-semibold mb-1">
-                  {testNames[about.test.id].name}
+                  {testOn(about.test.id, plant.growthForm).name}
                   {about.test.on === question.today
                     ? ", which can be done now"
                     : `, its answer is there on ${dayInWords(about.test.on)}`}
                 </p>
-                <p className="mb-2">{testNames[about.test.id].how}</p>
+                <p className="mb-2">{testOn(about.test.id, plant.growthForm).how}</p>
                 <ul className="ps-3">
                   {about.test.answers.map((answer) => (
                     <li key={answer.sign ?? "none"}>{answerSentence(answer)}</li>

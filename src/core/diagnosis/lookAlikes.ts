@@ -33,3 +33,12 @@ export function lookAlikesOf(seen: readonly SignId[], form: GrowthFormId): LookA
     return (forms === undefined || forms.includes(form)) && of.some((sign) => seen.includes(sign));
   });
 }
+
+/**
+ * Whether a healthy plant of this form makes the sign itself: the areoles of ribbed cacti give nectar, sooty mould grows on it and ants
+ * come for it (common practice, no source). @example showsOfItself("stickyFilm", "columnarCactus") // true
+ */
+export function showsOfItself(sign: SignId, form: GrowthFormId): boolean {
+  const { of, forms }: { of: readonly SignId[]; forms: readonly GrowthFormId[] } = lookAlikes.ribNectar;
+  return of.includes(sign) && forms.includes(form);
+}

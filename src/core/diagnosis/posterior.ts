@@ -1,7 +1,8 @@
 import { suspectIds, type SuspectId } from "./suspects";
 import type { Priors } from "./priors";
 import type { GrowthFormId } from "../plants/growthForms";
-import { likelihoodOf, likelihoods, showsOfItself, signIds, type Observations, type SignId } from "./signs";
+import { showsOfItself } from "./lookAlikes";
+import { likelihoodOf, likelihoods, signIds, type Observations, type SignId } from "./signs";
 
 /**
  * Several pests at once are possible, so that the hypotheses are all sets of pests, the empty set among them: 2,048 of them,

@@ -1,5 +1,4 @@
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
-import { lookAlikes } from "./lookAlikes";
 import type { SpotId } from "../plants/spots";
 import type { SuspectId } from "./suspects";
 
@@ -80,19 +79,6 @@ export const signs = { ...seenSigns, ...testSigns } as const;
 export type SignId = keyof typeof signs;
 export const signIds = Object.keys(signs) as [SignId, ...SignId[]];
 export const seenSignIds = Object.keys(seenSigns) as (keyof typeof seenSigns)[];
-
-/**
- * Signs that a healthy plant of some forms makes itself: the areoles of ribbed cacti give nectar, sooty mould grows on it and ants come
- * for it (common practice, no source; the class HOUSE).
- */
-const ofItself: readonly { readonly signs: readonly SignId[]; readonly forms: readonly GrowthFormId[] }[] = [
-  { signs: lookAlikes.ribNectar.of, forms: lookAlikes.ribNectar.forms },
-];
-
-/** Whether a healthy plant of this form makes the sign itself. @example showsOfItself("stickyFilm", "columnarCactus") // true */
-export function showsOfItself(sign: SignId, form: GrowthFormId): boolean {
-  return ofItself.some(({ signs: made, forms }) => made.includes(sign) && forms.includes(form));
-}
 
 /**
  * The chance that the sign is there, with this pest alone or (`null`) with none.

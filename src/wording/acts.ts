@@ -1,3 +1,4 @@
+import type { MediumId } from "@/core/roots/unpotting";
 import type { dustedOn } from "@/core/acts/dust";
 import { assertNever } from "@/core/assertNever";
 import type { Act, ActKindId } from "@/core/acts/acts";
@@ -55,6 +56,14 @@ export const predatorNames: Record<PredatorId, string> = {
   lacewingLarvae: "Lacewing larvae",
   mealybugBeetles: "Lady beetles that eat mealybugs",
   nematodes: "Nematodes, in the water",
+};
+
+export const mediumNames: Record<MediumId, string> = {
+  mix: "Potting mix",
+  mineral: "Mineral mix",
+  bark: "Bark",
+  moss: "Sphagnum moss",
+  other: "Something else",
 };
 
 export const dustedNames: Record<(typeof dustedOn)[number], string> = {
@@ -129,7 +138,7 @@ export function tellAct(act: Act): readonly [what: string, ...details: string[]]
       const where = act.spots.map((spot) => spotNames[spot].toLowerCase()).join("; ");
       const share = act.percent === null ? "" : `${act.percent} % of the plant`;
       const roots = act.roots
-        ? `${act.roots.leftPercent} % of the roots left, into a pot of ${act.roots.potCm} cm${act.roots.dryDays > 0 ? `, dry for ${dayCount(act.roots.dryDays)}` : ""}`
+        ? `${act.roots.leftPercent} % of the roots left, into a pot of ${act.roots.potCm} cm${act.roots.medium ? `, ${mediumNames[act.roots.medium].toLowerCase()}` : ""}${act.roots.dryDays > 0 ? `, dry for ${dayCount(act.roots.dryDays)}` : ""}`
         : "";
       return [
         mechanicalNames[act.way],

@@ -14,6 +14,7 @@ export const unpottingSteps: Record<UnpottingStepId, string> = {
   pickOff:
     "Look over wet roots, neck and holes with lamp and loupe. Wipe and pick off what is there. No alcohol on roots.",
   trim: "Cut off what is brown, hollow or soft. Wipe the blade between two cuts.",
+  peroxide: "Pour 3 % peroxide over the cut roots, once: it foams and cleans the cuts. Not at every unpotting.",
   rinse: "Rinse in clean water, neither hot nor cold.",
   dry: "Let the roots dry: lay it in the shade, or set a fan on it.",
   pot: "Take another pot; or scrub the old one with diluted bleach and nothing else, and rinse it well.",
@@ -21,10 +22,14 @@ export const unpottingSteps: Record<UnpottingStepId, string> = {
   cleanUp: "Close the bag, and bin it. Wash table, tools, hands and sleeves before you touch another plant.",
 };
 
+/** Dry for longer than this is a rest, and no longer for the cuts. */
+const RESTS_FROM_DAYS = 14;
+
 /** How long roots stay dry. @example drySentence(7) // "No water for 7 days: …" */
 export function drySentence(days: number): string {
-  return days === 0
-    ? "Water it in at once: it wilts sooner than it rots."
+  if (days === 0) return "Water it in at once: it wilts sooner than it rots.";
+  return days > RESTS_FROM_DAYS
+    ? `No water until it grows again, in ${dayCount(days)}: it rests, and rots when it is wet now.`
     : `No water for ${dayCount(days)}: cuts must close first.`;
 }
 

@@ -1,3 +1,4 @@
+import { mediumIds } from "../roots/unpotting";
 import { z } from "zod";
 import { assertNever } from "../assertNever";
 import { decimal, orNothing, whole } from "../fields";
@@ -75,7 +76,9 @@ const shape = z
         leftPercent: whole(1, 100),
         potCm: decimal(1, 200),
         /** Days without water afterwards. */
-        dryDays: whole(0, 60),
+        dryDays: whole(0, 200),
+        /** What they went into; nobody said where left out. */
+        medium: z.enum(mediumIds).optional(),
         /** The pot they came from; written down with the act. */
         fromCm: decimal(1, 200).optional(),
       }),

@@ -13,6 +13,20 @@ interface Step {
   readonly when?: (plant: Unpotted) => boolean;
 }
 
+const cacti: readonly GrowthFormId[] = ["tubercledCactus", "columnarCactus", "jointedCactus"];
+const succulents: readonly GrowthFormId[] = ["rosetteSucculent", "stemSucculent", "caudexSucculent"];
+const orchids: readonly GrowthFormId[] = ["pseudobulbOrchid", "fanOrchid"];
+
+/** What a plant is potted into. */
+export const mediumIds = ["mix", "mineral", "bark", "moss", "other"] as const;
+export type MediumId = (typeof mediumIds)[number];
+
+/** What plants of a form are usually potted into (common practice, no source). @example mediumOf("fern") // "mix" */
+export function mediumOf(form: GrowthFormId): MediumId {
+  if (orchids.includes(form)) return "bark";
+  return cacti.includes(form) || succulents.includes(form) ? "mineral" : "mix";
+}
+
 /**
  * Unpotting and washing, step by step, in the order of the hands: dry and dirty first, water then, clean at the end.
  * Source: common practice, no source.
@@ -27,6 +41,7 @@ export const unpottingSteps = [
   { id: "bath" },
   { id: "pickOff" },
   { id: "trim" },
+  { id: "peroxide", when: ({ form }) => orchids.includes(form) },
   { id: "rinse" },
   { id: "dry" },
   { id: "pot" },
@@ -43,16 +58,20 @@ export function stepsFor(plant: Unpotted): readonly UnpottingStepId[] {
     .map(({ id }) => id);
 }
 
-const cacti: readonly GrowthFormId[] = ["tubercledCactus", "columnarCactus", "jointedCactus"];
-const succulents: readonly GrowthFormId[] = ["rosetteSucculent", "stemSucculent", "caudexSucculent"];
-
-/** Days before the first water after roots were washed and cut (common practice: cacti some days; the numbers HOUSE). */
-const DRY_DAYS = { cactus: 7, succulent: 4, other: 0 } as const;
+/** Days before the first water after roots were washed and cut (common practice: cacti some days, orchids too; the numbers HOUSE). */
+const DRY_DAYS = { cactus: 7, succulent: 4, orchid: 3, other: 0 } as const;
 
 /**
- * Days for which washed roots stay without water, so that wounds dry; 0 for what wilts. @example dryDaysFor("fern") // 0
+ * Days for which washed roots stay without water, so that wounds dry; 0 for what wilts. One that rests dry stays so until it grows,
+ * `untilSpringDays` away (0 where it does not rest). @example dryDaysFor("fern", 0) // 0
  */
-export function dryDaysFor(form: GrowthFormId): number {
-  if (cacti.includes(form)) return DRY_DAYS.cactus;
-  return succulents.includes(form) ? DRY_DAYS.succulent : DRY_DAYS.other;
+export function dryDaysFor(form: GrowthFormId, untilSpringDays: number): number {
+  const wounds = cacti.includes(form)
+    ? DRY_DAYS.cactus
+    : succulents.includes(form)
+      ? DRY_DAYS.succulent
+      : orchids.includes(form)
+        ? DRY_DAYS.orchid
+        : DRY_DAYS.other;
+  return Math.max(wounds, untilSpringDays);
 }

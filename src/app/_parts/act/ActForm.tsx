@@ -12,20 +12,25 @@ import {
   act as anyAct,
   actKindIds,
   cautionsOfAct,
+  cleanLookIn,
   costsOfAct,
   subjectsOf,
+  treats,
   type Act,
   type ActKindId,
 } from "@/core/acts/acts";
 import { ownStrength, type Bottle } from "@/core/household/bottles";
 import { workOf } from "@/core/acts/works";
+import { doseIn } from "@/core/case/course";
 import type { PlanStep } from "@/core/case/plans";
 import type { PlannedDose } from "@/core/facts/kinds/programme";
 import { recordAct } from "@/core/facts/kinds/act";
 import { mixes, type MixId } from "@/core/mixing/mixes";
 import { potencyAt, TOKEN_POTENCY } from "@/core/mixing/potency";
 import type { GrowthFormId } from "@/core/plants/growthForms";
-import type { LabelObjection } from "@/core/planning/label";
+import type { PestId } from "@/core/pests/pests";
+import type { Courses } from "@/core/planning/course";
+import { labelObjections, type LabelObjection } from "@/core/planning/label";
 import { spotsFor, type TechniqueId } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
 import type { Home } from "@/core/household/household";
@@ -38,17 +43,22 @@ import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/u
 import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
+import { useCollection } from "@/ui/shell/Collection";
 import { actKindNames, plannedName } from "@/wording/acts";
 import { millilitres } from "@/wording/amounts";
 import { dayInWords } from "@/wording/dates";
+import { pestNames } from "@/wording/names";
 import { labelSentence } from "@/wording/problems";
+import { dayIn } from "@/zones";
 
 /** The plant an act is done to. */
 export interface ActPlant extends ActedOn {
   readonly id: string;
   readonly bearer: Bearer;
   /** Its open cases, to one of which the act may belong. */
-  readonly cases: readonly { readonly id: string; readonly name: string }[];
+  readonly cases: readonly { readonly id: string; readonly pest: PestId }[];
+  /** The courses of remedies that run on it; nothing is said of labels before it is written down where left out. */
+  readonly courses?: Courses;
 }
 
 interface Props {
@@ -94,7 +104,8 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
     }),
     done: (value) => {
       const told = (value.warnings ?? []) as readonly LabelObjection[];
-      if (told.length > 0) return setWarnings(told);
+      // What stood beside the button is not told again.
+      if (told.length > 0 && !plant?.courses) return setWarnings(told);
       router.push(then);
       router.refresh();
     },
@@ -152,6 +163,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
         <CautionList against={against} cautions={cautionsOfAct(draft as unknown as Act)} />
         <ActFields {...fields} part={(field) => !isWhat(field)} />
         {contact && <TokenDose draft={draft} />}
+        {plant && <Against draft={draft} plant={plant} caseId={form.watch("caseId")} at={form.watch("at")} />}
         {contact && <HowToMix mix={contact.mix} typed={draft.volumeMl} measuring={measuring} />}
         {plant && <Takes draft={draft} potCm={plant.potCm} />}
       </div>
@@ -160,7 +172,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
           form={form}
           name="caseId"
           label="What it is against"
-          options={[...plant.cases.map(({ id, name }) => [id, name] as const), ["", "No case"]]}
+          options={[...plant.cases.map(({ id, pest }) => [id, pestNames[pest]] as const), ["", "No case"]]}
         />
       )}
       {steps.length > 0 && (
@@ -241,6 +253,41 @@ function TokenDose({ draft }: { draft: Draft }) {
       As weak as this it does next to nothing: it counts as what it is.
     </p>
   );
+}
+
+/** What speaks against it as it stands in the form: it does nothing to what it is against, or the label says otherwise. */
+function Against({
+  draft,
+  plant: { cases, courses },
+  caseId,
+  at,
+}: {
+  draft: Draft;
+  plant: ActPlant;
+  caseId: unknown;
+  at: unknown;
+}) {
+  const { timeZone } = useCollection();
+  const read = anyAct.safeParse(askedFor(draft));
+  if (!read.success) return null;
+  const done = read.data;
+  const pest = cases.find(({ id }) => id === caseId)?.pest;
+  // Cards, and ways to water, are no treatment of a plant, and good all the same.
+  const treatment = done.kind !== "trap" && done.kind !== "culture" && cleanLookIn(done) === null;
+  const pointless = treatment && pest !== undefined && !treats(done, pest);
+  const dose = done.kind === "mechanical" ? null : doseIn(done);
+  const when = new Date(String(at));
+  const label =
+    courses && dose && !Number.isNaN(+when) ? labelObjections([{ day: dayIn(when, timeZone), dose }], courses) : [];
+  const told = [
+    ...(pointless ? [`It does nothing against ${pestNames[pest].toLowerCase()}: no treatment of this case.`] : []),
+    ...label.map(labelSentence),
+  ];
+  return told.map((sentence) => (
+    <p key={sentence} className="text-danger-emphasis fw-semibold" role="status">
+      {sentence}
+    </p>
+  ));
 }
 
 function HowToMix({ mix, typed, measuring }: { mix: MixId; typed: unknown; measuring: Measuring }) {

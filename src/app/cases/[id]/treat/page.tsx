@@ -10,15 +10,21 @@ export default async function TreatPage({ params }: { params: Promise<{ id: stri
   const { context, view, now } = await caseOf(params);
   const { found, plant } = view;
   const { id, growthForm, potCm } = plant;
-  const name = pestNames[found.pest];
   return (
     <>
       <h1>
-        Treat {plant.code} {plant.name}: {name.toLowerCase()}
+        Treat {plant.code} {plant.name}: {pestNames[found.pest].toLowerCase()}
       </h1>
       <ActForm
         on={{
-          plant: { id, growthForm, potCm, bearer: view.on.bearer, cases: [{ id: found.id, name }] },
+          plant: {
+            id,
+            growthForm,
+            potCm,
+            bearer: view.on.bearer,
+            cases: [{ id: found.id, pest: found.pest }],
+            courses: view.courses,
+          },
         }}
         measuring={context.collection}
         now={now}

@@ -1,6 +1,5 @@
 import type { Metadata } from "next";
 import { ActForm } from "@/app/_parts/act/ActForm";
-import { pestNames } from "@/wording/names";
 import { plantOf } from "../_parts/plantOf";
 
 export const metadata: Metadata = { title: "Write down an act" };
@@ -9,7 +8,7 @@ export default async function ActPage({ params }: { params: Promise<{ id: string
   const { context, view, now } = await plantOf(params);
   const { plant } = view;
   const { id, growthForm, potCm } = plant;
-  const cases = view.open.map(({ found }) => ({ id: found.id, name: pestNames[found.pest] }));
+  const cases = view.open.map(({ found }) => ({ id: found.id, pest: found.pest }));
   return (
     <>
       <h1>
@@ -19,7 +18,7 @@ export default async function ActPage({ params }: { params: Promise<{ id: string
         Against a pest that was found, one that has no name yet, or before there is any: what counts is what was done.
       </p>
       <ActForm
-        on={{ plant: { id, growthForm, potCm, bearer: view.on.bearer, cases } }}
+        on={{ plant: { id, growthForm, potCm, bearer: view.on.bearer, cases, courses: view.courses } }}
         measuring={context.collection}
         now={now}
         then={`/plants/${id}`}

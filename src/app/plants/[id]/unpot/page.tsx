@@ -1,6 +1,7 @@
 import { workOf } from "@/core/acts/works";
 import { may } from "@/core/access/roles";
 import type { Metadata } from "next";
+import { daysBetween } from "@/core/climate/days";
 import { springAfter } from "@/core/diagnosis/priors";
 import { treatmentsToCome } from "@/core/case/plans";
 import { readUnpotting } from "@/operations/readUnpotting";
@@ -33,6 +34,7 @@ export default async function UnpotPage({ params }: { params: Promise<{ id: stri
     const step = steps.find(({ dose }) => "work" in dose && dose.work === "unpot");
     return step ? [{ caseId: view.found.id, stepId: step.id }] : [];
   })[0];
+  const spring = springAfter(today(context), context.collection.hemisphere);
   return (
     <>
       <h1>
@@ -44,7 +46,7 @@ export default async function UnpotPage({ params }: { params: Promise<{ id: stri
           question={{
             ...{ first: today(context), workDays: context.collection.workDays, on },
             ...{ target: context.collection.clearPercent / 100, courses: weighed.view.courses },
-            spring: springAfter(today(context), context.collection.hemisphere),
+            spring,
           }}
         />
       )}
@@ -55,6 +57,7 @@ export default async function UnpotPage({ params }: { params: Promise<{ id: stri
         caseId={planned?.caseId ?? cases[0]?.view.found.id ?? ""}
         stepId={planned?.stepId ?? ""}
         now={momentNow(context)}
+        untilSpringDays={rests ? daysBetween(today(context), spring) : 0}
         then={may(context.role, "read") ? `/plants/${plant.id}` : "/today"}
       />
     </>

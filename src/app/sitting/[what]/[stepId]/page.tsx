@@ -7,7 +7,7 @@ import { workIds } from "@/core/acts/workIds";
 import { isMix, mixIds } from "@/core/mixing/mixes";
 import { readSitting } from "@/operations/readSitting";
 import { sittingName } from "@/wording/acts";
-import { pestName, pestNames } from "@/wording/names";
+import { pestName } from "@/wording/names";
 
 export const metadata: Metadata = { title: "It went otherwise" };
 
@@ -20,7 +20,7 @@ export default async function StepPage({ params }: { params: Promise<{ what: str
   const line = (await readSitting(context, what, [stepId])).lines.find((one) => one.stepId === stepId);
   if (!line) notFound();
   const { plant, bearer, caseId, pest, planned, volumeMl, placeName } = line;
-  const cases = caseId !== null && pest !== null ? [{ id: caseId, name: pestNames[pest] }] : [];
+  const cases = caseId !== null && pest !== null ? [{ id: caseId, pest }] : [];
   const { form: growthForm, potCm } = bearer;
   return (
     <>

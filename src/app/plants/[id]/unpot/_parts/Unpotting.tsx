@@ -10,14 +10,15 @@ import { cautionsOfAct } from "@/core/acts/acts";
 import { workOf } from "@/core/acts/works";
 import { recordAct } from "@/core/facts/kinds/act";
 import { potForRoots } from "@/core/roots/pots";
-import { dryDaysFor, stepsFor, type UnpottingStepId } from "@/core/roots/unpotting";
+import { dryDaysFor, mediumIds, mediumOf, stepsFor, type UnpottingStepId } from "@/core/roots/unpotting";
 import { actObjections } from "@/core/suitability/actObjections";
 import type { Bearer } from "@/core/suitability/bearer";
 import { CautionList } from "@/ui/Cautions";
-import { ChoiceField, NoteField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
+import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { Panel } from "@/ui/Panel";
+import { mediumNames } from "@/wording/acts";
 import { drySentence, unpottingSteps } from "@/wording/roots";
 
 interface Props {
@@ -28,6 +29,8 @@ interface Props {
   caseId: string;
   stepId: string;
   now: string;
+  /** Days until a plant that rests dry grows again; 0 for one that does not rest. */
+  untilSpringDays: number;
   /** Where to go when it is written down. */
   then: string;
 }
@@ -42,14 +45,14 @@ const lefts = [
 ] as const;
 
 /** Unpotting as a list to go down with wet hands: what was pressed stays pressed, whatever comes between. */
-export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, then }: Props) {
+export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, untilSpringDays, then }: Props) {
   const router = useRouter();
   const [done, press, forget] = useTicks(`unpot ${plantId}`);
   const [left, setLeft] = useState(100);
   const steps = stepsFor(bearer);
   const act = workOf("unpot").act(bearer);
   const potCm = potForRoots(bearer.potCm, left / 100);
-  const dryDays = dryDaysFor(bearer.form);
+  const dryDays = dryDaysFor(bearer.form, untilSpringDays);
   const against = actObjections(act, bearer);
   const refused = against.some(({ level }) => level === "refuse");
   const { form, submit, trouble } = useDeed({
@@ -57,7 +60,10 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, then }:
     action: recordActAction,
     defaults: () => ({
       ...{ id: uuidv7(), plantId, placeId: "", caseId, stepId },
-      act: { ...act, roots: { leftPercent: 100, potCm: bearer.potCm, dryDays } } as z.input<typeof recordAct>["act"],
+      act: {
+        ...act,
+        roots: { leftPercent: 100, potCm: bearer.potCm, dryDays, medium: mediumOf(bearer.form) },
+      } as z.input<typeof recordAct>["act"],
       ...{ at: now, note: "", alreadyDone: false },
     }),
     done: () => {
@@ -68,8 +74,8 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, then }:
   });
   const choose = (percent: number) => {
     setLeft(percent);
-    const roots = { leftPercent: percent, potCm: potForRoots(bearer.potCm, percent / 100), dryDays };
-    form.setValue("act.roots" as never, roots as never);
+    form.setValue("act.roots.leftPercent" as never, percent as never);
+    form.setValue("act.roots.potCm" as never, potForRoots(bearer.potCm, percent / 100) as never);
   };
   const next = steps.find((id) => !done.includes(id));
   return (
@@ -126,6 +132,12 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, then }:
               label="The pot it goes into, cm"
               inputMode="decimal"
               hint={`Reckoned: ${potCm} cm. Write the one you took.`}
+            />
+            <SelectField
+              form={form}
+              name={"act.roots.medium" as never}
+              label="What it goes into"
+              options={mediumIds.map((id) => [id, mediumNames[id]])}
             />
             {cases.length > 0 && (
               <ChoiceField

@@ -303,6 +303,7 @@ export const schoolNames: Record<SchoolId | "reckoned" | "own", string> = {
   reckoned: "Reckoned for this plant",
   own: "Your own dates",
   alcoholThreeTimes: "Alcohol on days 0, 6 and 13",
+  alcoholNeatWeekly: "Neat alcohol (70 % and more) weekly, four times",
   soapWeeklyThreeTimes: "Soap weekly, three times",
   soapWhenHeavy: "Soap every 3 days for four weeks",
   soapEveryFortnight: "Soap every second week, five times",

@@ -16,7 +16,7 @@ import {
   type Effort,
   type SearchRequest,
 } from "../planning/search";
-import { schools, type SchoolId } from "../remedies/schools";
+import { approachOfSchool, schools, type SchoolId } from "../remedies/schools";
 import { hindrancesOf, type HindranceId } from "../planning/feasible";
 import type { Objection } from "../suitability/suitability";
 import { isKnownPest, pestOf } from "../pests/pests";
@@ -25,7 +25,7 @@ import { calendarOf } from "./calendar";
 import { coursesIn } from "./judge";
 import { dated, type DatedSchedule } from "./schedules";
 import { runsOn } from "../planning/resistance";
-import { comparisonOn, isAgainst, refusedOn, requestOn, type OnPlant } from "./onPlant";
+import { comparisonOn, isAgainst, isFor, refusedOn, requestOn, type OnPlant } from "./onPlant";
 import type { CaseFile } from "../format/schema";
 
 /** What a keeper asks of a plan. */
@@ -169,8 +169,9 @@ export function detailFor(
 
 function refusedBy(pestId: string, { on, courses }: PlanQuestion, found: number): DatedComparison["refused"] {
   if (!on) return [];
-  const all = [...approachIds.map(approachOf), ...schools.map((school) => ({ id: school.id, then: school }))];
+  const all: readonly Approach[] = [...approachIds.map(approachOf), ...schools.map(approachOfSchool)];
   return all.flatMap((approach) => {
+    if (!isFor(approach, on.bearer)) return [];
     // What would do nothing to this pest needs no reason, but for what many would do.
     if (belongsOnNoRoots(approach, pestId))
       return [{ id: approach.id as ApproachId | SchoolId, why: ["alcoholOnRoots"] }];

@@ -133,6 +133,11 @@ export function isAgainst(approach: Approach, pestId: string): boolean {
   });
 }
 
+/** Whether a way is one for plants like this. @example isFor({ id: "a", then: dab, on: "bearsNeat" }, fern) // false */
+export function isFor({ on }: Approach, { sensitivities }: Pick<Bearer, "sensitivities">): boolean {
+  return on === undefined || sensitivities.includes(on);
+}
+
 /** Whether a remedy acts where a pest of the table lives; any other pest is taken to live on leaves. */
 function comesTo(remedy: RemedyId, pestId: string): boolean {
   if (!isKnownPest(pestId)) return true;
@@ -149,7 +154,7 @@ export function comparisonOn(
   const fits = (approach: Approach) =>
     on?.bearer.enclosed || dosesOf(approach).every((dose) => !isWork(dose) || !workOf(dose.work).onlyEnclosed);
   const suits = (approach: Approach) => isAgainst(approach, pestId) && fits(approach) && !runsOn(approach, courses);
-  if (!on || !isKnownPest(pestId)) return { mayUse: suits };
+  if (!on || !isKnownPest(pestId)) return { mayUse: (approach) => suits(approach) && !approach.on };
   const { bearer, tool, now } = on;
   const dunk = applier(pestId, bearer.form, on)({ remedy: "soap", technique: "dunk" }) as Application;
   const bath = { id: "bath", then: { remedy: "soap", technique: "dunk" } } as const;
@@ -160,6 +165,7 @@ export function comparisonOn(
   return {
     mayUse: (approach) =>
       suits(approach) &&
+      isFor(approach, bearer) &&
       refusedOn(approach, bearer).length === 0 &&
       hindrancesOf(approach, { ...on, pest: pestId, found }).length === 0,
     atHand: (approach) => isAtHand(approach, bearer),

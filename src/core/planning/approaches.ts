@@ -1,3 +1,4 @@
+import type { Sensitivity } from "../plants/sensitivities";
 import type { Dose, WorkDose } from "./doses";
 
 /**
@@ -11,6 +12,8 @@ export interface Approach {
   readonly then: Dose;
   /** Every so manieth treatment is this dose instead: A every k days, with B every so many times k. */
   readonly turn?: { readonly dose: Dose; readonly every: number };
+  /** Only for plants that are known to bear this. */
+  readonly on?: Sensitivity;
 }
 
 /**

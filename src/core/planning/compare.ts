@@ -1,5 +1,5 @@
 import { isWork, letsLoose } from "./doses";
-import { schools, type SchoolId } from "../remedies/schools";
+import { approachOfSchool, schools, type SchoolId } from "../remedies/schools";
 import { approaches, approachOf, type Approach, type ApproachId, dosesOf } from "./approaches";
 import type { Help, HelpId } from "./helps";
 import { endOf, pRight } from "./score";
@@ -136,7 +136,7 @@ export function* compare(request: CompareRequest): Generator<Progress, Compariso
     yield { share: (i + 1) / (allowed.length + 1), plan };
   }
   const bySchool = schools.flatMap((school): SchoolPlan[] => {
-    const approach: Approach = { id: school.id, then: { remedy: school.remedy, technique: school.technique } };
+    const approach = approachOfSchool(school);
     if (!mayUse(approach)) return [];
     const start = soonestDay(school, request);
     const days = school.days.map((day) => start + day);

@@ -7,6 +7,7 @@ import { allScenarios } from "../../clearance/scenarios";
 import { fullLook, historyOf } from "../../clearance/tests/cases";
 import { pestOf } from "../../pests/pests";
 import { approachOf } from "../../planning/approaches";
+import { approachOfSchool, schools } from "../../remedies/schools";
 import { bearerOf } from "../../suitability/bearer";
 import { caseFile } from "../../format/schema";
 import { compareFor, type DatedComparison, type PlanQuestion } from "../ask";
@@ -66,6 +67,12 @@ describe("a dose as it will be put on this plant", () => {
     expect(asked.looks.see[2]![0]).toBeGreaterThan(0);
     const { mayUse } = comparisonOn("weevil", onPlant("Maranta"), coursesOn([], TRIAL_DAY), 5.5);
     expect(mayUse(approachOf("oilSpray"))).toBe(true);
+  });
+
+  it("neat alcohol is a school of its own, for cacti and tough succulents only (common practice, no source)", () => {
+    const neat = approachOfSchool(schools.find(({ id }) => id === "alcoholNeatWeekly")!);
+    const may = (genus: string) => comparisonOn("mealybug", onPlant(genus), coursesOn([], TRIAL_DAY), 5.5).mayUse(neat);
+    expect([may("Gasteria"), may("Maranta"), may("Nobody")]).toEqual([true, false, false]);
   });
 
   it("what was put on in the last month counts, as soap washes; what was struck out does not", () => {

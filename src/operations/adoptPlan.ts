@@ -4,7 +4,10 @@ import { promiseOf } from "@/core/case/ask";
 import { doseOf } from "@/core/case/plans";
 import type { DatedSchedule } from "@/core/case/schedules";
 import { addDays, type Day } from "@/core/climate/days";
-import type { AdoptPlan } from "@/core/facts/kinds/programme";
+import type { AdoptPlan, PlannedDose } from "@/core/facts/kinds/programme";
+import { mixes } from "@/core/mixing/mixes";
+import { isWork } from "@/core/planning/doses";
+import { mixFor } from "@/core/suitability/mixFor";
 import { checkCaseFile } from "@/core/format/read";
 import { scopeOf, today, type Context } from "./context";
 import * as facts from "@/db/stores/facts";
@@ -12,8 +15,8 @@ import { perform, refuse, type Outcome } from "./outcome";
 import { lockOpenCase, pastMoment } from "./parts/checks";
 import { fileOfCase, waysOf } from "./parts/judgements";
 import { caseOnRecord } from "./parts/caseOnRecord";
-import { onPlant } from "./parts/onPlant";
-import { checkChosen, stepsFor } from "./parts/planChecks";
+import { bearerOn, onPlant } from "./parts/onPlant";
+import { checkChosen, stepsFor, type Chosen } from "./parts/planChecks";
 import type { KeptRecord } from "./parts/plantRecords";
 import type { Case } from "@/core/case/cases";
 
@@ -32,7 +35,7 @@ export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outc
     if (await scope.wasSent("programme", deed.id)) return { id: deed.id };
     const { found, record } = await lockOpenCase(scope, deed.caseId);
     if (deed.dates[0]! < found.openedOn) refuse("dates", "before_case");
-    const treatments = treatmentsOf(deed);
+    const treatments = treatmentsOf(context, deed, record);
     checkChosen(context, record, treatments);
     const last = treatments.at(-1)!.day;
     const steps = stepsFor(context, treatments, promised?.looks ?? LOOKS_AFTER_DAYS.map((days) => addDays(last, days)));
@@ -46,8 +49,18 @@ export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outc
   });
 }
 
-function treatmentsOf({ dates, mix, technique, knockDown, doses = [] }: AdoptPlan) {
-  return dates.map((day, i) => ({ day, dose: doses[i] ?? (i === 0 && knockDown ? knockDown : { mix, technique }) }));
+function treatmentsOf(
+  context: Context,
+  { dates, mix, technique, knockDown, doses = [], asBorne }: AdoptPlan,
+  record: KeptRecord,
+): Chosen[] {
+  const bearer = bearerOn(context, record, today(context));
+  const borne = (dose: PlannedDose): PlannedDose =>
+    asBorne && !isWork(dose) ? { ...dose, mix: mixFor(mixes[dose.mix].remedy, bearer) } : dose;
+  return dates.map((day, i) => ({
+    day,
+    dose: borne(doses[i] ?? (i === 0 && knockDown ? knockDown : { mix, technique })),
+  }));
 }
 
 /** The plan with its looks and chances; null for a case that cannot be reckoned, and for what is refused anyway. */
@@ -75,7 +88,7 @@ function promiseFor(context: Context, deed: AdoptPlan, found: Case, record: Kept
   return promiseOf(
     read.file,
     question,
-    treatmentsOf(deed).map((step) => ({ day: step.day, dose: doseOf(step.dose) })),
+    treatmentsOf(context, deed, record).map((step) => ({ day: step.day, dose: doseOf(step.dose) })),
   );
 }
 

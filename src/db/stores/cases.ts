@@ -41,6 +41,25 @@ export async function open(scope: Scope): Promise<CaseRow[]> {
   return (await rows(scope, row, sql)).map((one) => told(scope, one));
 }
 
+const alikeRow = row
+  .pick({ id: true, openedAt: true })
+  .extend({ code: z.string(), name: z.string(), place: z.string() });
+
+/** Other open cases of a pest, with the plant and where it stands: those beside this one first, then by code. */
+export function alike(
+  scope: Scope,
+  of: { readonly id: string; readonly pest: string; readonly placeId: string },
+  limit: number,
+): Promise<z.output<typeof alikeRow>[]> {
+  const sql = `select s.id, s.opened_at as "openedAt", p.code, p.name, l.name as place
+    from cases s join plants p on p.collection_id = s.collection_id and p.id = s.plant_id
+    join plant_states t on t.collection_id = s.collection_id and t.plant_id = s.plant_id
+    join places l on l.collection_id = s.collection_id and l.id = t.place_id
+    where s.collection_id = :c and s.closed_at is null and p.archived_at is null and s.pest = :pest and s.id <> :id
+    order by (t.place_id = :placeId) desc, p.code limit :limit`;
+  return rows(scope, alikeRow, sql, { ...of, limit });
+}
+
 /** The cases closed last, newest first. */
 export async function closedLately(scope: Scope, limit: number): Promise<CaseRow[]> {
   const sql = `select ${columns} from cases s where s.collection_id = :c and s.closed_at is not null

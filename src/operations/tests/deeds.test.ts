@@ -4,10 +4,12 @@ import { beforeEach, describe, expect, it } from "vitest";
 import type { Day } from "@/core/climate/days";
 import { spotsFor } from "@/core/remedies/remedies";
 import { spotsOf } from "@/core/plants/growthForms";
+import type { AdoptPlan } from "@/core/facts/kinds/programme";
 import * as facts from "@/db/stores/facts";
 import { addPlace } from "../addPlace";
 import { addPlant, addPlants } from "../addPlants";
 import { adoptPlan } from "../adoptPlan";
+import { readAlike } from "../readAlike";
 import { archivePlant } from "../archivePlant";
 import { changeSettings } from "../changeSettings";
 import { closeCase } from "../closeCase";
@@ -283,6 +285,36 @@ describe("plans and acts", () => {
     expect((await readCase(context, caseId))!.plan!.id).toBe(after.id);
     await voidFact(context, { kind: "programme", factId: after.id, reason: "wrong mix" });
     expect((await readCase(context, caseId))!.plan!.id).toBe(before.id);
+  });
+
+  it("one plan may serve all plants of a find: each in the mix that it bears, and whoever bears none is refused alone", async () => {
+    const cactus = await plantOn(context, shelf, { genus: "Astrophytum", growthForm: "columnarCactus" });
+    const maranta = await plantOn(context, shelf, { genus: "Maranta", growthForm: "clumpingFoliage" });
+    const hoya = await plantOn(context, shelf);
+    const plants = [cactus, maranta, hoya];
+    const caseOf = new Map<string, string>();
+    for (const id of plants) {
+      const find = aFind();
+      const spots = id === cactus ? (["areole"] as const) : (["axil"] as const);
+      expectOk(await recordLook(context, aLook(id, 3, { finds: [find], spots: [...spots] })));
+      caseOf.set(id, find.caseId);
+    }
+    const own = caseOf.get(hoya)!;
+    const view = (await readCase(context, own))!;
+    const alike = await readAlike(context, view.found, shelf);
+    expect(alike.map(({ caseId }) => caseId).toSorted()).toEqual([caseOf.get(cactus), caseOf.get(maranta)].toSorted());
+    const shared = (id: string, over: Partial<AdoptPlan>) =>
+      adoptPlan(context, aPlan(caseOf.get(id)!, ["2026-11-25", "2026-12-02"], { asBorne: true, ...over }));
+    for (const id of plants) expectOk(await shared(id, { mix: "alcoholHalf", technique: "dab" }));
+    const mixes = async (id: string) =>
+      (await readCase(context, caseOf.get(id)!))!.plan!.steps.flatMap(({ dose }) =>
+        dose && "mix" in dose ? [dose.mix] : [],
+      );
+    expect(await mixes(cactus)).toEqual(["alcoholFull", "alcoholFull"]);
+    expect(await mixes(maranta)).toEqual(["alcoholQuarter", "alcoholQuarter"]);
+    // A prayer plant bears no oil: it keeps the plan that it had.
+    expect(codes(await shared(maranta, { mix: "oil1", technique: "spray" }))).toEqual(["mix advised_against"]);
+    expect(await mixes(maranta)).toEqual(["alcoholQuarter", "alcoholQuarter"]);
   });
 
   it("what a plan promises is reckoned here", async () => {

@@ -41,6 +41,8 @@ export const adoptPlan = z
     knockDown: dose.nullish(),
     /** What each date is done with, in their order, where that is not the same for all. */
     doses: z.array(dose).max(MOST_STEPS).optional(),
+    /** It was made for another plant of the same find: of each remedy this one gets the mix that it bears. */
+    asBorne: z.boolean().optional(),
   })
   .refine(({ dates, doses }) => !doses || doses.length === 0 || doses.length === dates.length, {
     path: ["dates"],

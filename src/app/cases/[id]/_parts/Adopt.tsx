@@ -3,6 +3,7 @@
 import { useEffect } from "react";
 import type { FieldValues, UseFormReturn } from "react-hook-form";
 import { SubmitRow } from "@/ui/fields/fields";
+import { AlsoFor, type AlsoForHandle } from "./AlsoFor";
 import type { Chosen } from "./ways";
 
 export interface Adopting {
@@ -11,6 +12,8 @@ export interface Adopting {
   readonly form: UseFormReturn<any, any, FieldValues>;
   readonly trouble: string | null;
   readonly problem: string | undefined;
+  /** Others that get it too. */
+  readonly also: AlsoForHandle;
 }
 
 /** Tells the form what is chosen here, and adopts it. */
@@ -32,6 +35,7 @@ export function Adopt({
   }, [told]);
   return (
     <>
+      <AlsoFor {...adopting.also} />
       <div className="text-danger-emphasis fw-semibold" role={adopting.problem ? "alert" : undefined}>
         {adopting.problem}
       </div>

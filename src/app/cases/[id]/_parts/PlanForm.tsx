@@ -26,6 +26,8 @@ import { percent } from "@/wording/chances";
 import { dayInWords } from "@/wording/dates";
 import { approachNames } from "@/wording/names";
 import { beyondSentences, planSentence } from "@/wording/planning";
+import type { AlikeCase } from "@/operations/readAlike";
+import { NotForAll, useAlsoFor } from "./AlsoFor";
 import { ByHand } from "./ByHand";
 import { WayDetail } from "./WayDetail";
 import { WayRow } from "./WayRow";
@@ -46,6 +48,8 @@ interface Props {
   courses: Courses;
   /** When it is looked at next, where that lies ahead. */
   nextLook: Day | null;
+  /** Other plants with the same pest. */
+  alike: readonly AlikeCase[];
   /** What the plan in force goes on with: one made by hand begins there. */
   current: PlannedDose | null;
 }
@@ -68,6 +72,7 @@ export function PlanForm(props: Props) {
   const [firstTyped, setFirst] = useState<string>(today);
   const [ownMixes, setOwnMixes] = useState<Partial<Record<RemedyId, MixId>>>({});
   const [soFar, setSoFar] = useState<{ key: string; share: number; plans: readonly DatedWay[] } | null>(null);
+  const also = useAlsoFor(props.alike);
   const { form, submit, trouble } = useDeed({
     schema: adoptPlan,
     action: adoptPlanAction,
@@ -80,7 +85,9 @@ export function PlanForm(props: Props) {
       dates: [] as string[],
       doses: [] as PlannedDose[],
     }),
-    done: () => router.push(`/cases/${caseId}`),
+    done: () => {
+      void also.adopt(form.getValues()).then((all) => all && router.push(`/cases/${caseId}`));
+    },
   });
 
   const first = isDay(firstTyped) ? firstTyped : null;
@@ -125,7 +132,7 @@ export function PlanForm(props: Props) {
   };
   const { dates: dated, mix: mixed } = form.formState.errors;
   const problem = [mixed?.message, dated?.message, dated?.root?.message].find((message) => typeof message === "string");
-  const adopting = { form, trouble, problem: first ? problem : undefined };
+  const adopting = { form, trouble, problem: first ? problem : undefined, also };
 
   const row = (way: Way) => (
     <WayRow key={way.id} way={way} from={begins} until={until} open={open === way.id} onPress={() => press(way.id)}>
@@ -149,6 +156,7 @@ export function PlanForm(props: Props) {
     </WayRow>
   );
 
+  if (also.refused && also.refused.length > 0) return <NotForAll refused={also.refused} caseId={caseId} />;
   return (
     <form onSubmit={submit} noValidate>
       <div className="plan-first">

@@ -3,6 +3,8 @@ import Link from "next/link";
 import type { Plan } from "@/core/case/plans";
 import { pestNames } from "@/wording/names";
 import { warmthInWords } from "@/wording/warmth";
+import { keptBeside } from "@/app/_parts/kept";
+import { readAlike } from "@/operations/readAlike";
 import { caseOf } from "../_parts/caseOf";
 import { PlanForm } from "../_parts/PlanForm";
 
@@ -16,6 +18,10 @@ function lastOf(plan: Plan | null) {
 export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, today } = await caseOf(params);
   const { plant, place } = view;
+  const { collection } = context;
+  const alike = await keptBeside(`${collection.id} alike ${view.found.id}`, () =>
+    readAlike(context, view.found, place.id),
+  );
   return (
     <>
       <h1>
@@ -38,6 +44,7 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
           target={context.collection.clearPercent / 100}
           courses={view.courses}
           nextLook={view.card.lookDueOn > today ? view.card.lookDueOn : null}
+          alike={alike ?? []}
           current={lastOf(view.plan)}
         />
       ) : (

@@ -111,8 +111,8 @@ const saidBy: Partial<Record<CautionId, Objection["code"]>> = {
  */
 export function toldBefore(against: readonly Objection[], cautions: readonly CautionId[]): readonly Told[] {
   const levelOf = (id: ToldId): Told["level"] | null => {
-    const objection = against.find(({ code }) => code === id);
-    if (objection) return objection.level;
+    const own = against.filter(({ code }) => code === id);
+    if (own.length > 0) return own.some(({ level }) => level === "refuse") ? "refuse" : own[0]!.level;
     if (!cautions.some((one) => one === id)) return null;
     const better = saidBy[id as CautionId];
     return better && against.some(({ code }) => code === better) ? null : "caution";

@@ -169,6 +169,7 @@ export function row(scope: Scope, placeId: string): Promise<z.output<typeof slot
 
 const onBench = listed
   .pick({ id: true, code: true, name: true, placeId: true, state: true, petals: true, apart: true, lookDueOn: true })
+  .extend(listed.pick({ lastLookOn: true, lookDueFor: true }).shape)
   .extend({
     growthForm: z.enum(growthFormIds),
     carries: z.number().nullable(),
@@ -178,7 +179,8 @@ export type BenchRow = z.output<typeof onBench>;
 /** The plants in use as they stand, of all places or of some: of a place by slot, those without one behind, by code. */
 export function asTheyStand(scope: Scope, placeIds: readonly string[] | null = null): Promise<BenchRow[]> {
   const sql = `select p.id, p.code, p.name, c.place_id as "placeId", c.state, c.petals, c.apart,
-      c.look_due_on::text as "lookDueOn", p.growth_form as "growthForm", g.p as carries
+      c.look_due_on::text as "lookDueOn", c.last_look_on::text as "lastLookOn", c.look_due_for as "lookDueFor",
+      p.growth_form as "growthForm", g.p as carries
     from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
     left join carriage g on g.collection_id = c.collection_id and g.plant_id = c.plant_id
     where c.collection_id = :c and p.archived_at is null

@@ -5,7 +5,7 @@ import Offcanvas from "react-bootstrap/Offcanvas";
 import { Flower } from "@/ui/mark/Flower";
 import { percent } from "@/wording/chances";
 import { stateInWords } from "@/wording/states";
-import type { ShelfPlant } from "./shelves";
+import { besides, type ShelfPlant } from "./shelves";
 
 /** A plant's card: how it stands, what it may carry, and the next presses. */
 export function BenchCard({ plant, onClose }: { plant: ShelfPlant | null; onClose: () => void }) {
@@ -21,7 +21,7 @@ export function BenchCard({ plant, onClose }: { plant: ShelfPlant | null; onClos
           <Offcanvas.Body>
             <p className="d-flex gap-3 align-items-center fs-5">
               <Flower state={plant.state} petals={plant.petals} apart={plant.apart} silent />
-              {stateInWords(plant.state, plant.petals, plant.apart)}
+              {stateInWords(plant.state, plant.petals, plant.apart, plant.beside && besides[plant.beside])}
             </p>
             <p>
               {plant.carries === null

@@ -6,7 +6,7 @@ import { Silhouette } from "@/ui/forms/Silhouettes";
 import { Flower } from "@/ui/mark/Flower";
 import { percent } from "@/wording/chances";
 import { stateInWords } from "@/wording/states";
-import type { ShelfPlant } from "./shelves";
+import { besides, type ShelfPlant } from "./shelves";
 
 /** What is drawn of a plant: its flower, its silhouette, its code and name. */
 export function PotPicture({ plant, shaded }: { plant: ShelfPlant; shaded: boolean }) {
@@ -25,7 +25,7 @@ const shade = (plant: ShelfPlant, shaded: boolean): CSSProperties =>
   (shaded && plant.carries !== null ? { "--carries": Math.sqrt(plant.carries) } : {}) as CSSProperties;
 
 const label = (plant: ShelfPlant, shaded: boolean) =>
-  `${plant.code} ${plant.name}: ${stateInWords(plant.state, plant.petals, plant.apart)}${
+  `${plant.code} ${plant.name}: ${stateInWords(plant.state, plant.petals, plant.apart, plant.beside && besides[plant.beside])}${
     shaded && plant.carries !== null ? `, ${percent(plant.carries)} may carry something` : ""
   }`;
 

@@ -18,6 +18,7 @@ describe("plants on their way to the page", () => {
     const plants = [
       plant("a"),
       plant("b", { state: "surer", petals: 3, apart: true, carries: null, name: 'An "old" one, 2' }),
+      plant("c", { beside: "signsOpen", state: "atRisk" }),
     ];
     const rows = [{ kind: "room", id: "r", name: "Room" } as const, shelf("s", plants), shelf("t", [])];
     const packed = rows.map((row) =>

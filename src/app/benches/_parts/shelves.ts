@@ -4,9 +4,17 @@ import type { PlantCard } from "@/core/state/plantCard";
 /** A plant on a shelf, as it is drawn. */
 export interface ShelfPlant extends Pick<PlantCard, "id" | "code" | "name" | "state" | "petals" | "apart"> {
   readonly form: GrowthFormId;
+  /** What its state alone does not say; left out where it says all. */
+  readonly beside?: keyof typeof besides;
   /** The chance that it carries something unseen; null while that is not known. */
   readonly carries: number | null;
 }
+
+/** What {@link stateInWords} is told beside the state. */
+export const besides = {
+  neverLookedAt: { lastLookOn: null },
+  signsOpen: { lookDueFor: "unnamed" },
+} as const;
 
 export interface Shelf {
   readonly id: string;
@@ -39,8 +47,8 @@ const plain = (text: string) => text.replaceAll(/[\t\n]/g, " ");
 /** Plants as one text, a line each: thousands of objects would travel ten times as slowly. */
 export function packPlants(plants: readonly ShelfPlant[]): string {
   return plants
-    .map(({ id, code, name, state, petals, apart, form, carries }) =>
-      [id, plain(code), plain(name), state, petals, apart ? 1 : 0, form, carries ?? ""].join(FIELD),
+    .map(({ id, code, name, state, petals, apart, form, carries, beside }) =>
+      [id, plain(code), plain(name), state, petals, apart ? 1 : 0, form, carries ?? "", beside ?? ""].join(FIELD),
     )
     .join(LINE);
 }
@@ -59,7 +67,7 @@ export const isCut = (packed: readonly PackedRow[]) =>
   packed.some((row) => row.kind === "shelf" && row.shelf.count > 0 && row.shelf.plants === "");
 
 function unpackPlant(line: string): ShelfPlant {
-  const [id = "", code = "", name = "", state, petals, apart, form, carries] = line.split(FIELD);
+  const [id = "", code = "", name = "", state, petals, apart, form, carries, beside] = line.split(FIELD);
   return {
     ...{
       id,
@@ -71,6 +79,7 @@ function unpackPlant(line: string): ShelfPlant {
     },
     state: state as ShelfPlant["state"],
     form: form as GrowthFormId,
+    ...(beside && { beside: beside as keyof typeof besides }),
   };
 }
 

@@ -13,11 +13,12 @@ import { mixesOf, type MixId } from "@/core/mixing/mixes";
 import type { PestId } from "@/core/pests/pests";
 import { isWork, type Dose } from "@/core/planning/doses";
 import { repeatBounds } from "@/core/planning/bounds";
-import type { RemedyId } from "@/core/remedies/remedies";
+import { remedyOf, type RemedyId } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
 import { actObjections } from "@/core/suitability/actObjections";
 import { mixFor } from "@/core/suitability/mixFor";
-import { CautionList, Cautions } from "@/ui/Cautions";
+import { objections } from "@/core/suitability/suitability";
+import { CautionList } from "@/ui/Cautions";
 import { useAnswer, type Question, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
 import { plannedName, workNames } from "@/wording/acts";
 import { percent } from "@/wording/chances";
@@ -59,7 +60,7 @@ export function WayDetail(props: Props) {
   const { dates } = schedule;
   const used = [...new Map(schedule.doses.map((dose) => [JSON.stringify(dose), dose])).values()];
   const put = used.flatMap((dose) => (isWork(dose) ? [] : [dose]));
-  const works = used.filter(isWork);
+  const acts = used.flatMap((dose) => (isWork(dose) ? [workOf(dose.work).act(bearer)] : []));
   const remedies = [...new Set(put.map((dose) => dose.remedy))];
   const named = (dose: Dose) => plannedName(isWork(dose) ? dose : { ...dose, mix: mixOf(dose.remedy) });
   const changed = remedies.some((remedy) => mixOf(remedy) !== mixFor(remedy, bearer));
@@ -155,13 +156,16 @@ export function WayDetail(props: Props) {
           )}
         </section>
         <section className="way-cautions" tabIndex={0} aria-label="Cautions for this way">
-          {put.map(({ remedy, technique }) => (
-            <Cautions key={`${remedy} ${technique}`} mix={mixOf(remedy)} plant={bearer} technique={technique} />
-          ))}
-          {works.map(({ work }) => {
-            const act = workOf(work).act(bearer);
-            return <CautionList key={work} against={actObjections(act, bearer)} cautions={cautionsOfAct(act)} />;
-          })}
+          <CautionList
+            against={[
+              ...put.flatMap(({ remedy, technique }) => objections(bearer, mixOf(remedy), technique)),
+              ...acts.flatMap((act) => actObjections(act, bearer)),
+            ]}
+            cautions={[
+              ...put.flatMap(({ remedy }) => remedyOf(remedy).cautions),
+              ...acts.flatMap((act) => cautionsOfAct(act)),
+            ]}
+          />
         </section>
       </div>
       <Adopt

@@ -89,7 +89,9 @@ export function StopScreen({
               {stop.code} {stop.name}
             </ScreenHeading>
             <div className="small">
-              {place?.name} · {stateInWords(stop.state, stop.petals, stop.apart)} · group: {group}
+              {place?.name} ·{" "}
+              {stateInWords(stop.state, stop.petals, stop.apart, { lastLookOn: stop.last?.day ?? null })} · group:{" "}
+              {group}
             </div>
           </div>
         </div>

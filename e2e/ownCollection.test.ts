@@ -79,6 +79,9 @@ describe("a collection of one's own", () => {
     await page.fill("One plant in each line", list.join("\n"));
     await page.press("Put them into the table");
     await page.sees("30 plants below.");
+    // Nobody knows that name: it is asked once for all five.
+    await page.sees("What are these?");
+    await page.select("the tall one, 5 rows", "Woody shrub");
     await page.press("Add 30 plants");
     await page.arrives(/^\/benches$/);
     await page.sees("30 plants");
@@ -94,6 +97,10 @@ describe("a collection of one's own", () => {
     const rows = ["code,name,pot,place", "P01,Twice,12,Windowsill", "Q1,Wide,wide,Attic", "Q2,Good,9,Windowsill"];
     await page.fill("One plant in each line", rows.join("\n"));
     await page.press("Put them into the table");
+    await page.sees("3 rows need you first.");
+    await page.select("Twice", "Fern");
+    await page.select("Wide", "Fern");
+    await page.select("Good", "Fern");
     await page.sees("2 rows need you first.");
     await page.sees("Another plant bears this code. Choose a free one.");
     await page.sees("Choose one of the list.");

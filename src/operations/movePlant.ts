@@ -1,3 +1,4 @@
+import { byCode } from "@/core/plants/codes";
 import { v5 as uuidv5 } from "uuid";
 import { standsOf, stayAt, staysOf } from "@/core/case/stays";
 import type { MovePlant } from "@/core/facts/kinds/placement";
@@ -70,7 +71,5 @@ async function rowAt(scope: Scope, placeId: string, at: Date): Promise<Slotted[]
     const then = stands.find(({ from, until }) => from <= at && (until === null || at < until));
     return then?.placeId === placeId ? [{ plantId: id, slot: then.slot, code }] : [];
   });
-  return there.toSorted(
-    (a, b) => (a.slot ?? Infinity) - (b.slot ?? Infinity) || (a.code < b.code ? -1 : a.code > b.code ? 1 : 0),
-  );
+  return there.toSorted((a, b) => (a.slot ?? Infinity) - (b.slot ?? Infinity) || byCode(a.code, b.code));
 }

@@ -1,3 +1,4 @@
+import { byCode } from "@/core/plants/codes";
 import { subDays } from "date-fns";
 import { askedAfter, TOLD_WITHIN_DAYS, type AskedAfter } from "@/core/case/afterwards";
 import type { PlantCard } from "@/core/state/plantCard";
@@ -40,6 +41,6 @@ export async function readAfterwards(context: Context): Promise<Afterwards[]> {
     return said.map((one) => ({ ...one, plant: cardOf(row, day) }));
   });
   return asked
-    .toSorted((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : a.plant.code < b.plant.code ? -1 : 1))
+    .toSorted((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : byCode(a.plant.code, b.plant.code)))
     .slice(0, MOST);
 }

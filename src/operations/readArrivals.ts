@@ -1,3 +1,4 @@
+import { byCode } from "@/core/plants/codes";
 import { arrivalSteps, type ArrivalSteps } from "@/core/arrivals/steps";
 import { isArriving } from "@/core/programmes/arrival";
 import type { PlantCarries } from "@/core/spread/carries";
@@ -40,6 +41,6 @@ export async function readArrivals(context: Context): Promise<readonly ArrivalLi
   });
   const rank = ({ steps }: ArrivalLine) => (steps.inspectedOn === null ? 0 : steps.washedOn === null ? 1 : 2);
   return lines.toSorted(
-    (a, b) => a.seller.localeCompare(b.seller) || rank(a) - rank(b) || a.card.code.localeCompare(b.card.code),
+    (a, b) => a.seller.localeCompare(b.seller) || rank(a) - rank(b) || byCode(a.card.code, b.card.code),
   );
 }

@@ -1,4 +1,4 @@
-import { genusMeant } from "@/core/plants/genera";
+import { genusIn } from "@/core/plants/genusIn";
 import { borneBy, type Borne } from "@/core/suitability/borne";
 import { standing } from "@/core/facts/facts";
 import * as facts from "@/db/stores/facts";
@@ -11,6 +11,6 @@ export async function readBorne(context: Context, genus: string): Promise<readon
   if (named === "") return [];
   const scope = scopeOf(context, "read");
   // Two spellings that mean one genus of the table are one.
-  const ids = await plants.ofGenus(scope, [named, genusMeant(named)?.name ?? named]);
+  const ids = await plants.ofGenus(scope, [named, genusIn(named)?.name ?? named]);
   return borneBy(standing(await facts.of(scope, "reaction", "plantId", ids)));
 }

@@ -1,3 +1,4 @@
+import { byCode } from "@/core/plants/codes";
 import { addDays, daysBetween, type Day } from "@/core/climate/days";
 import type { Chosen } from "@/core/facts/kinds/roomProgramme";
 import { idIn } from "@/core/fields";
@@ -94,7 +95,7 @@ export async function readGnatRoom(context: Context, asked: string): Promise<Gna
         draws: record.pots[pot]!.weight,
       }))
       // Until anything was counted those that draw most come first: the widest and the wettest.
-      .toSorted((a, b) => b.share - a.share || b.draws - a.draws || (a.code < b.code ? -1 : 1)),
+      .toSorted((a, b) => b.share - a.share || b.draws - a.draws || byCode(a.code, b.code)),
     potOrder: plants.map((plant) => plant.id),
     packages:
       judged && verdict.code !== "over"

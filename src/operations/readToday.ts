@@ -1,3 +1,4 @@
+import { byCode } from "@/core/plants/codes";
 import type { WorkId } from "@/core/acts/workIds";
 import type { Day } from "@/core/climate/days";
 import { groupBy } from "@/core/groupBy";
@@ -93,7 +94,7 @@ export async function readToday(context: Context): Promise<TodayView> {
 function gather(due: readonly DueTreatment[]): Sitting[] {
   return [...groupBy(due, ({ planned }) => (isWork(planned) ? planned.work : planned.mix))].map(([what, lines]) => ({
     what,
-    due: lines.toSorted((a, b) => b.daysLate - a.daysLate || a.plant.code.localeCompare(b.plant.code)),
+    due: lines.toSorted((a, b) => b.daysLate - a.daysLate || byCode(a.plant.code, b.plant.code)),
     totalMl: mixOf(lines).mixMl,
   }));
 }

@@ -1,3 +1,4 @@
+import { byCode } from "@/core/plants/codes";
 import type { Day } from "@/core/climate/days";
 import type { PlantCard } from "@/core/state/plantCard";
 import { lookPlanner, minutesToLook, waysWith, type LookCandidate, type WayToLook } from "@/core/spread/tonight";
@@ -70,7 +71,7 @@ export async function readTonight(context: Context, minutes: number): Promise<To
   return {
     day,
     minutes,
-    looks: looks.toSorted((a, b) => b.pFind - a.pFind || (a.card.code < b.card.code ? -1 : 1)),
+    looks: looks.toSorted((a, b) => b.pFind - a.pFind || byCode(a.card.code, b.card.code)),
     spent,
     finds,
     leaves,

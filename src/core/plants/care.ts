@@ -1,5 +1,5 @@
 import type { PestId } from "../pests/pests";
-import { genusMeant } from "./genera";
+import { genusIn } from "./genusIn";
 import type { GrowthFormId } from "./growthForms";
 import { sensitivities, type Sensitivity } from "./sensitivities";
 
@@ -62,7 +62,7 @@ export function sensitivitiesOf({ genus, growthForm, name = "", careAdded = [], 
   readonly id: Sensitivity;
   readonly from: SensitivitySource;
 }[] {
-  const known = genusMeant(genus);
+  const known = genusIn(genus);
   const from = (id: Sensitivity): SensitivitySource | null => {
     if (careWithout.includes(id)) return null;
     if (careAdded.includes(id)) return "keeper";
@@ -79,5 +79,5 @@ export function sensitivitiesOf({ genus, growthForm, name = "", careAdded = [], 
 
 /** The pests that a plant's kind is prone to; none for a genus that is not known. */
 export function proneTo(genus: string): readonly PestId[] {
-  return genusMeant(genus)?.prone ?? [];
+  return genusIn(genus)?.prone ?? [];
 }

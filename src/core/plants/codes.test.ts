@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { nextCodes } from "./codes";
+import { byCode, nextCodes } from "./codes";
 
 describe("codes proposed in sequence", () => {
   it("begin anew where there is none", () => {
@@ -29,5 +29,9 @@ describe("codes proposed in sequence", () => {
         expect(proposed.some((code) => known.includes(code))).toBe(false);
       }),
     );
+  });
+
+  it("sort as people count", () => {
+    expect(["O10", "b2", "O2", "A1", "b10"].toSorted(byCode)).toEqual(["A1", "b2", "b10", "O2", "O10"]);
   });
 });

@@ -37,3 +37,10 @@ function mostUsed(taken: readonly string[]): typeof FIRST {
   }
   return [...families.values()].toSorted((a, b) => b.codes - a.codes)[0] ?? FIRST;
 }
+
+const natural = new Intl.Collator("en", { numeric: true });
+
+/** The order of codes as people count: O2 before O10. @example ["O10", "O2"].toSorted(byCode) // ["O2", "O10"] */
+export function byCode(a: string, b: string): number {
+  return natural.compare(a, b);
+}

@@ -315,18 +315,3 @@ const byName = new Map(genera.map((genus) => [genus.name.toLowerCase(), genus]))
 export function genusNamed(name: string): Genus | null {
   return byName.get(name.trim().toLowerCase()) ?? null;
 }
-
-/**
- * The genera that bear a common English name, whatever its case; several where the name is used for several.
- * @example generaCalled("Moth orchid").map((genus) => genus.name) // ["Phalaenopsis"]
- */
-export function generaCalled(name: string): readonly Genus[] {
-  const wanted = name.trim().toLowerCase();
-  return wanted === "" ? [] : genera.filter(({ english }) => english.includes(wanted));
-}
-
-/** The genus of a plant by its botanical name, or by an English one that is used for a single genus; null otherwise. */
-export function genusMeant(name: string): Genus | null {
-  const called = generaCalled(name);
-  return genusNamed(name) ?? (called.length === 1 ? called[0]! : null);
-}

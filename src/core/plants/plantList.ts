@@ -1,4 +1,4 @@
-import { genera, genusMeant } from "./genera";
+import { genusIn } from "./genusIn";
 import { growthFormIds, type GrowthFormId } from "./growthForms";
 
 /** A plant as a list from outside names it; what the list does not say is empty. */
@@ -43,7 +43,7 @@ const formsByName = new Map(growthFormIds.map((id) => [id.toLowerCase(), id]));
 /**
  * Plants from a list as people keep them: rows of cells, with a first row of headings or without. Headings are taken by their
  * usual words, in any order. Without any, one column holds names, several are code, name, genus and pot. A genus that is not
- * said is the first word of the name, if the table of genera knows it; the growth form follows from it. Rows without a single
+ * said is the one that the name means, botanical or common; the growth form follows from it. Rows without a single
  * cell filled are left out. Nothing is judged here: what is wrong with a row is told where it is read.
  * @example plantsFromRows([["Monstera deliciosa"]]).plants[0].growthForm // "climbingAroid"
  */
@@ -62,17 +62,15 @@ export function plantsFromRows(rows: readonly (readonly string[])[]): PlantList 
 function plantOf(row: readonly string[], order: readonly (Column | null)[]): ListedPlant {
   const cell = (column: Column) => row[order.indexOf(column)] ?? "";
   const [genusSaid, name] = [cell("genus"), cell("name")];
-  const genus = genusSaid || knownGenus(name.split(/\s+/)[0]!);
+  const genus = genusSaid || (genusIn(name)?.name ?? "");
   return {
     code: cell("code"),
     name: name || genusSaid,
     genus,
-    growthForm: formsByName.get(bare(cell("growthForm"))) ?? genusMeant(genus)?.form ?? null,
+    growthForm: formsByName.get(bare(cell("growthForm"))) ?? genusIn(genus)?.form ?? null,
     potCm: cell("potCm").replace(/\s*cm$/i, ""),
     acquiredOn: cell("acquiredOn"),
     seller: cell("seller"),
     place: cell("place"),
   };
 }
-
-const knownGenus = (word: string) => genera.find(({ name }) => name.toLowerCase() === word.toLowerCase())?.name ?? "";

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { pestIds } from "../pests/pests";
-import { genera, generaCalled, genusMeant, genusNamed } from "./genera";
+import { genera, genusNamed } from "./genera";
 import { proneTo, sensitivitiesOf } from "./care";
 import { growthFormIds, growthForms, spotsOf } from "./growthForms";
 import { spotIds, spots } from "./spots";
@@ -66,14 +66,6 @@ describe("the genera", () => {
     ["Anthurium", "clumpingFoliage"],
   ])("finds %s as %s", (name, form) => {
     expect(genusNamed(name)?.form).toBe(form);
-  });
-
-  it("knows common English names, and which of them mean several", () => {
-    expect(genusMeant("Moth orchid")?.name).toBe("Phalaenopsis");
-    expect(generaCalled("elephant ear").map(({ name }) => name)).toEqual(["Alocasia", "Colocasia"]);
-    expect(genusMeant("elephant ear")).toBeNull();
-    expect(genusMeant("hoya")?.name).toBe("Hoya");
-    expect(generaCalled(" ")).toEqual([]);
   });
 
   it("knows that it does not know", () => {

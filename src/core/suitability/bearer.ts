@@ -2,7 +2,7 @@ import type { Day } from "../climate/days";
 import { seasonOf, type Hemisphere } from "../diagnosis/priors";
 import { anyHome, type Home } from "../household/household";
 import type { MixId } from "../mixing/mixes";
-import { genusMeant } from "../plants/genera";
+import { genusIn } from "../plants/genusIn";
 import type { GrowthFormId } from "../plants/growthForms";
 import { sensitivitiesOf, type Kind } from "../plants/care";
 import type { Sensitivity } from "../plants/sensitivities";
@@ -74,7 +74,7 @@ export function bearerOf(
   home: Home = anyHome,
 ): Bearer {
   const { potCm, inBud, inFlower, growthForm: form } = plant;
-  const known = genusMeant(plant.genus) !== null;
+  const known = genusIn(plant.genus) !== null;
   const sensitivities = sensitivitiesOf(plant).map(({ id }) => id);
   return { sensitivities, known, form, potCm, inBud, inFlower, resting: isColdSeason(on, hemisphere), reactions, home };
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { genusMeant } from "@/core/plants/genera";
+import { genusIn } from "@/core/plants/genusIn";
 import { Strike } from "@/app/_parts/Strike";
 import { aheadOf } from "@/core/case/ahead";
 import { unnamedOn } from "@/core/case/unnamed";
@@ -176,7 +176,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               <dt className="col-5">Genus</dt>
               <dd className="col-7">
                 {plant.genus || "not given"}
-                {genusMeant(plant.genus)?.uncertain && " (the table is not certain of this kind: test one leaf)"}
+                {genusIn(plant.genus)?.uncertain && " (the table is not certain of this kind: test one leaf)"}
               </dd>
               <dt className="col-5">Pot</dt>
               <dd className="col-7">{plant.potCm} cm</dd>

@@ -8,7 +8,8 @@ import { addPlantAction, editPlantAction } from "@/app/_parts/actions";
 import { addPlant, editPlant } from "@/core/facts/deeds";
 import type { Plant } from "@/core/facts/descriptions";
 import { isDay, type Day } from "@/core/climate/days";
-import { genera, genusMeant } from "@/core/plants/genera";
+import { genera } from "@/core/plants/genera";
+import { genusIn } from "@/core/plants/genusIn";
 import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
 import { sensitivitiesOf } from "@/core/plants/care";
 import { sensitivities, type Sensitivity } from "@/core/plants/sensitivities";
@@ -41,7 +42,7 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
   // The fields are the same in both forms, whatever else the form carries.
   const form = props.form as unknown as UseFormReturn<Described>;
   const genus = form.watch("genus");
-  const known = genusMeant(genus);
+  const known = genusIn(genus);
   const acquiredOn = form.watch("acquiredOn") ?? "";
   const ofKind = sensitivitiesOf({ genus, growthForm: form.watch("growthForm") }).map(({ id }) => id);
   useEffect(() => {

@@ -10,11 +10,17 @@ export default async function SeveralPage() {
   const { places, codes } = await readForAdding(await currentContext());
   // What has been here for long stands among the others; a shelf says more than its room.
   const usual = places.find(({ kind }) => kind === "shelf") ?? places[0];
+  const rooms = places.filter(({ kind }) => kind === "room" || kind === "outdoors");
   return (
     <>
       <h1>Add several plants</h1>
       {usual ? (
-        <SeveralForm places={places.map(({ id, name }) => ({ id, name }))} usualPlaceId={usual.id} codes={codes} />
+        <SeveralForm
+          places={places.map(({ id, name }) => ({ id, name }))}
+          roomId={rooms.find(({ id }) => id === usual.parentId)?.id ?? rooms[0]?.id ?? ""}
+          usualPlaceId={usual.id}
+          codes={codes}
+        />
       ) : (
         <p>
           There is no place yet for them to stand. <Link href="/benches/places/new">Add a place</Link> first.

@@ -3,10 +3,11 @@ import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
 import type { addPlant } from "@/core/facts/deeds";
 import { nextCodes } from "@/core/plants/codes";
+import type { GrowthFormId } from "@/core/plants/growthForms";
 import { plantsFromRows, type ListedPlant } from "@/core/plants/plantList";
 
-/** A plant as it stands in the table, before it is added. */
-export type Row = z.input<typeof addPlant>;
+/** A plant as it stands in the table, before it is added. Nobody has said yet how it grows where its form is empty. */
+export type Row = Omit<z.input<typeof addPlant>, "growthForm"> & { growthForm: GrowthFormId | "" };
 
 /** What goes for every plant of which the list says nothing else. */
 export interface Usual {
@@ -17,6 +18,8 @@ export interface Usual {
 /** What has been read from a list: the rows, and what of it was left out. */
 export interface Read {
   readonly rows: readonly Row[];
+  /** What a row's place is called, by the row's id, where there is none of that name. */
+  readonly placesMeant: ReadonlyMap<string, string>;
   readonly ignored: readonly string[];
 }
 
@@ -29,12 +32,25 @@ export function emptyRow(code: string, { placeId, potCm }: Usual): Row {
     code,
     name: "",
     genus: "",
-    growthForm: "uprightShrub",
+    growthForm: "",
     potCm,
     acquiredOn: "",
     seller: "",
     inFlower: false,
   };
+}
+
+/** Rows that say the same and of which nobody has said yet how they grow, the most first. */
+export function unknownIn(
+  rows: readonly Pick<Row, "name" | "growthForm">[],
+): readonly { name: string; at: number[] }[] {
+  const byName = new Map<string, { name: string; at: number[] }>();
+  for (const [i, { name, growthForm }] of rows.entries()) {
+    if (growthForm !== "" || name.trim() === "") continue;
+    const key = name.trim().toLowerCase();
+    byName.set(key, { name: byName.get(key)?.name ?? name.trim(), at: [...(byName.get(key)?.at ?? []), i] });
+  }
+  return [...byName.values()].toSorted((a, b) => b.at.length - a.at.length);
 }
 
 /**
@@ -61,11 +77,14 @@ export function rowsFrom(
     ...emptyRow(plant.code || codes.next().value!, usual),
     name: plant.name,
     genus: plant.genus,
-    growthForm: plant.growthForm ?? ("uprightShrub" as const),
+    growthForm: plant.growthForm ?? ("" as const),
     potCm: plant.potCm || usual.potCm,
     acquiredOn: plant.acquiredOn,
     seller: plant.seller,
     placeId: placeOf(plant),
   }));
-  return { rows, ignored };
+  const placesMeant = new Map(
+    rows.flatMap(({ id, placeId }, i) => (placeId === "" ? [[id, plants[i]!.place] as const] : [])),
+  );
+  return { rows, placesMeant, ignored };
 }

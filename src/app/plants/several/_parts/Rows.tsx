@@ -1,0 +1,179 @@
+"use client";
+
+import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { X } from "lucide-react";
+import { useLayoutEffect, useRef, useState } from "react";
+import Alert from "react-bootstrap/Alert";
+import Button from "react-bootstrap/Button";
+import { get, useWatch, type UseFormReturn } from "react-hook-form";
+import { genusIn } from "@/core/plants/genusIn";
+import { growthFormIds } from "@/core/plants/growthForms";
+import { SelectField, TextField } from "@/ui/fields/fields";
+import { growthFormNames } from "@/wording/names";
+import type { Row } from "./rows";
+import type { Plants } from "./SeveralForm";
+
+type Places = readonly { readonly id: string; readonly name: string }[];
+
+/** About how high a row is that is not open, px. */
+const ROW_PX = 120;
+
+/** Of more rows than this the wrong one is likely to be out of sight. */
+const MANY = 5;
+
+/** The rows of the table; of hundreds only those on the screen are drawn. */
+export function Rows({
+  keys,
+  form,
+  places,
+  onRemove,
+}: {
+  keys: readonly string[];
+  form: UseFormReturn<Plants>;
+  places: Places;
+  onRemove: (i: number) => void;
+}) {
+  const list = useRef<HTMLDivElement>(null);
+  const [top, setTop] = useState(0);
+  useLayoutEffect(() => {
+    const now = list.current ? list.current.getBoundingClientRect().top + window.scrollY : 0;
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- where it stands is known only once it is drawn
+    setTop(now);
+  }, [keys.length]);
+  const virtual = useWindowVirtualizer({
+    count: keys.length,
+    estimateSize: () => ROW_PX,
+    getItemKey: (i) => keys[i]!,
+    overscan: 6,
+    scrollMargin: top,
+  });
+  const errors = (get(form.formState.errors, "plants") ?? []) as readonly unknown[];
+  const wrong = keys.flatMap((_, i) => (errors[i] ? [i] : []));
+  return (
+    <>
+      {wrong.length > 0 && (
+        <Alert variant="warning" className="d-flex flex-wrap gap-2 align-items-center">
+          <span className="flex-grow-1">
+            {wrong.length === 1 ? "1 row needs" : `${wrong.length} rows need`} you first. Nothing is added before all
+            are right.
+          </span>
+          {keys.length > MANY && (
+            <Button size="sm" onClick={() => virtual.scrollToIndex(wrong[0]!, { align: "center" })}>
+              Go to the first
+            </Button>
+          )}
+        </Alert>
+      )}
+      <div ref={list} className="position-relative mb-2" style={{ height: virtual.getTotalSize() }}>
+        {virtual.getVirtualItems().map(({ key, index, start }) => (
+          <div
+            key={key}
+            ref={virtual.measureElement}
+            data-index={index}
+            className="position-absolute w-100"
+            style={{ transform: `translateY(${start - top}px)` }}
+          >
+            <PlantRow form={form} i={index} places={places} onRemove={() => onRemove(index)} />
+          </div>
+        ))}
+      </div>
+    </>
+  );
+}
+
+/** One plant: code and name at once, the rest below a press; that opens by itself where something in it is wrong. */
+function PlantRow({
+  form,
+  i,
+  places,
+  onRemove,
+}: {
+  form: UseFormReturn<Plants>;
+  i: number;
+  places: readonly { readonly id: string; readonly name: string }[];
+  onRemove: () => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const row = useWatch({ control: form.control, name: `plants.${i}` }) as Row | undefined;
+  const wrong = get(form.formState.errors, `plants.${i}`) as Partial<Record<keyof Row, unknown>> | undefined;
+  const below = wrong && Object.keys(wrong).some((name) => name !== "code" && name !== "name");
+  const name = <K extends keyof Row & string>(field: K) => `plants.${i}.${field}` as const;
+  const complete = (typed: string) => {
+    const known = genusIn(typed);
+    if (known) form.setValue(name("growthForm"), known.form);
+  };
+  /** A name says what it is, unless the keeper has said it already. */
+  const named = (typed: string) => {
+    const known = genusIn(typed);
+    if (!known || row?.genus || row?.growthForm) return;
+    form.setValue(name("genus"), known.name);
+    form.setValue(name("growthForm"), known.form);
+  };
+  if (!row) return null;
+  const place = places.find(({ id }) => id === row.placeId)?.name ?? "no place yet";
+  return (
+    <div className="several-row">
+      <div className="row gx-2">
+        <div className="col-4 col-sm-3">
+          <TextField form={form} name={name("code")} label="Code" />
+        </div>
+        <div className="col" onBlur={(event) => named((event.target as HTMLInputElement).value)}>
+          <TextField form={form} name={name("name")} label="Name" />
+        </div>
+        <div className="col-auto pt-4">
+          <Button variant="outline-primary" aria-label={`Take ${row.code || "this row"} out`} onClick={onRemove}>
+            <X size={18} aria-hidden />
+          </Button>
+        </div>
+      </div>
+      <details open={open || below} onToggle={(event) => setOpen(event.currentTarget.open)} className="mb-2">
+        <summary className="small">
+          {[
+            row.genus,
+            row.growthForm ? growthFormNames[row.growthForm] : "how it grows is not said",
+            `${String(row.potCm)} cm`,
+            place,
+          ]
+            .filter(Boolean)
+            .join(", ")}
+        </summary>
+        <div className="row gx-2 pt-2">
+          <div className="col-sm-6" onChange={(event) => complete((event.target as HTMLInputElement).value)}>
+            <TextField form={form} name={name("genus")} label="Genus" list="genera" />
+          </div>
+          <div className="col-sm-6">
+            <SelectField
+              form={form}
+              name={name("growthForm")}
+              label="Growth form"
+              options={[
+                ...(row.growthForm === "" ? [["", "Choose what comes nearest"] as const] : []),
+                ...growthFormIds.map((id) => [id, growthFormNames[id]] as const),
+              ]}
+            />
+          </div>
+          <div className="col-sm-6">
+            <SelectField
+              form={form}
+              name={name("placeId")}
+              label="Where it stands"
+              options={[
+                ...(row.placeId === "" ? [["", "Choose a place"] as const] : []),
+                ...places.map((one) => [one.id, one.name] as const),
+              ]}
+            />
+          </div>
+          <div className="col-6 col-sm-3">
+            <TextField form={form} name={name("potCm")} label="Pot, cm" inputMode="decimal" />
+          </div>
+          <div className="col-6 col-sm-3">
+            <TextField form={form} name={name("acquiredOn")} label="Acquired" hint="2025-04-30" />
+          </div>
+          <div className="col-12">
+            <TextField form={form} name={name("seller")} label="Seller" />
+          </div>
+        </div>
+      </details>
+    </div>
+  );
+}

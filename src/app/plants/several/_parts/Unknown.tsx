@@ -1,0 +1,48 @@
+"use client";
+
+import Form from "react-bootstrap/Form";
+import { useWatch, type UseFormReturn } from "react-hook-form";
+import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
+import { growthFormNames } from "@/wording/names";
+import { unknownIn, type Row } from "./rows";
+import type { Plants } from "./SeveralForm";
+
+/** So many names are asked at a time; the next come up as they are answered. */
+const SHOWN = 10;
+
+/** What nobody has said and no name tells: asked once for all rows alike. */
+export function Unknown({ form }: { form: UseFormReturn<Plants> }) {
+  const rows = useWatch({ control: form.control, name: "plants" }) as Row[];
+  const unknown = unknownIn(rows);
+  if (unknown.length === 0) return null;
+  const set = (at: readonly number[], growth: string) => {
+    for (const i of at) form.setValue(`plants.${i}.growthForm`, growth as GrowthFormId, { shouldValidate: true });
+  };
+  return (
+    <fieldset className="mb-3">
+      <legend className="h3">What are these?</legend>
+      <p className="small mb-2">
+        Nobody here knows these names. Say once how each grows: hiding places, cautions and plans follow from that.
+      </p>
+      <div className="row gx-2">
+        {unknown.slice(0, SHOWN).map(({ name, at }) => (
+          <Form.Group key={name.toLowerCase()} className="col-sm-6 mb-2" controlId={`unknown-${at[0]}`}>
+            <Form.Label className="fw-semibold mb-1">
+              {name}
+              {at.length > 1 && `, ${at.length} rows`}
+            </Form.Label>
+            <Form.Select value="" onChange={(event) => set(at, event.target.value)}>
+              <option value="">Choose what comes nearest</option>
+              {growthFormIds.map((id) => (
+                <option key={id} value={id}>
+                  {growthFormNames[id]}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+        ))}
+      </div>
+      {unknown.length > SHOWN && <p className="small mb-0">And {unknown.length - SHOWN} names more after these.</p>}
+    </fieldset>
+  );
+}

@@ -113,6 +113,7 @@ describe("at the shelf", () => {
 
   it("g and a letter goes to a room, ? lists the keys, and typing in a field is only typing", async () => {
     await page.open("/today");
+    await page.ready();
     const keys = (...all: string[]) =>
       page.driver
         .actions()

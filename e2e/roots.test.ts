@@ -74,7 +74,7 @@ describe("a root case", () => {
     await page.fill("When", at(200, "19:00"));
     await page.press("Unpotted and washed");
     await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
-    await page.sees("50 % of the roots left, into a pot of 10 cm, dry for 4 days");
+    await page.sees("50 % of the roots left, into a pot of 10 cm, mineral mix, dry for 4 days");
     await page.sees("10 cm");
   });
 

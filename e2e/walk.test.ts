@@ -165,6 +165,10 @@ describe("a walk with the telephone in one hand", () => {
       async () => !(await page.text()).includes("No connection"),
       "it still says that there is no connection",
     );
+    const stands = `select count(*)::int as n from plant_states s join looks k on k.plant_id = s.plant_id
+      where k.walk_id = '${walk.split("/").at(-1)}' and s.apart`;
+    // It is sent last: now nothing is waiting any more.
+    await eventually(async () => (await ask<{ n: number }>(stands)).n === 1, "it was not set apart");
 
     // The server does it, but its answer never arrives: the page sends it again, then the page itself is lost.
     await page.driver.executeScript(`
@@ -187,8 +191,6 @@ describe("a walk with the telephone in one hand", () => {
     expect(n).toBe(0);
 
     // Undo as far as the find: it is no longer found, and no longer set apart.
-    const stands = `select count(*)::int as n from plant_states s join looks k on k.plant_id = s.plant_id
-      where k.walk_id = '${walk.split("/").at(-1)}' and s.apart`;
     await page.open(walk);
     await page.sees("6 of 20");
     await find("Thrips");

@@ -106,6 +106,11 @@ export class Page {
     await this.eventually(heard, "the page's script did not begin");
   }
 
+  /** Waits until the page's script has begun: before, no key is heard. */
+  async ready(): Promise<void> {
+    await this.#hears(await this.found(By.css("main a, main button"), "there is nothing to press"));
+  }
+
   /** Waits until the page says so. */
   async sees(text: string): Promise<void> {
     const why = `never saw “${text}”`;

@@ -13,18 +13,33 @@ export interface Measuring {
   readonly bottles: readonly Bottle[];
 }
 
-/** What to pour together for a volume of a mix, in the order of adding. */
-export function Amounts({ mix, totalMl, measuring }: { mix: MixId; totalMl: number; measuring: Measuring }) {
+/**
+ * What to pour together for a volume of a mix, in the order of adding. `strength` is what the keeper wants instead of the recipe's:
+ * alcohol and oil in %, others in mL a litre.
+ */
+export function Amounts({
+  mix,
+  totalMl,
+  measuring,
+  strength = null,
+}: {
+  mix: MixId;
+  totalMl: number;
+  measuring: Measuring;
+  strength?: number | null;
+}) {
   const { units, spoons, alcoholPercent, bottles } = measuring;
   // What is cut from a bottle goes by the bottle's own strength.
-  const label = mixes[mix].kind === "cut" ? null : labelled(bottles, mixes[mix].remedy);
-  const perLitreMl = label?.unit === "mL" ? label.perLitre : null;
-  const pouring = pour(mix, mL(totalMl), alcoholPercent / 100, perLitreMl);
+  const isCut = mixes[mix].kind === "cut";
+  const label = isCut || strength !== null ? null : labelled(bottles, mixes[mix].remedy);
+  const own = strength === null ? null : mixes[mix].remedy === "oil" ? 10 * strength : strength;
+  const perLitreMl = isCut ? null : (own ?? (label?.unit === "mL" ? label.perLitre : null));
+  const pouring = pour(mix, mL(totalMl), alcoholPercent / 100, perLitreMl, isCut && strength ? strength / 100 : null);
   if (pouring.code === "bottle_too_weak") {
     return (
       <p className="text-danger-emphasis fw-semibold">
-        Your bottle holds {Math.round(pouring.bottle * 1000) / 10} % and this mix needs {pouring.strength * 100} %. Use
-        a stronger bottle or a weaker mix.
+        Your bottle holds {Math.round(pouring.bottle * 1000) / 10} % and this mix needs{" "}
+        {Math.round(pouring.strength * 1000) / 10} %. Use a stronger bottle or a weaker mix.
       </p>
     );
   }

@@ -1,11 +1,14 @@
+"use client";
+
 import type { MixId } from "@/core/mixing/mixes";
 import { mixes } from "@/core/mixing/mixes";
 import type { CautionId, TechniqueId } from "@/core/remedies/remedies";
 import { remedyOf } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
 import { objections, type Objection } from "@/core/suitability/suitability";
-import { isOfHome, toldBefore } from "@/core/suitability/told";
+import { isOfHome, toldBefore, type Told } from "@/core/suitability/told";
 import { PoisonCentre } from "./PoisonCentre";
+import { useReadCautions } from "./readCautions";
 import { toldSentences } from "@/wording/cautions";
 
 /** What must be read before a mix is put on: what speaks against it on this plant, then the remedy's own cautions. */
@@ -14,21 +17,43 @@ export function Cautions({ mix, plant, technique = "spray" }: { mix: MixId; plan
   return <CautionList against={against} cautions={remedyOf(mixes[mix].remedy).cautions} />;
 }
 
-/** What must be read before an act of any kind. */
+/**
+ * What must be read before an act of any kind. What goes with the act everywhere, and stood before a press already, is folded into one
+ * line; what speaks up on this plant or in this home never is.
+ */
 export function CautionList(props: { against: readonly Objection[]; cautions: readonly CautionId[] }) {
+  const before = useReadCautions();
   const told = toldBefore(props.against, props.cautions);
+  const isRead = ({ id, level }: Told) => level === "caution" && before.includes(id);
+  const open = told.filter((one) => !isRead(one));
+  const folded = told.filter(isRead);
   return (
     <div className="alert alert-warning" role="note" aria-label="Cautions">
-      <ul className="mb-0 ps-3">
-        {told.map(({ id, level }) => (
-          <li key={id} className={classOf[level]}>
-            {level === "refuse" && (isOfHome(id) ? "Not here. " : "Not on this plant. ")}
-            {toldSentences[id]}
-          </li>
-        ))}
-      </ul>
+      <Lines told={open} />
+      {folded.length > 0 && (
+        <details>
+          <summary>
+            {folded.length === 1 ? "One caution" : `${folded.length} cautions`} that you have read before
+          </summary>
+          <Lines told={folded} />
+        </details>
+      )}
       <PoisonCentre />
     </div>
+  );
+}
+
+function Lines({ told }: { told: readonly Told[] }) {
+  if (told.length === 0) return null;
+  return (
+    <ul className="mb-0 ps-3">
+      {told.map(({ id, level }) => (
+        <li key={id} className={classOf[level]}>
+          {level === "refuse" && (isOfHome(id) ? "Not here. " : "Not on this plant. ")}
+          {toldSentences[id]}
+        </li>
+      ))}
+    </ul>
   );
 }
 

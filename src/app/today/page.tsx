@@ -4,6 +4,7 @@ import Alert from "react-bootstrap/Alert";
 import { may } from "@/core/access/roles";
 import type { PlantCard } from "@/core/state/plantCard";
 import { readAfterwards } from "@/operations/readAfterwards";
+import { readClearable } from "@/operations/readClearable";
 import { readRooms } from "@/operations/readRooms";
 import { readToday } from "@/operations/readToday";
 import { readTroubles } from "@/operations/fence";
@@ -21,6 +22,7 @@ import { currentContext, markNow } from "../_parts/context";
 import { kept, keptBeside } from "../_parts/kept";
 import { NotRead } from "@/ui/NotRead";
 import { Live } from "../_parts/Live";
+import { Clearable } from "./_parts/Clearable";
 import { HowBorne } from "./_parts/HowBorne";
 import { RoomDues } from "./_parts/RoomDues";
 import { SittingCard } from "./_parts/SittingCard";
@@ -64,14 +66,20 @@ export default async function TodayPage() {
   const mark = await markNow(context);
   const { view, asOf } = await kept(`${context.collection.id} today`, () => readToday(context));
   const { id } = context.collection;
-  const [afterwards, rooms, backup] = await Promise.all([
+  const [likelyOver, afterwards, rooms, backup] = await Promise.all([
+    may(context.role, "read") ? keptBeside(`${id} clearable`, () => readClearable(context)) : [],
     may(context.role, "record") ? keptBeside(`${id} afterwards`, () => readAfterwards(context)) : [],
     may(context.role, "read") ? keptBeside(`${id} rooms`, () => readRooms(context, SOON_DAYS)) : [],
     may(context.role, "own") && !context.collection.isDemo
       ? keptBeside(`${id} backup`, () => readBackup(context))
       : null,
   ]);
-  const nothing = view.sittings.length + view.loose.length + view.unplanned.length + view.looksDueCount === 0;
+  // Nobody plans against what is likely over.
+  const over = new Set(likelyOver?.map(({ caseId }) => caseId));
+  const unplanned = view.unplanned.filter(({ caseId }) => !over.has(caseId));
+  const clearable = likelyOver?.filter(({ met }) => met) ?? [];
+  const nothing =
+    clearable.length + view.sittings.length + view.loose.length + unplanned.length + view.looksDueCount === 0;
   return (
     <>
       <Live mark={mark} />
@@ -86,6 +94,7 @@ export default async function TodayPage() {
       )}
       {nothing && view.plants > 0 && <p className="fs-5">Nothing needs you today.</p>}
       {view.plants === 0 && may(context.role, "record") && <FirstPlants />}
+      {likelyOver ? <Clearable cases={clearable} /> : <NotRead what="What may be called clear" />}
       {view.loose.length > 0 && (
         <Panel title="Infested and not yet set apart" tone="loud">
           <ul className="list-group list-group-flush">
@@ -113,10 +122,12 @@ export default async function TodayPage() {
           {view.sittings.map((sitting) => (
             <SittingCard key={sitting.what} sitting={sitting} measuring={context.collection} />
           ))}
-          {view.unplanned.length > 0 && may(context.role, "record") && (
+          {may(context.role, "read") && !rooms && <NotRead what="What rooms and seasons ask for" />}
+          {may(context.role, "read") && rooms && <RoomDues dues={rooms} day={view.day} />}
+          {unplanned.length > 0 && may(context.role, "record") && (
             <Panel title="Found, and no plan yet">
               <ul className="list-group list-group-flush">
-                {view.unplanned.map(({ caseId, pest, plant }) => (
+                {unplanned.map(({ caseId, pest, plant }) => (
                   <PlantLine key={caseId} plant={plant} note={pestNames[pest].toLowerCase()}>
                     <Link className="btn btn-outline-primary" href={`/cases/${caseId}/plan`}>
                       Make a plan
@@ -181,8 +192,6 @@ export default async function TodayPage() {
               </p>
             </Panel>
           )}
-          {may(context.role, "read") && !rooms && <NotRead what="What rooms and seasons ask for" />}
-          {may(context.role, "read") && rooms && <RoomDues dues={rooms} day={view.day} />}
           <Panel title="Under the bell jar">
             <Only right="read">
               <Link className="btn btn-outline-primary mb-2" href="/arrivals">

@@ -126,18 +126,28 @@ export type Pouring =
  * What to measure for `total` of a mix, in the order of adding; the amounts sum to `total`.
  * `bottle` is the strength of the keeper's alcohol as a share by volume (0–1) and counts only for mixes cut from it; a bottle
  * weaker than the mix is an expected outcome. `perLitreMl` is what the label of the keeper's own bottle says of a product or of the
- * active ingredient of a recipe: it goes before the recipe's own; null where it says nothing. Throws RangeError when `bottle` is
- * outside (0, 1], and when `perLitreMl` is not above 0 or more than a litre.
+ * active ingredient of a recipe: it goes before the recipe's own; null where it says nothing. `cutTo` is the strength wanted of what
+ * is cut from a bottle, as a share; null where it is the mix's own. Throws RangeError when `bottle` or `cutTo` is outside (0, 1], and
+ * when `perLitreMl` is not above 0 or more than a litre.
  * @example pour("alcoholFull", mL(500), 0.99) // 146.5 mL water, 353.5 mL from the bottle
  */
-export function pour(id: MixId, total: Millilitres, bottle: number, perLitreMl: number | null = null): Pouring {
+export function pour(
+  id: MixId,
+  total: Millilitres,
+  bottle: number,
+  perLitreMl: number | null = null,
+  cutTo: number | null = null,
+): Pouring {
   const mix: Mix = mixes[id];
+  if (cutTo !== null && !(cutTo > 0 && cutTo <= 1))
+    throw new RangeError(`a strength is above 0 and at most 1, got ${cutTo}`);
   if (perLitreMl !== null && !(perLitreMl > 0 && perLitreMl <= 1000))
     throw new RangeError(`a litre of mix holds up to a litre of product, got ${perLitreMl}`);
   if (mix.kind === "cut") {
     if (!(bottle > 0 && bottle <= 1)) throw new RangeError(`a strength is above 0 and at most 1, got ${bottle}`);
-    if (mix.strength > bottle) return { code: "bottle_too_weak", strength: mix.strength, bottle };
-    const stock = stockFor(total, mix.strength, bottle);
+    const strength = cutTo ?? mix.strength;
+    if (strength > bottle) return { code: "bottle_too_weak", strength, bottle };
+    const stock = stockFor(total, strength, bottle);
     const amounts = [amount("water", rest(total, stock)), amount("alcoholBottle", stock)];
     return { code: "ok", amounts: amounts.filter((a) => a.volumeMl > 0), keepsHours: null };
   }

@@ -56,3 +56,21 @@ export function toJudge(
     order by a.as_of nulls first, s.id`;
   return rows(scope, open, sql, now);
 }
+
+/** Open cases of plants in use whose judgement, of these ways, this model, this day and the facts as they are, is at least so sure that it is over. */
+export function sureOf(
+  scope: Scope,
+  now: { ways: string; modelVersion: number; asOf: string },
+  least: number,
+): Promise<z.output<typeof open>[]> {
+  const sql = `select s.id as "caseId", s.plant_id as "plantId"
+    from assessments a
+    join cases s on s.collection_id = a.collection_id and s.id = a.case_id and s.closed_at is null
+    join plants p on p.collection_id = s.collection_id and p.id = s.plant_id and p.archived_at is null
+    join plant_states t on t.collection_id = s.collection_id and t.plant_id = s.plant_id
+    where a.collection_id = :c and a.facts_version = t.facts_version and a.ways = :ways
+      and a.model_version = :modelVersion and a.as_of = :asOf
+      and (a.result #>> '{judgement,assessment,pClear}')::float8 >= :least
+    order by p.code`;
+  return rows(scope, open, sql, { ...now, least });
+}

@@ -23,7 +23,7 @@ export async function of(scope: Scope, plantIds: readonly string[]): Promise<Exp
   const sql = `select e.plant_id as "plantId", e.source_plant_id as "sourcePlantId", p.code as "sourceCode",
       e.case_id as "caseId", e.pest, e.since
     from exposures e join plants p on p.collection_id = e.collection_id and p.id = e.source_plant_id
-    where e.collection_id = :c and e.plant_id = any (cast(:ids as uuid[])) order by e.since, e.case_id`;
+    where e.collection_id = :c and e.plant_id = any (cast(:ids as uuid[])) order by e.since, e.case_id, e.plant_id`;
   const found = await rows(scope, row, sql, { ids: idList(plantIds) });
   return found.map((one) => ({ ...one, day: dayIn(one.since, scope.timeZone) }));
 }

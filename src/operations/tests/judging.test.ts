@@ -10,6 +10,8 @@ import { spotsOf } from "@/core/plants/growthForms";
 import { spotsFor } from "@/core/remedies/remedies";
 import * as assessments from "@/db/stores/assessments";
 import { adoptPlan } from "../adoptPlan";
+import { closeCase } from "../closeCase";
+import { readClearable } from "../readClearable";
 import { changeSettings } from "../changeSettings";
 import { scopeOf, today, type Context } from "../context";
 import { judgeStale } from "../judgeStale";
@@ -143,6 +145,24 @@ describe("the judgement of a case", () => {
     const notYet = (await readCase(context, caseId))!.clearance.notYet.map((reason) => reason.code);
     expect(notYet).toContain("not_sure_enough");
   });
+});
+
+it("what may be called clear is told once the job has judged it, and whole; closed, it is told no more", async () => {
+  const { id, caseId } = await treatedCase(80);
+  for (const ago of [55, 40, 25, 10, 2]) await recordLook(context, aLook(id, ago, { tool: "loupe", spots }));
+  expect(await readClearable(context)).toEqual([]);
+  await judgeStale(context);
+  const view = (await readCase(context, caseId))!;
+  expect(view.clearance.met).toBe(true);
+  expect(await readClearable(context)).toMatchObject([{ caseId, pest: "mealybug", met: true, plant: { id } }]);
+  // A fact more, and it is not known any more.
+  const look = aLook(id, 1, { tool: "loupe", spots });
+  await recordLook(context, look);
+  expect(await readClearable(context)).toEqual([]);
+  await judgeStale(context);
+  const closing = { id: uuidv7(), caseId, outcome: "clear" as const, at: wall(0), note: "" };
+  expectOk(await closeCase(context, closing));
+  expect(await readClearable(context)).toEqual([]);
 });
 
 it("promises nothing of looks at animals that nobody has touched", async () => {

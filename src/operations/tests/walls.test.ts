@@ -32,6 +32,8 @@ import { keepSensor } from "../keepSensor";
 import { movePlant } from "../movePlant";
 import { moveSeveral } from "../moveSeveral";
 import { expectOk, type Outcome } from "../outcome";
+import { readAlike } from "../readAlike";
+import { readClearable } from "../readClearable";
 import { readAfterwards } from "../readAfterwards";
 import { readApart, readMove } from "../readApart";
 import { readAround } from "../readAround";
@@ -133,6 +135,9 @@ describe("two walls between collections", () => {
   const now = { at: NOW };
   const reads: Record<string, (context: Context) => Promise<unknown>> = {
     readAfterwards,
+    // Another case than theirs, so that theirs would be told.
+    readAlike: async (c) => readAlike(c, { ...(await readCase(theirs, ids.case))!.found, id: uuidv7() }, ids.place),
+    readClearable,
     readApart: (c) => readApart(c, ids.plant),
     readCalendar: (c) => readCalendar(c, day("2026-11-01"), day("2027-01-31")),
     readClimate: (c) => readClimate(c, ids.place),

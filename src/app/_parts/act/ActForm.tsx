@@ -26,12 +26,15 @@ import type { PlanStep } from "@/core/case/plans";
 import type { PlannedDose } from "@/core/facts/kinds/programme";
 import { recordAct } from "@/core/facts/kinds/act";
 import { mixes, type MixId } from "@/core/mixing/mixes";
+import { volumeFor } from "@/core/mixing/sprayVolume";
 import { potencyAt, TOKEN_POTENCY } from "@/core/mixing/potency";
-import type { GrowthFormId } from "@/core/plants/growthForms";
+import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
+import type { SpotId } from "@/core/plants/spots";
+import { toldBefore } from "@/core/suitability/told";
 import type { PestId } from "@/core/pests/pests";
 import type { Courses } from "@/core/planning/course";
 import { labelObjections, type LabelObjection } from "@/core/planning/label";
-import { spotsFor, type TechniqueId } from "@/core/remedies/remedies";
+import { remedyOf, spotsFor, type TechniqueId } from "@/core/remedies/remedies";
 import type { Bearer } from "@/core/suitability/bearer";
 import type { Home } from "@/core/household/household";
 import { actObjections, placeObjections } from "@/core/suitability/actObjections";
@@ -39,6 +42,7 @@ import { ActFields } from "@/ui/acts/ActFields";
 import { askedFor, draftOf, type ActedOn, type Draft } from "@/ui/acts/actFields";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { CautionList } from "@/ui/Cautions";
+import { keepRead } from "@/ui/readCautions";
 import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
 import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
@@ -47,7 +51,7 @@ import { useCollection } from "@/ui/shell/Collection";
 import { actKindNames, plannedName } from "@/wording/acts";
 import { millilitres } from "@/wording/amounts";
 import { dayInWords } from "@/wording/dates";
-import { pestNames } from "@/wording/names";
+import { pestNames, spotNames } from "@/wording/names";
 import { labelSentence } from "@/wording/problems";
 import { dayIn } from "@/zones";
 
@@ -85,6 +89,8 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
   const [warnings, setWarnings] = useState<readonly LabelObjection[]>([]);
   const kinds = actKindIds.filter((kind) => subjectsOf(kind).includes(plant ? "plant" : "place"));
   const next = steps[0]?.dose;
+  const objectionsTo = (done: Act) =>
+    "plant" in on ? actObjections(done, on.plant.bearer) : placeObjections(done, on.home, on.outdoors);
   const { form, submit, trouble } = useDeed({
     schema: recordAct,
     action: (collectionId, input) => {
@@ -103,6 +109,8 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
       alreadyDone: false,
     }),
     done: (value) => {
+      const { act: done } = form.getValues() as { act: unknown };
+      keepRead(toldBefore(objectionsTo(done as Act), cautionsOfAct(done as Act)).map(({ id }) => id));
       const told = (value.warnings ?? []) as readonly LabelObjection[];
       // What stood beside the button is not told again.
       if (told.length > 0 && !plant?.courses) return setWarnings(told);
@@ -113,6 +121,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
   const draft = form.watch("act") as unknown as Draft;
   const contact =
     draft.kind === "contact" ? { mix: draft.mix as MixId, technique: draft.technique as TechniqueId } : null;
+  useAmountOf(form as unknown as UseFormReturn, contact, actedOn.potCm, volumeMl);
   useSpotsOf(form as unknown as UseFormReturn, contact?.technique ?? null, actedOn.growthForm);
   useOwnStrength(form as unknown as UseFormReturn, contact?.mix ?? null, measuring.bottles);
   if (warnings.length > 0) {
@@ -135,15 +144,27 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
     form.setValue("act", draftOf(kind, actedOn) as never);
     form.setValue("stepId", steps.find(({ dose }) => dose && kindOfDose(dose) === kind)?.id ?? "");
   };
-  const against =
-    "plant" in on
-      ? actObjections(draft as unknown as Act, on.plant.bearer)
-      : placeObjections(draft as unknown as Act, on.home, on.outdoors);
+  const against = objectionsTo(draft as unknown as Act);
   const refused = against.some(({ level }) => level === "refuse");
   const isWhat = ({ as }: { as: string }) => as === "select" || as === "choice";
   const fields = { form, draft, growthForm: actedOn.growthForm };
   return (
     <form onSubmit={submit} noValidate>
+      <MomentField form={form} name="at" label="When" />
+      <LongAgoField form={form} at="at" name="longAgo" />
+      {steps.length > 0 && (
+        <SelectField
+          form={form}
+          name="stepId"
+          label="Which step this carries out"
+          options={[
+            ...steps.map(
+              ({ id, dueOn, dose }) => [id, `${dayInWords(dueOn)}${dose ? `: ${plannedName(dose)}` : ""}`] as const,
+            ),
+            ["", "none, an extra one"],
+          ]}
+        />
+      )}
       <ChoiceField
         form={form}
         name={"act.kind" as never}
@@ -161,10 +182,16 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
           </p>
         )}
         <CautionList against={against} cautions={cautionsOfAct(draft as unknown as Act)} />
-        <ActFields {...fields} part={(field) => !isWhat(field)} />
         {contact && <TokenDose draft={draft} />}
         {plant && <Against draft={draft} plant={plant} caseId={form.watch("caseId")} at={form.watch("at")} />}
-        {contact && <HowToMix mix={contact.mix} typed={draft.volumeMl} measuring={measuring} />}
+        {Array.isArray(draft.spots) && (
+          <details className="mb-3">
+            <summary>Where: {where(draft.spots as readonly SpotId[], actedOn.growthForm)}</summary>
+            <ActFields {...fields} part={isWhere} />
+          </details>
+        )}
+        <ActFields {...fields} part={(field) => !isWhat(field) && !isWhere(field)} />
+        {contact && <HowToMix mix={contact.mix} draft={draft} measuring={measuring} />}
         {plant && <Takes draft={draft} potCm={plant.potCm} />}
       </div>
       {plant && plant.cases.length > 0 && (
@@ -175,21 +202,6 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
           options={[...plant.cases.map(({ id, pest }) => [id, pestNames[pest]] as const), ["", "No case"]]}
         />
       )}
-      {steps.length > 0 && (
-        <SelectField
-          form={form}
-          name="stepId"
-          label="Which step this carries out"
-          options={[
-            ...steps.map(
-              ({ id, dueOn, dose }) => [id, `${dayInWords(dueOn)}${dose ? `: ${plannedName(dose)}` : ""}`] as const,
-            ),
-            ["", "none, an extra one"],
-          ]}
-        />
-      )}
-      <MomentField form={form} name="at" label="When" />
-      <LongAgoField form={form} at="at" name="longAgo" />
       <NoteField form={form} name="note" label="Note" />
       {refused && (
         <SwitchField
@@ -199,9 +211,21 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
           hint="Watch the plant closely for the next days."
         />
       )}
-      <SubmitRow form={form} trouble={trouble} label={label} />
+      <div className="sticky-press">
+        <SubmitRow form={form} trouble={trouble} label={label} />
+      </div>
     </form>
   );
+}
+
+const isWhere = ({ as }: { as: string }) => as === "spots";
+
+/** The places that are ticked, in words; of many how many. */
+function where(ticked: readonly SpotId[], form: GrowthFormId): string {
+  const there = spotsOf(form);
+  if (ticked.length === 0) return "nowhere yet";
+  if (ticked.length > 3) return `${ticked.length} of ${there.length} places`;
+  return ticked.map((spot) => spotNames[spot].toLowerCase()).join(", ");
 }
 
 /** The kind of act that a step asks for, on any plant. */
@@ -216,6 +240,32 @@ function plannedDraft(next: PlannedDose | null, kind: ActKindId, on: ActedOn, vo
     return { ...draftOf(act.kind, on), ...act };
   }
   return { ...draftOf(kind, on), ...next, ...(volumeMl && { volumeMl }) };
+}
+
+/**
+ * A technique that the mix does not take gives way to one that it does; and the volume is that of the technique, until the keeper
+ * writes another.
+ */
+function useAmountOf(
+  form: UseFormReturn,
+  contact: { readonly mix: MixId; readonly technique: TechniqueId } | null,
+  potCm: number,
+  begun: number | undefined,
+): void {
+  const proposed = useRef<string | null>(null);
+  const { mix, technique } = contact ?? {};
+  useEffect(() => {
+    if (!mix || !technique) return;
+    const taken = remedyOf(mixes[mix].remedy).techniques;
+    if (!taken.includes(technique)) return form.setValue("act.technique", taken[0]!);
+    const now = String(form.getValues("act.volumeMl") ?? "");
+    const usual = String(volumeFor(technique, potCm));
+    // What it began with is an estimate as well.
+    proposed.current ??= String(begun ?? usual);
+    if (now === proposed.current || now === "" || now === String(volumeFor("dab", potCm)))
+      form.setValue("act.volumeMl", usual);
+    proposed.current = usual;
+  }, [form, mix, technique, potCm, begun]);
 }
 
 /** The places that a technique goes to are ticked, until the keeper ticks otherwise. */
@@ -243,8 +293,8 @@ function useOwnStrength(form: UseFormReturn, mix: MixId | null, bottles: readonl
 
 /** Says that a mix is too weak to do anything. */
 function TokenDose({ draft }: { draft: Draft }) {
-  const strength = Number(String(draft.strength ?? "").replace(",", "."));
-  if (!(strength > 0)) return null;
+  const strength = typedNumber(draft.strength);
+  if (strength === null) return null;
   const { remedy } = mixes[draft.mix as MixId];
   const potency = potencyAt(remedy, remedy === "alcohol" ? strength / 100 : strength);
   if (potency >= TOKEN_POTENCY) return null;
@@ -290,13 +340,27 @@ function Against({
   ));
 }
 
-function HowToMix({ mix, typed, measuring }: { mix: MixId; typed: unknown; measuring: Measuring }) {
-  const totalMl = Number(String(typed).replace(",", "."));
-  if (!(totalMl > 0 && totalMl <= 20_000)) return null;
+/** A number as it is typed; null for none. */
+function typedNumber(typed: unknown): number | null {
+  const n = Number(String(typed ?? "").replace(",", "."));
+  return n > 0 ? n : null;
+}
+
+function HowToMix({ mix, draft, measuring }: { mix: MixId; draft: Draft; measuring: Measuring }) {
+  const totalMl = typedNumber(draft.volumeMl);
+  const strength = typedNumber(draft.strength);
+  if (totalMl === null || totalMl > 20_000) return null;
+  // More than all of it is a mistyped number, and told at its field.
+  const most = mixes[mix].kind === "cut" || mixes[mix].remedy === "oil" ? 100 : 1000;
   return (
     <details className="mb-3">
       <summary>How to mix it</summary>
-      <Amounts mix={mix} totalMl={totalMl} measuring={measuring} />
+      <Amounts
+        mix={mix}
+        totalMl={totalMl}
+        measuring={measuring}
+        strength={strength !== null && strength <= most ? strength : null}
+      />
     </details>
   );
 }

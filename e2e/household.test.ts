@@ -70,7 +70,7 @@ describe("who lives with the plants", () => {
 
   it("predators are let loose, and a spray is told of before it is written down", async () => {
     await page.open(`/plants/${plantId}/act`);
-    await page.press("Let predators loose");
+    await page.select("What you do", "Let predators loose");
     await page.press("Write it down");
     await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
     await page.sees("live here until");

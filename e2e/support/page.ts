@@ -67,7 +67,14 @@ export class Page {
 
   async select(label: string, option: string): Promise<void> {
     const field = await this.field(label);
-    await (await field.findElement(By.xpath(`./option[normalize-space()=${quoted(option)}]`))).click();
+    await (await field.findElement(By.xpath(`.//option[normalize-space()=${quoted(option)}]`))).click();
+  }
+
+  /** Chooses in a list that has no label beside it. */
+  async choose(name: string, option: string): Promise<void> {
+    const list = await this.found(By.css(`main select[aria-label="${name}"]`), `no list “${name}”`);
+    await this.#hears(list);
+    await (await list.findElement(By.xpath(`.//option[normalize-space()=${quoted(option)}]`))).click();
   }
 
   /** Presses what is told apart from others like it by an accessible name of its own. */

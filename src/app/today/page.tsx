@@ -112,13 +112,20 @@ export default async function TodayPage() {
       )}
       <div className="row gx-3">
         <div className="col-lg-7">
-          {view.sittings.length > 0 && (
-            <p>
+          <p className="d-flex flex-wrap gap-2">
+            {view.sittings.length > 0 && (
               <Link className="btn btn-outline-primary" href="/evening">
                 Plan the evening
               </Link>
-            </p>
-          )}
+            )}
+            {view.plants > 0 && (
+              <Only right="record">
+                <Link className="btn btn-outline-primary" href="/session">
+                  Several plants at once
+                </Link>
+              </Only>
+            )}
+          </p>
           {view.sittings.map((sitting) => (
             <SittingCard key={sitting.what} sitting={sitting} measuring={context.collection} />
           ))}

@@ -64,8 +64,8 @@ export function change(scope: Scope, values: Settings): Promise<void> {
  * A collection as it is now, which it stays until the transaction ends: what follows from its settings is derived from those that
  * hold when it is kept. Taken before anything that a change of settings waits for.
  */
-export async function hold(scope: Scope): Promise<Collection> {
-  return (await first(scope, collection, `select ${columns} from collections where id = :c for share`))!;
+export function hold(scope: Scope): Promise<Collection | null> {
+  return first(scope, collection, `select ${columns} from collections where id = :c for share`);
 }
 
 /** The bottles of a collection, locked for the rest of the transaction. */

@@ -95,7 +95,10 @@ type Keep = typeof plantStates.put;
 
 async function deriveInBatches(asked: Context, scope: Scope, plantIds: readonly string[], keep: Keep): Promise<void> {
   // By the settings that hold when it is kept: whoever asked may have read older ones.
-  const context = { ...asked, collection: await collections.hold(scope) };
+  const collection = await collections.hold(scope);
+  // It has been removed meanwhile, and its plants with it.
+  if (!collection) return;
+  const context = { ...asked, collection };
   await facts.takeTurn(scope, `${scope.collectionId} states`);
   const around = placesInRecord(await places.all(scope));
   for (let i = 0; i < plantIds.length; i += BATCH)

@@ -33,6 +33,7 @@ import { movePlant } from "../movePlant";
 import { moveSeveral } from "../moveSeveral";
 import { expectOk, type Outcome } from "../outcome";
 import { readAlike } from "../readAlike";
+import { readGroup } from "../readGroup";
 import { readClearable } from "../readClearable";
 import { readAfterwards } from "../readAfterwards";
 import { readApart, readMove } from "../readApart";
@@ -138,6 +139,7 @@ describe("two walls between collections", () => {
     // Another case than theirs, so that theirs would be told.
     readAlike: async (c) => readAlike(c, { ...(await readCase(theirs, ids.case))!.found, id: uuidv7() }, ids.place),
     readClearable,
+    readGroup: (c) => readGroup(c, { who: "place", id: ids.place }),
     readApart: (c) => readApart(c, ids.plant),
     readCalendar: (c) => readCalendar(c, day("2026-11-01"), day("2027-01-31")),
     readClimate: (c) => readClimate(c, ids.place),

@@ -95,11 +95,16 @@ export function NoteField<T extends FieldValues>(field: FieldProps<T>) {
   );
 }
 
-export function SelectField<T extends FieldValues>({ options, ...field }: FieldProps<T> & { options: Options }) {
+export function SelectField<T extends FieldValues>({
+  options,
+  onChoose,
+  ...field
+}: FieldProps<T> & { options: Options; onChoose?: (value: string) => void }) {
+  const onChange = (event: { target: { value: string } }) => onChoose?.(event.target.value);
   return (
     <Field {...field}>
       {(wiring) => (
-        <Form.Select {...wiring} {...field.form.register(field.name)}>
+        <Form.Select {...wiring} {...field.form.register(field.name, { onChange })}>
           {options.map(([value, label]) => (
             <option key={value} value={value}>
               {label}

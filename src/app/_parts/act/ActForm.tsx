@@ -165,7 +165,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
           ]}
         />
       )}
-      <ChoiceField
+      <SelectField
         form={form}
         name={"act.kind" as never}
         label="What you do"

@@ -41,8 +41,9 @@ export function NewPlaces({
       onMade({ id: own.id, name });
       for (const [i, row] of form.getValues("plants").entries())
         if (row.placeId === "" && meant.get(row.id)?.toLowerCase() === name.toLowerCase())
-          form.setValue(`plants.${i}.placeId`, own.id, { shouldValidate: true });
+          form.setValue(`plants.${i}.placeId`, own.id);
     }
+    void form.trigger("plants");
   };
   return (
     <Alert variant="warning">

@@ -16,7 +16,9 @@ export function Unknown({ form }: { form: UseFormReturn<Plants> }) {
   const unknown = unknownIn(rows);
   if (unknown.length === 0) return null;
   const set = (at: readonly number[], growth: string) => {
-    for (const i of at) form.setValue(`plants.${i}.growthForm`, growth as GrowthFormId, { shouldValidate: true });
+    for (const i of at) form.setValue(`plants.${i}.growthForm`, growth as GrowthFormId);
+    // What else is wrong with a row is told only once it says how it grows.
+    void form.trigger("plants");
   };
   return (
     <fieldset className="mb-3">

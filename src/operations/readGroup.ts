@@ -1,0 +1,98 @@
+import { placesInRecord } from "@/core/case/record";
+import { byCode } from "@/core/plants/codes";
+import { idIn } from "@/core/fields";
+import { isKnownPest, type PestId } from "@/core/pests/pests";
+import type { SessionPlant } from "@/core/session/session";
+import type { PlantCard } from "@/core/state/plantCard";
+import * as cases from "@/db/stores/cases";
+import * as places from "@/db/stores/places";
+import * as plantStates from "@/db/stores/plantStates";
+import { scopeOf, today, type Context } from "./context";
+import { bearerOn } from "./parts/onPlant";
+import { cardOf } from "./parts/plantCard";
+import { recordsOf } from "./parts/plantRecords";
+
+/** Which plants a session is for. */
+export type GroupAsked =
+  | { readonly who: "place"; readonly id: string }
+  | { readonly who: "pest"; readonly pest: PestId }
+  | { readonly who: "atRisk" | "apart" };
+
+export interface GroupPlant extends SessionPlant {
+  readonly card: PlantCard;
+  readonly placeName: string;
+}
+
+export interface GroupView {
+  readonly plants: readonly GroupPlant[];
+  /** How many there are in all, where that is more than are read. */
+  readonly all: number;
+  readonly places: readonly { readonly id: string; readonly name: string; readonly plants: number }[];
+  readonly pests: readonly { readonly pest: PestId; readonly plants: number }[];
+}
+
+/** A session has so many plants at most. */
+const MOST = 200;
+
+/** Reads what an address asks for; null for nothing. */
+export function groupAsked(who: unknown, id: unknown): GroupAsked | null {
+  if (who === "atRisk" || who === "apart") return { who };
+  if (who === "pest" && typeof id === "string" && isKnownPest(id)) return { who, pest: id };
+  const place = who === "place" && typeof id === "string" ? idIn(id) : null;
+  return place ? { who: "place", id: place } : null;
+}
+
+/** The plants of a session with all that bears on what is done to them, and the groups that may be chosen. */
+export async function readGroup(context: Context, asked: GroupAsked | null): Promise<GroupView> {
+  const scope = scopeOf(context, "record");
+  const day = today(context);
+  const [listed, open, all] = [await plantStates.list(scope), await cases.open(scope), await places.all(scope)];
+  const { isWithin } = placesInRecord(all);
+  const infested = (pest: PestId) => new Set(open.filter((one) => one.pest === pest).map(({ plantId }) => plantId));
+  const belongs = {
+    place: (id: string) => (row: plantStates.ListedPlant) => isWithin(row.placeId, id),
+    pest: (pest: PestId) => {
+      const ids = infested(pest);
+      return (row: plantStates.ListedPlant) => ids.has(row.id);
+    },
+    atRisk: () => (row: plantStates.ListedPlant) => row.state === "atRisk",
+    apart: () => (row: plantStates.ListedPlant) => row.apart,
+  };
+  const chosen = !asked
+    ? []
+    : listed.filter(
+        asked.who === "place"
+          ? belongs.place(asked.id)
+          : asked.who === "pest"
+            ? belongs.pest(asked.pest)
+            : belongs[asked.who](),
+      );
+  const taken = chosen.toSorted((a, b) => byCode(a.code, b.code)).slice(0, MOST);
+  const { records } =
+    taken.length > 0
+      ? await recordsOf(
+          scope,
+          taken.map(({ id }) => id),
+        )
+      : { records: [] };
+  const byId = new Map(records.map((record) => [record.plant.id, record]));
+  const names = new Map(all.map(({ id, name }) => [id, name]));
+  return {
+    plants: taken.flatMap((row): GroupPlant[] => {
+      const record = byId.get(row.id);
+      if (!record) return [];
+      return [
+        {
+          ...{ plantId: row.id, code: row.code, bearer: bearerOn(context, record, day), card: cardOf(row, day) },
+          cases: record.cases.flatMap(({ id, pest, open: runs }) => (runs ? [{ caseId: id, pest }] : [])),
+          placeName: names.get(row.placeId) ?? "",
+        },
+      ];
+    }),
+    all: chosen.length,
+    places: all
+      .map(({ id, name }) => ({ id, name, plants: listed.filter(belongs.place(id)).length }))
+      .filter(({ plants }) => plants > 0),
+    pests: [...new Set(open.map(({ pest }) => pest))].map((pest) => ({ pest, plants: infested(pest).size })),
+  };
+}

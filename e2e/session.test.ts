@@ -1,6 +1,6 @@
 import pg from "pg";
 import { v7 as uuidv7 } from "uuid";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { afterAll, beforeAll, describe, it } from "vitest";
 import { addPlace } from "../src/operations/addPlace";
 import { addPlants } from "../src/operations/addPlants";
 import { expectOk } from "../src/operations/outcome";

@@ -7,8 +7,7 @@ import { useWatch, type UseFormReturn } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { addPlaceAction } from "@/app/_parts/actions";
 import { usePress } from "@/app/_parts/usePress";
-import type { Row } from "./rows";
-import type { Plants } from "./SeveralForm";
+import type { Plants, Row } from "./rows";
 
 /** Places that a list names and that are not there: they are made with one press. */
 export function NewPlaces({

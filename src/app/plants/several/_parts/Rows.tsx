@@ -10,8 +10,7 @@ import { genusIn } from "@/core/plants/genusIn";
 import { growthFormIds } from "@/core/plants/growthForms";
 import { SelectField, TextField } from "@/ui/fields/fields";
 import { growthFormNames } from "@/wording/names";
-import type { Row } from "./rows";
-import type { Plants } from "./SeveralForm";
+import type { Plants, Row } from "./rows";
 
 type Places = readonly { readonly id: string; readonly name: string }[];
 
@@ -37,7 +36,6 @@ export function Rows({
   const [top, setTop] = useState(0);
   useLayoutEffect(() => {
     const now = list.current ? list.current.getBoundingClientRect().top + window.scrollY : 0;
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- where it stands is known only once it is drawn
     setTop(now);
   }, [keys.length]);
   const virtual = useWindowVirtualizer({

@@ -17,11 +17,10 @@ import { Panel } from "@/ui/Panel";
 import { problemInWords } from "@/wording/problems";
 import { NewPlaces } from "./NewPlaces";
 import { Rows } from "./Rows";
-import { emptyRow, rowsFrom } from "./rows";
+import { emptyRow, rowsFrom, type Plants } from "./rows";
 import { Unknown } from "./Unknown";
 
 type Places = readonly { readonly id: string; readonly name: string }[];
-export type Plants = z.input<typeof addPlants>;
 
 /** A CSV file larger than this is no list of plants. */
 const MOST_BYTES = 1024 * 1024;

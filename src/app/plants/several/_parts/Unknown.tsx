@@ -4,8 +4,7 @@ import Form from "react-bootstrap/Form";
 import { useWatch, type UseFormReturn } from "react-hook-form";
 import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
 import { growthFormNames } from "@/wording/names";
-import { unknownIn, type Row } from "./rows";
-import type { Plants } from "./SeveralForm";
+import { unknownIn, type Plants, type Row } from "./rows";
 
 /** So many names are asked at a time; the next come up as they are answered. */
 const SHOWN = 10;

@@ -1,13 +1,16 @@
 import Papa from "papaparse";
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
-import type { addPlant } from "@/core/facts/deeds";
+import type { addPlant, addPlants } from "@/core/facts/deeds";
 import { nextCodes } from "@/core/plants/codes";
 import type { GrowthFormId } from "@/core/plants/growthForms";
 import { plantsFromRows, type ListedPlant } from "@/core/plants/plantList";
 
 /** A plant as it stands in the table, before it is added. Nobody has said yet how it grows where its form is empty. */
 export type Row = Omit<z.input<typeof addPlant>, "growthForm"> & { growthForm: GrowthFormId | "" };
+
+/** The plants of the form, as they are sent. */
+export type Plants = z.input<typeof addPlants>;
 
 /** What goes for every plant of which the list says nothing else. */
 export interface Usual {

@@ -39,6 +39,7 @@ const addresses = [
   `${aCase}/treat`,
   `${aCase}/close`,
   "/evening",
+  `/session?who=place&id=${idOf("place", "lampRoom")}`,
   "/sitting/soapMild",
   "/mixing",
   "/mixing/label?mix=alcoholHalf&ml=500",

@@ -6,7 +6,6 @@ import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { useForm } from "react-hook-form";
-import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { cautionsOfAct } from "@/core/acts/acts";
 import { gearFor, isSprayed } from "@/core/acts/gear";
 import { mixesOf, type MixId } from "@/core/mixing/mixes";
@@ -71,79 +70,77 @@ export function SessionForm({
     taken.some(({ act }) => isSprayed(act)),
   );
   return (
-    <>
-      <NotSentYet />
-      <div className="row gx-3">
-        <div className="col-lg-5">
-          <Panel title="What">
-            <What does={does} choose={setDoes} />
-            <MomentField form={form} name="at" label="When" />
-            <NoteField form={form} name="note" label="Note, for all of them" />
-          </Panel>
-          {taken.length > 0 && (
-            <Panel title="Before you begin">
-              <p className="mb-2">
-                {plantsInWords(taken.length)}, about {hoursInWords(Math.round(minutesOf(taken, potOf)))}.
-              </p>
-              {cansOf(taken, potOf).map(({ mix, plants: n, volumeMl }) => (
-                <details key={mix} className="mb-2">
-                  <summary>
-                    {mixNames[mix]}: {millilitres(volumeMl)} for {plantsInWords(n)}
-                  </summary>
-                  <Amounts mix={mix} totalMl={volumeMl} measuring={measuring} />
-                </details>
-              ))}
-              {gear.length > 0 && (
-                <ul className="gear">
-                  {gear.map((id) => (
-                    <li key={id}>{gearNames[id]}</li>
-                  ))}
-                </ul>
-              )}
-              <CautionList against={[]} cautions={cautions} />
-            </Panel>
-          )}
-        </div>
-        <div className="col-lg-7">
-          <Panel title="Plant by plant, or all of them">
-            {group.last && (
-              <Alert variant="success" role="status" className="d-flex flex-wrap gap-2 align-items-center">
-                <span className="flex-grow-1">Written down for {plantsInWords(group.last.facts.length)}.</span>
-                <Button size="sm" variant="outline-primary" onClick={group.undo}>
-                  Undo
-                </Button>
-                <Link className="btn btn-sm btn-outline-primary" href="/today">
-                  To today
-                </Link>
-              </Alert>
+    <div className="row gx-3">
+      <div className="col-lg-5">
+        <Panel title="What">
+          <What does={does} choose={setDoes} />
+          <MomentField form={form} name="at" label="When" />
+          <NoteField form={form} name="note" label="Note, for all of them" />
+        </Panel>
+        {taken.length > 0 && (
+          <Panel title="Before you begin">
+            <p className="mb-2">
+              {plantsInWords(taken.length)}, about {hoursInWords(Math.round(minutesOf(taken, potOf)))}.
+            </p>
+            {cansOf(taken, potOf).map(({ mix, plants: n, volumeMl }) => (
+              <details key={mix} className="mb-2">
+                <summary>
+                  {mixNames[mix]}: {millilitres(volumeMl)} for {plantsInWords(n)}
+                </summary>
+                <Amounts mix={mix} totalMl={volumeMl} measuring={measuring} />
+              </details>
+            ))}
+            {gear.length > 0 && (
+              <ul className="gear">
+                {gear.map((id) => (
+                  <li key={id}>{gearNames[id]}</li>
+                ))}
+              </ul>
             )}
-            <p className="small">Take out whom you leave out. What a plant does not bear is left out already.</p>
-            <ul className="list-unstyled mb-0">
-              {lines.map(({ plant, line }) => (
-                <Row
-                  key={line.plantId}
-                  plant={plant}
-                  line={line}
-                  done={group.done.has(line.plantId)}
-                  ticked={taken.includes(line)}
-                  onTick={() => setLeft((all) => toggled(all, line.plantId))}
-                  onDone={() => write([line])}
-                />
-              ))}
-            </ul>
-            <div className="sticky-press">
-              <Button className="big w-100" disabled={taken.length === 0} onClick={() => write(taken)}>
-                {taken.length === 0
-                  ? "Nobody is left"
-                  : taken.length === 1
-                    ? "Done: one plant"
-                    : `All done: ${taken.length} plants`}
-              </Button>
-            </div>
+            <CautionList against={[]} cautions={cautions} />
           </Panel>
-        </div>
+        )}
       </div>
-    </>
+      <div className="col-lg-7">
+        <Panel title="Plant by plant, or all of them">
+          <NotSentYet />
+          {group.last && (
+            <Alert variant="success" role="status" className="d-flex flex-wrap gap-2 align-items-center">
+              <span className="flex-grow-1">Written down for {plantsInWords(group.last.facts.length)}.</span>
+              <Button size="sm" variant="outline-primary" onClick={group.undo}>
+                Undo
+              </Button>
+              <Link className="btn btn-sm btn-outline-primary" href="/today">
+                To today
+              </Link>
+            </Alert>
+          )}
+          <p className="small">Take out whom you leave out. What a plant does not bear is left out already.</p>
+          <ul className="list-unstyled mb-0">
+            {lines.map(({ plant, line }) => (
+              <Row
+                key={line.plantId}
+                plant={plant}
+                line={line}
+                done={group.done.has(line.plantId)}
+                ticked={taken.includes(line)}
+                onTick={() => setLeft((all) => toggled(all, line.plantId))}
+                onDone={() => write([line])}
+              />
+            ))}
+          </ul>
+          <div className="sticky-press">
+            <Button className="big w-100" disabled={taken.length === 0} onClick={() => write(taken)}>
+              {taken.length === 0
+                ? "Nobody is left"
+                : taken.length === 1
+                  ? "Done: one plant"
+                  : `All done: ${taken.length} plants`}
+            </Button>
+          </div>
+        </Panel>
+      </div>
+    </div>
   );
 }
 
@@ -178,7 +175,7 @@ function Row({
               {plant.code} {plant.card.name}
             </strong>
             , {plant.placeName}
-            {act.kind === "contact" && `: ${mixNames[act.mix].toLowerCase()}, ${millilitres(act.volumeMl)}`}
+            {act.kind === "contact" && `: ${mixNames[act.mix]}, ${millilitres(act.volumeMl)}`}
             {codes.map((code) => (
               <span key={code} className={`d-block small ${line.refused ? "text-danger-emphasis" : ""} fw-semibold`}>
                 {line.refused && "Left out. "}

@@ -97,7 +97,7 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
             >
               <ul className="list-unstyled mb-2">
                 {now.map((due) => (
-                  <li key={due.what === "way" ? due.way : due.what} className="evening-line">
+                  <li key={due.what === "way" ? due.way : due.what} className="evening-line flex-wrap">
                     <span className="flex-grow-1">
                       {due.what === "way"
                         ? `${gnatWayNames[due.way]}${due.again ? ", again" : ""}`

@@ -1,3 +1,4 @@
+import { doseOf, nextTreatment, planInForce } from "@/core/case/plans";
 import { placesInRecord } from "@/core/case/record";
 import { byCode } from "@/core/plants/codes";
 import { idIn } from "@/core/fields";
@@ -84,7 +85,13 @@ export async function readGroup(context: Context, asked: GroupAsked | null): Pro
       return [
         {
           ...{ plantId: row.id, code: row.code, bearer: bearerOn(context, record, day), card: cardOf(row, day) },
-          cases: record.cases.flatMap(({ id, pest, open: runs }) => (runs ? [{ caseId: id, pest }] : [])),
+          cases: record.cases.flatMap((found) => {
+            if (!found.open) return [];
+            const plan = planInForce(found, record.cases, record);
+            const next = plan && nextTreatment(plan);
+            const due = next?.dose && next.dueOn <= day ? { stepId: next.id, dose: doseOf(next.dose) } : null;
+            return [{ caseId: found.id, pest: found.pest, due }];
+          }),
           placeName: names.get(row.placeId) ?? "",
         },
       ];

@@ -46,11 +46,18 @@ describe("a session", () => {
 
   it("is filed under the case that it is a treatment of, and under no other", () => {
     const cases = [
-      { caseId: "gnats", pest: "fungusGnat" as const },
-      { caseId: "mites", pest: "spiderMite" as const },
+      { caseId: "gnats", pest: "fungusGnat" as const, due: null },
+      { caseId: "mites", pest: "spiderMite" as const, due: null },
     ];
     expect(sessionLine(plant("Hoya", { cases }), oil).caseId).toBe("mites");
     expect(sessionLine(plant("Hoya", { cases: cases.slice(0, 1) }), oil).caseId).toBeNull();
+  });
+
+  it("carries out the step that is due, if it is of the same remedy, however it is put on", () => {
+    const due = (remedy: "oil" | "soap") => ({ stepId: "s", dose: { remedy, technique: "dunk" as const } });
+    const cases = (remedy: "oil" | "soap") => [{ caseId: "mites", pest: "spiderMite" as const, due: due(remedy) }];
+    expect(sessionLine(plant("Hoya", { cases: cases("oil") }), oil)).toMatchObject({ caseId: "mites", stepId: "s" });
+    expect(sessionLine(plant("Hoya", { cases: cases("soap") }), oil)).toMatchObject({ caseId: "mites", stepId: null });
   });
 
   it("every remedy has a technique for a group, and every work is an act on any plant", () => {

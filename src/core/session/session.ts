@@ -4,6 +4,7 @@ import { costsOfAct, treats, type Act } from "../acts/acts";
 import { groupBy } from "../groupBy";
 import { mixes, type MixId } from "../mixing/mixes";
 import { sittingVolume, volumeFor } from "../mixing/sprayVolume";
+import { isWork, type Dose } from "../planning/doses";
 import type { PestId } from "../pests/pests";
 import { remedyOf, spotsFor, type RemedyId, type TechniqueId } from "../remedies/remedies";
 import type { Millilitres } from "../units/volume";
@@ -27,8 +28,12 @@ export interface SessionPlant {
   readonly plantId: string;
   readonly code: string;
   readonly bearer: Bearer;
-  /** Its open cases. */
-  readonly cases: readonly { readonly caseId: string; readonly pest: PestId }[];
+  /** Its open cases, each with the step of its plan that is due; null where none is. */
+  readonly cases: readonly {
+    readonly caseId: string;
+    readonly pest: PestId;
+    readonly due: { readonly stepId: string; readonly dose: Dose } | null;
+  }[];
 }
 
 /** What is done to all of them: a remedy, in one mix or in the one that each bears; or a work of the hands. */
@@ -48,6 +53,8 @@ export interface SessionLine {
   readonly act: Act;
   /** The case that it is a treatment of; null for none. */
   readonly caseId: string | null;
+  /** The step of its plan that it carries out; null for none. */
+  readonly stepId: string | null;
   readonly against: readonly Objection[];
   /** Whether the plant does not bear it. */
   readonly refused: boolean;
@@ -64,11 +71,19 @@ export interface SessionCan {
 export function sessionLine({ plantId, bearer, cases }: SessionPlant, does: SessionDoes): SessionLine {
   const act = actOf(bearer, does);
   const against = actObjections(act, bearer);
-  const treated = cases.find(({ pest }) => treats(act, pest));
+  // What is due goes before what it only helps.
+  const due = cases.find((one) => one.due !== null && carriesOut(does, one.due.dose));
+  const treated = due ?? cases.find(({ pest }) => treats(act, pest));
   return {
-    ...{ plantId, act, against, caseId: treated?.caseId ?? null },
+    ...{ plantId, act, against, caseId: treated?.caseId ?? null, stepId: due?.due?.stepId ?? null },
     refused: against.some(({ level }) => level === "refuse"),
   };
+}
+
+/** Whether it is what a step asks for: the same remedy, however it is put on, or the same work. */
+function carriesOut(does: SessionDoes, dose: Dose): boolean {
+  if (isWork(dose)) return does.kind === "work" && does.work === dose.work;
+  return does.kind === "remedy" && does.remedy === dose.remedy;
 }
 
 function actOf(bearer: Bearer, does: SessionDoes): Act {

@@ -84,6 +84,7 @@ const noPlant: ActedOn = { growthForm: "uprightShrub", potCm: 12 };
 /** What was done with the hands, of any kind; the cautions and what it takes stand before the act. */
 export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label }: Props) {
   const router = useRouter();
+  const { timeZone } = useCollection();
   const plant = "plant" in on ? on.plant : null;
   const actedOn = plant ?? noPlant;
   const [warnings, setWarnings] = useState<readonly LabelObjection[]>([]);
@@ -111,9 +112,10 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
     done: (value) => {
       const { act: done } = form.getValues() as { act: unknown };
       keepRead(toldBefore(objectionsTo(done as Act), cautionsOfAct(done as Act)).map(({ id }) => id));
-      const told = (value.warnings ?? []) as readonly LabelObjection[];
       // What stood beside the button is not told again.
-      if (told.length > 0 && !plant?.courses) return setWarnings(told);
+      const before = labelBefore(done as Draft, form.getValues("at"), plant?.courses, timeZone).map(({ code }) => code);
+      const told = ((value.warnings ?? []) as readonly LabelObjection[]).filter(({ code }) => !before.includes(code));
+      if (told.length > 0) return setWarnings(told);
       router.push(then);
       router.refresh();
     },
@@ -260,9 +262,13 @@ function useAmountOf(
     if (!taken.includes(technique)) return form.setValue("act.technique", taken[0]!);
     const now = String(form.getValues("act.volumeMl") ?? "");
     const usual = String(volumeFor(technique, potCm));
-    // What it began with is an estimate as well.
-    proposed.current ??= String(begun ?? usual);
-    if (now === proposed.current || now === "" || now === String(volumeFor("dab", potCm)))
+    // What was planned begins with its own estimate; any other draft with that of a dab.
+    const first = proposed.current === null;
+    if (first && begun !== undefined) {
+      proposed.current = String(begun);
+      return;
+    }
+    if (first || now === proposed.current || now === String(volumeFor("dab", potCm)))
       form.setValue("act.volumeMl", usual);
     proposed.current = usual;
   }, [form, mix, technique, potCm, begun]);
@@ -325,10 +331,7 @@ function Against({
   // Cards, and ways to water, are no treatment of a plant, and good all the same.
   const treatment = done.kind !== "trap" && done.kind !== "culture" && cleanLookIn(done) === null;
   const pointless = treatment && pest !== undefined && !treats(done, pest);
-  const dose = done.kind === "mechanical" ? null : doseIn(done);
-  const when = new Date(String(at));
-  const label =
-    courses && dose && !Number.isNaN(+when) ? labelObjections([{ day: dayIn(when, timeZone), dose }], courses) : [];
+  const label = labelBefore(draft, at, courses, timeZone);
   const told = [
     ...(pointless ? [`It does nothing against ${pestNames[pest].toLowerCase()}: no treatment of this case.`] : []),
     ...label.map(labelSentence),
@@ -338,6 +341,21 @@ function Against({
       {sentence}
     </p>
   ));
+}
+
+/** What the label has against an act as it stands in the form; nothing where its courses are not known. */
+function labelBefore(
+  draft: Draft,
+  at: unknown,
+  courses: Courses | undefined,
+  timeZone: string,
+): readonly LabelObjection[] {
+  const read = anyAct.safeParse(askedFor(draft));
+  const when = new Date(String(at));
+  if (!courses || !read.success || Number.isNaN(+when)) return [];
+  // Hands and water have no label.
+  const dose = read.data.kind === "mechanical" ? null : doseIn(read.data);
+  return dose ? labelObjections([{ day: dayIn(when, timeZone), dose }], courses) : [];
 }
 
 /** A number as it is typed; null for none. */

@@ -103,7 +103,6 @@ export function SessionForm({
       </div>
       <div className="col-lg-7">
         <Panel title="Plant by plant, or all of them">
-          <NotSentYet />
           {group.last && (
             <Alert variant="success" role="status" className="d-flex flex-wrap gap-2 align-items-center">
               <span className="flex-grow-1">Written down for {plantsInWords(group.last.facts.length)}.</span>

@@ -24,9 +24,9 @@ export function useGroup(plants: readonly GroupPlant[]) {
   /** `at` is when it was, as the keeper says; null: now. */
   const write = (lines: readonly SessionLine[], at: string | null, note: string) => {
     const now = withOffset(new Date(), timeZone);
-    const facts = lines.map(({ plantId, act, caseId }) => {
+    const facts = lines.map(({ plantId, act, caseId, stepId }) => {
       const id = uuidv7();
-      const input = { id, plantId, placeId: null, caseId, stepId: null, act, at: at ?? now, note, alreadyDone: false };
+      const input = { id, plantId, placeId: null, caseId, stepId, act, at: at ?? now, note, alreadyDone: false };
       outbox.add({ kind: "act", input }, { collectionId, about: aboutOf(plantId), byClock: at === null });
       return { plantId, factId: id };
     });

@@ -2,9 +2,11 @@ import { doseOf, nextTreatment, planInForce } from "@/core/case/plans";
 import { placesInRecord } from "@/core/case/record";
 import { byCode } from "@/core/plants/codes";
 import { idIn } from "@/core/fields";
+import { groupBy } from "@/core/groupBy";
 import { isKnownPest, type PestId } from "@/core/pests/pests";
 import type { SessionPlant } from "@/core/session/session";
 import type { PlantCard } from "@/core/state/plantCard";
+import { together } from "@/db/query";
 import * as cases from "@/db/stores/cases";
 import * as places from "@/db/stores/places";
 import * as plantStates from "@/db/stores/plantStates";
@@ -47,35 +49,35 @@ export function groupAsked(who: unknown, id: unknown): GroupAsked | null {
 export async function readGroup(context: Context, asked: GroupAsked | null): Promise<GroupView> {
   const scope = scopeOf(context, "record");
   const day = today(context);
-  const [listed, open, all] = [await plantStates.list(scope), await cases.open(scope), await places.all(scope)];
+  const [listed, open, all] = await together(
+    scope,
+    () => plantStates.list(scope),
+    () => cases.open(scope),
+    () => places.all(scope),
+  );
   const { isWithin } = placesInRecord(all);
-  const infested = (pest: PestId) => new Set(open.filter((one) => one.pest === pest).map(({ plantId }) => plantId));
-  const belongs = {
-    place: (id: string) => (row: plantStates.ListedPlant) => isWithin(row.placeId, id),
-    pest: (pest: PestId) => {
-      const ids = infested(pest);
-      return (row: plantStates.ListedPlant) => ids.has(row.id);
-    },
-    atRisk: () => (row: plantStates.ListedPlant) => row.state === "atRisk",
-    apart: () => (row: plantStates.ListedPlant) => row.apart,
+  const infested = groupBy(open, ({ pest }) => pest);
+  const belongs = (row: plantStates.ListedPlant): boolean => {
+    switch (asked?.who) {
+      case "place":
+        return isWithin(row.placeId, asked.id);
+      case "pest":
+        return infested.get(asked.pest)?.some(({ plantId }) => plantId === row.id) ?? false;
+      case "atRisk":
+        return row.state === "atRisk";
+      case "apart":
+        return row.apart;
+      case undefined:
+        return false;
+    }
   };
-  const chosen = !asked
-    ? []
-    : listed.filter(
-        asked.who === "place"
-          ? belongs.place(asked.id)
-          : asked.who === "pest"
-            ? belongs.pest(asked.pest)
-            : belongs[asked.who](),
-      );
-  const taken = chosen.toSorted((a, b) => byCode(a.code, b.code)).slice(0, MOST);
-  const { records } =
-    taken.length > 0
-      ? await recordsOf(
-          scope,
-          taken.map(({ id }) => id),
-        )
-      : { records: [] };
+  const chosen = listed.filter(belongs).toSorted((a, b) => byCode(a.code, b.code));
+  const taken = chosen.slice(0, MOST);
+  const ids = taken.map(({ id }) => id);
+  const { records } = ids.length > 0 ? await recordsOf(scope, ids) : { records: [] };
+  const standing = [...groupBy(listed, ({ placeId }) => placeId)].map(
+    ([placeId, there]) => [placeId, there.length] as const,
+  );
   const byId = new Map(records.map((record) => [record.plant.id, record]));
   const names = new Map(all.map(({ id, name }) => [id, name]));
   return {
@@ -98,8 +100,11 @@ export async function readGroup(context: Context, asked: GroupAsked | null): Pro
     }),
     all: chosen.length,
     places: all
-      .map(({ id, name }) => ({ id, name, plants: listed.filter(belongs.place(id)).length }))
+      .map(({ id, name }) => ({
+        ...{ id, name },
+        plants: standing.reduce((sum, [placeId, n]) => sum + (isWithin(placeId, id) ? n : 0), 0),
+      }))
       .filter(({ plants }) => plants > 0),
-    pests: [...new Set(open.map(({ pest }) => pest))].map((pest) => ({ pest, plants: infested(pest).size })),
+    pests: [...infested].map(([pest, some]) => ({ pest, plants: new Set(some.map(({ plantId }) => plantId)).size })),
   };
 }

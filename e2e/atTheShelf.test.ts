@@ -100,6 +100,7 @@ describe("at the shelf", () => {
     await page.press("All of them");
     await page.press("Found something");
     await page.select("Pest", "Soft scale");
+    await page.press("Light: 3–10");
     await page.press("Save the find");
     await page.arrives(/^\/cases\//);
     await page.press("Make a plan");

@@ -107,6 +107,7 @@ const forms: readonly Form[] = [
     first: async (page) => {
       await page.press("All of them");
       await page.press("Found something");
+      await page.select("Pest", "Mealybugs");
     },
     good: { "Or the number you counted": "4", When: `${daysAgo(1)}T10:00`, Note: "" },
     submit: "Save the find",

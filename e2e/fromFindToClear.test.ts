@@ -149,6 +149,11 @@ describe("from a find to clear", () => {
     await page.open(`${plant}/look`);
     await page.press("All of them");
     await page.press("Found something");
+    // Nothing is chosen beforehand: whoever says nothing is asked.
+    await page.press("Save the find");
+    await page.sees("Choose one of the list.");
+    await page.select("Pest", "Mealybugs");
+    await page.press("Light: 3–10");
     await page.press("Save the find");
     await page.arrives(/^\/cases\//);
     await page.open(plant);

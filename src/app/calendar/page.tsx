@@ -21,6 +21,7 @@ export const metadata: Metadata = { title: "Calendar" };
 
 const weekdays = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as const;
 const MONTHS = 12;
+const WEEKS = 5;
 
 /** A month of all that is due, on the screen and on paper; and the private addresses other calendars read it from. */
 export default async function CalendarPage({ searchParams }: { searchParams: Promise<{ month?: string }> }) {
@@ -28,9 +29,12 @@ export default async function CalendarPage({ searchParams }: { searchParams: Pro
   const mark = await markNow(context);
   const now = today(context);
   const asked = (await searchParams).month;
-  const first = (asked && isDay(`${asked}-01`) ? `${asked}-01` : `${now.slice(0, 7)}-01`) as Day;
-  const [year, month] = [Number(first.slice(0, 4)), Number(first.slice(5, 7))];
-  const last = addDays(monthAt(year, month + 1), -1);
+  // From this week on, unless a month is asked for: on its last days a month shows what is over.
+  const ofMonth = asked !== undefined && isDay(`${asked}-01`);
+  const monday = addDays(now, 1 - weekdayOf(now));
+  const first = ofMonth ? (`${asked}-01` as Day) : monday;
+  const [year, month] = [Number((ofMonth ? first : now).slice(0, 4)), Number((ofMonth ? first : now).slice(5, 7))];
+  const last = ofMonth ? addDays(monthAt(year, month + 1), -1) : addDays(monday, 7 * WEEKS - 1);
   const entries = await readCalendar(context, first, last);
   const byDay = groupBy(entries, ({ day }) => day);
   const begin = addDays(first, 1 - weekdayOf(first));
@@ -45,24 +49,29 @@ export default async function CalendarPage({ searchParams }: { searchParams: Pro
       <style>{"@page { size: A4 landscape; margin: 10mm; }"}</style>
       <div className="d-flex flex-wrap gap-2 align-items-center mb-2">
         <h1 className="me-auto mb-0">
-          {monthNames[month - 1]} {year}
+          {ofMonth ? `${monthNames[month - 1]} ${year}` : "Five weeks from here"}
           <span className="only-print">, {name}</span>
         </h1>
-        <Link
-          className="btn btn-outline-primary no-print"
-          href={`/calendar?month=${monthAt(year, month - 1).slice(0, 7)}`}
-        >
-          Before
-        </Link>
-        <Link
-          className="btn btn-outline-primary no-print"
-          href={`/calendar?month=${monthAt(year, month + 1).slice(0, 7)}`}
-        >
-          After
-        </Link>
+        {ofMonth ? (
+          <>
+            <Link className="btn btn-outline-primary no-print" href={addressOf(year, month - 1)}>
+              Before
+            </Link>
+            <Link className="btn btn-outline-primary no-print" href={addressOf(year, month + 1)}>
+              After
+            </Link>
+            <Link className="btn btn-outline-primary no-print" href="/calendar">
+              From here
+            </Link>
+          </>
+        ) : (
+          <Link className="btn btn-outline-primary no-print" href={addressOf(year, month)}>
+            By months
+          </Link>
+        )}
         <PrintMonth />
       </div>
-      {entries.length === 0 && <p>Nothing is due in this month.</p>}
+      {entries.length === 0 && <p>Nothing is due in this time.</p>}
       <table className="month">
         <thead>
           <tr>
@@ -87,7 +96,10 @@ export default async function CalendarPage({ searchParams }: { searchParams: Pro
                     {!outside && (
                       <>
                         <span className="month-day">
-                          <span className="month-number">{Number(day.slice(8))}</span>
+                          <span className="month-number">
+                            {Number(day.slice(8))}
+                            {!ofMonth && (day === first || day.endsWith("-01")) && ` ${monthOf(day)}`}
+                          </span>
                           <span className="month-name">{dayInWords(day)}</span>
                         </span>
                         <ul>
@@ -129,6 +141,10 @@ export default async function CalendarPage({ searchParams }: { searchParams: Pro
     </>
   );
 }
+
+const monthOf = (day: Day) => monthNames[Number(day.slice(5, 7)) - 1]!;
+
+const addressOf = (year: number, month: number) => `/calendar?month=${monthAt(year, month).slice(0, 7)}`;
 
 function monthAt(year: number, month: number): Day {
   const index = year * MONTHS + month - 1;

@@ -10,7 +10,7 @@ import { recordLookAction } from "@/app/_parts/actions";
 import { outbox } from "@/app/_parts/outbox";
 import { useOutbox } from "@/app/_parts/useOutbox";
 import { recordLook } from "@/core/facts/kinds/look";
-import { severityIds } from "@/core/inspection/severity";
+import { severityIds, severityOf, type SeverityId } from "@/core/inspection/severity";
 import { toolIds, type ToolId } from "@/core/inspection/tools";
 import { marksNewLeaves } from "@/core/inspection/newGrowth";
 import { pestIds, type PestId } from "@/core/pests/pests";
@@ -35,11 +35,12 @@ interface Props {
   all: boolean;
 }
 
-const newFind = (pest: PestId) => ({
+/** Nobody has said yet what it is and how many, but for a pest that is known to be there. */
+const newFind = (pest: PestId | undefined) => ({
   id: uuidv7(),
   caseId: uuidv7(),
-  pest,
-  severity: "light" as const,
+  pest: (pest ?? "") as PestId,
+  severity: "" as SeverityId,
   count: "" as string | number | null,
   removed: false,
 });
@@ -84,9 +85,23 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
     },
   });
   const finds = useFieldArray({ control: form.control, name: "finds", keyName: "key" });
+  /** A number that was counted says its class. */
+  const classed = () => {
+    for (const [i, { count, severity }] of form.getValues("finds").entries()) {
+      const counted = Number(count);
+      if (!severity && Number.isInteger(counted) && counted >= 1)
+        form.setValue(`finds.${i}.severity`, severityOf(counted));
+    }
+  };
   const found = finds.fields.length;
   return (
-    <form onSubmit={submit} noValidate>
+    <form
+      onSubmit={(event) => {
+        classed();
+        return submit(event);
+      }}
+      noValidate
+    >
       <ChoiceField form={form} name="tool" label="With what" options={toolIds.map((id) => [id, toolNames[id]])} />
       <SpotsField form={form} name="spots" label="Which places you looked at" growthForm={growthForm} />
       <div className="mb-3">
@@ -106,7 +121,7 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
             form={form}
             name={`finds.${i}.pest`}
             label="Pest"
-            options={pestIds.map((id) => [id, pestNames[id]])}
+            options={[["", "Choose"], ...pestIds.map((id) => [id, pestNames[id]] as const)]}
           />
           <ChoiceField
             form={form}
@@ -148,7 +163,7 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
       <LongAgoField form={form} at="at" name="longAgo" />
       <NoteField form={form} name="note" label="Note" />
       <SubmitRow form={form} trouble={trouble} label={found === 0 ? "Nothing found" : "Save the find"}>
-        <Button variant="outline-primary" onClick={() => finds.append(newFind(openPests[found] ?? "mealybug"))}>
+        <Button variant="outline-primary" onClick={() => finds.append(newFind(openPests[found]))}>
           {found === 0 ? "Found something" : "Found another pest"}
         </Button>
         {found === 0 && (

@@ -89,6 +89,24 @@ describe("what a plant may carry unseen", () => {
     expect(carries(plant({}))).toEqual({ pCarries: 0, pUnseen: 1, routes: [0] });
   });
 
+  // Closed form: at the moment itself what is left is there with just that chance, however many it may be.
+  it.each([
+    [0.02, 0.02],
+    [0.3, 12],
+    [1, 80],
+  ])("of what may be left of a case with %s, %s expected, it carries it with that chance at once", (pAny, expected) => {
+    const pest = pestOf("mealybug");
+    const types = [1, ...Array.from({ length: 200 }, () => 0)];
+    const now = { pest, sites: sitesOn("trailingVine", "mealybug"), dailyMeanC: [22], timeStepDays: 0.5 };
+    const remains = { pAny, expected, types };
+    const asked = { ...now, fromDays: 3, arrival: remains, streams: [], events: [], looks: [], asOfDays: 3 };
+    const { pCarries, routes } = reckonCarriage(asked);
+    expect(pCarries).toBeCloseTo(pAny, 5);
+    expect(routes).toEqual([1]);
+    // Weeks on some lines have ended by themselves.
+    expect(reckonCarriage({ ...asked, asOfDays: 40 }).pCarries).toBeLessThan(pAny);
+  });
+
   // Facts of the trade; common practice, no source.
   it("weekly clean looks: it falls faster with a loupe than with the eye", () => {
     const after = (tool: ToolId) =>

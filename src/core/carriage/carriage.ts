@@ -152,9 +152,13 @@ export function colonyIn(arrival: CarriageQuestion["arrival"], course: Course, f
  */
 function sizeOf(arrival: CarriageQuestion["arrival"]): { readonly expected: number; readonly mean: number } {
   if ("share" in arrival) return { expected: arrival.share * arrival.mean, mean: arrival.mean };
-  const { pAny, expected } = arrival;
+  const { expected } = arrival;
+  const pAny = Math.min(arrival.pAny, CERTAIN);
   return { expected, mean: pAny > 0 ? Math.max(0, expected / pAny - 1) : 0 };
 }
+
+/** Nothing is surer than this: what is certain could not be blamed on anything beside it. */
+const CERTAIN = 1 - 1e-6;
 
 /** 1 − e^log, without loss where that is next to nothing. */
 function lessThan1(log: number): number {

@@ -154,7 +154,9 @@ export function askOrigin(
 ): AskedOrigin | null {
   const until = spread.clock(openedAt);
   const timed = timedPlant(asked, spread.clock, until);
-  const found = asked.looks.find(({ at, finds }) => +at === +openedAt && finds.some((find) => find.pest === pest));
+  const found = standing(asked.looks).find(
+    ({ at, finds }) => +at === +openedAt && finds.some((find) => find.pest === pest),
+  );
   if (!found) return null;
   const sides = found.turned ? 1 : ONE_SIDE;
   return {

@@ -43,6 +43,9 @@ export default async function PlacePage({ params }: { params: Promise<{ id: stri
             {placeKindNames[place.kind]}, {warmthInWords(place.meanC)}
           </p>
         </div>
+        <Link className="btn btn-outline-primary" href={`/session?who=place&id=${place.id}`}>
+          Treat its plants
+        </Link>
         <Link className="btn btn-outline-primary" href={`/benches/places/${place.id}/act`}>
           Write down an act
         </Link>

@@ -13,6 +13,7 @@ import { guestsDue, type GuestsDue } from "@/core/rooms/guests";
 import {
   inSeason,
   isProne,
+  mixOn,
   nextRound,
   roundMixes,
   sparedFrom,
@@ -115,19 +116,22 @@ export async function readPrevention(context: Context): Promise<PreventionView> 
   const chosen = ofKind(running, "prevention")[0] ?? null;
   const lineOf = (
     { plant, record }: (typeof asked)[number],
-    mix: MixId,
+    chosenMix: MixId,
     technique: TechniqueId,
     on: Day,
-  ): RoundLine => ({
-    plant: cardOf(rows.get(plant.plantId)!, day),
-    act: {
-      ...{ kind: "contact", mix, technique, volumeMl: volumeFor(technique, record.plant.potCm) },
-      spots: spotsFor(technique, record.plant.growthForm),
-    },
-    minutes: plant.minutes,
-    against: objections(plant.bearer, mix, technique),
-    on,
-  });
+  ): RoundLine => {
+    const mix = mixOn(plant.bearer, chosenMix);
+    return {
+      plant: cardOf(rows.get(plant.plantId)!, day),
+      act: {
+        ...{ kind: "contact", mix, technique, volumeMl: volumeFor(technique, record.plant.potCm) },
+        spots: spotsFor(technique, record.plant.growthForm),
+      },
+      minutes: plant.minutes,
+      against: objections(plant.bearer, mix, technique),
+      on,
+    };
+  };
   const roundOf = (): PreventionView["running"] => {
     if (!chosen) return null;
     const { mix, technique, who, minutes, helpers, dryingPots, fromMonth, untilMonth } = chosen.chosen;

@@ -150,7 +150,14 @@ function Running({
           label="Sprayed"
           lines={tonight.map(({ plant, act, against }) => ({
             ...{ plantId: plant.id, code: plant.code, name: plant.name, acts: [act] },
-            told: act.kind === "contact" ? [`about ${millilitres(act.volumeMl)}`] : [],
+            told:
+              act.kind === "contact"
+                ? [
+                    // One that bears less has a can of its own.
+                    ...(act.mix === chosen.mix ? [] : [mixNames[act.mix]]),
+                    `about ${millilitres(act.volumeMl)}`,
+                  ]
+                : [],
             careful: [...new Set(against.map(({ code }) => objectionSentences[code]))],
           }))}
         />

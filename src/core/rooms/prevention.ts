@@ -2,9 +2,11 @@ import { addDays, type Day } from "../climate/days";
 import { groupBy } from "../groupBy";
 import { exp, ln1p } from "../numerics/exponential";
 import type { PestId } from "../pests/pests";
-import type { MixId } from "../mixing/mixes";
+import { mixes, type MixId } from "../mixing/mixes";
+import { potencyOf } from "../mixing/potency";
 import type { TechniqueId } from "../remedies/remedies";
 import { restsDry, type Bearer } from "../suitability/bearer";
+import { mixFor } from "../suitability/mixFor";
 import { objections } from "../suitability/suitability";
 import { leftAfter, onwardAt } from "./roundEffect";
 
@@ -37,6 +39,15 @@ export interface RoundMix {
 }
 
 /**
+ * The mix that a plant gets in a round: the round's own, or the milder one of the same remedy that it bears: thin leaves 1 %, thick
+ * leaves 2 %, two cans in one round (common practice, no source). @example mixOn(hoya, "oil2") // "oil2"
+ */
+export function mixOn(bearer: Bearer, mix: MixId): MixId {
+  const borne = mixFor(mixes[mix].remedy, bearer);
+  return potencyOf(borne) < potencyOf(mix) ? borne : mix;
+}
+
+/**
  * Why a plant is left out of a round; null where it has its turn. Spared are open flowers, what does not bear it, plants where
  * predators are at work, plants that rest dry, and those in a case, which have a plan of their own. Source: common practice.
  */
@@ -48,7 +59,7 @@ export function sparedFrom(
   const { today, helpers } = bearer;
   if (today && helpers?.aliveUntil && today <= helpers.aliveUntil) return "helpers";
   if (restsDry(bearer)) return "resting";
-  const refused = objections(bearer, mix, technique).filter(({ level }) => level === "refuse");
+  const refused = objections(bearer, mixOn(bearer, mix), technique).filter(({ level }) => level === "refuse");
   if (refused.some(({ code }) => code === "smotherFlowers") || bearer.inFlower) return "flowers";
   return refused.length > 0 ? "notBorne" : null;
 }
@@ -114,7 +125,9 @@ export function worthOf(
     else treated.add(plant);
   }
   const left = (plant: RoundPlant, pest: PestId) =>
-    treated.has(plant) ? leftAfter({ pest, form: plant.bearer.form, ...round, meanC: plant.meanC }) : 1;
+    treated.has(plant)
+      ? leftAfter({ pest, form: plant.bearer.form, ...round, mix: mixOn(plant.bearer, round.mix), meanC: plant.meanC })
+      : 1;
   const all = [...treated];
   const sum = (of: (plant: RoundPlant) => number) => all.reduce((total, plant) => total + of(plant), 0);
   return {
@@ -125,7 +138,8 @@ export function worthOf(
     ),
     minutes: sum(({ minutes }) => minutes),
     volumeMl: sum(({ volumeMl }) => volumeMl),
-    withCare: all.filter(({ bearer }) => objections(bearer, round.mix, round.technique).length > 0).length,
+    withCare: all.filter(({ bearer }) => objections(bearer, mixOn(bearer, round.mix), round.technique).length > 0)
+      .length,
     spared,
   };
 }

@@ -9,7 +9,7 @@ import { inBatches, workDaysBetween } from "./batches";
 import { whatFeeds, type PlaceRecord } from "./feeding";
 import { guestsDue } from "./guests";
 import { paceAt, pacesAt } from "./pace";
-import { infestedAt, inSeason, nextRound, sparedFrom, worthOf, type RoundPlant } from "./prevention";
+import { infestedAt, inSeason, mixOn, nextRound, sparedFrom, worthOf, type RoundPlant } from "./prevention";
 import { leftAfter, onwardAt } from "./roundEffect";
 import { ofKind, runningProgrammes } from "./running";
 import {
@@ -159,6 +159,13 @@ describe("rounds of prevention", () => {
   const plant = (over: Partial<RoundPlant> = {}): RoundPlant => ({
     ...{ plantId: "p", bearer: bearer(), prone: [], inCase: false, carries: [{ pest: "mealybug", p: 0.1 }] },
     ...{ placeId: "shelf", meanC: 22, minutes: 5, volumeMl: 200, ...over },
+  });
+
+  // Common practice, no source: thin leaves 1 %, thick leaves 2 %: two cans, one round.
+  it("of oil gives thin leaves the weaker mix, and nobody a stronger one than the round's", () => {
+    expect(mixOn(bearer(), "oil2")).toBe("oil2");
+    expect(mixOn(bearer({ sensitivities: ["thinLeaf"] }), "oil2")).toBe("oil1");
+    expect(mixOn(bearer(), "oil1")).toBe("oil1");
   });
 
   it("spare open flowers, what does not bear it, predators at work, dry rest, and what is in a case", () => {

@@ -47,7 +47,7 @@ export function groupAsked(who: unknown, id: unknown): GroupAsked | null {
 
 /** The plants of a session with all that bears on what is done to them, and the groups that may be chosen. */
 export async function readGroup(context: Context, asked: GroupAsked | null): Promise<GroupView> {
-  const scope = scopeOf(context, "record");
+  const scope = scopeOf(context, "read");
   const day = today(context);
   const [listed, open, all] = await together(
     scope,

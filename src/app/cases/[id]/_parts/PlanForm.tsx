@@ -99,7 +99,9 @@ export function PlanForm(props: Props) {
   const take = ({ share, plan }: DatedProgress) =>
     setSoFar((before) => {
       const plans = before?.key === key ? before.plans : [];
-      return { key, share, plans: plan ? [...plans, plan] : plans };
+      // The same may be asked once more before it was answered: a way that is known already stands once.
+      const others = plan ? plans.filter(({ approach }) => approach !== plan.approach) : plans;
+      return { key, share, plans: plan ? [...others, plan] : plans };
     });
   const compared = useAnswer(reckoner, (remote) => remote.compare(file, question, proxy(take)), key);
   // Answers to an earlier question are not shown under a new one.

@@ -5,7 +5,7 @@ import Button from "react-bootstrap/Button";
 export function PrintMonth() {
   return (
     <Button className="no-print" onClick={() => print()}>
-      Print the month
+      Print
     </Button>
   );
 }

@@ -73,7 +73,7 @@ export function reckonCarriage(question: CarriageQuestion, course = new Course(q
     if (coming > 0) {
       for (let i = 0; i < futures; i++) logs[i]! += coming * course.lostAt(step, i);
       const unlike = course.lostAt(step, UNSEEN) - course.lostAt(step, GONE);
-      for (let k = 0; k < flows.length; k++) byStream[k]! += at(flows[k]!, step) * unlike;
+      for (let k = 0; k < flows.length; k++) byStream[k]! += comingAt(flows[k]!, step) * unlike;
     }
     // Nothing that came before makes more of a difference than the type that makes most; looks lie between the two.
     if (mayMiss > 0 && course.apartAt(step) * before[step - begin]! < mayMiss * (logs[UNSEEN]! - logs[GONE]!)) {
@@ -115,13 +115,13 @@ export function flowOf({ fromDays, untilDays, perDay }: FounderStream, dt: numbe
   return { from, perStep };
 }
 
-export function at({ from, perStep }: Flow, step: number): number {
+export function comingAt({ from, perStep }: Flow, step: number): number {
   return perStep[step - from] ?? 0;
 }
 
 function sumAt(flows: readonly Flow[], step: number): number {
   let sum = 0;
-  for (let k = 0; k < flows.length; k++) sum += at(flows[k]!, step);
+  for (let k = 0; k < flows.length; k++) sum += comingAt(flows[k]!, step);
   return sum;
 }
 

@@ -1,6 +1,6 @@
-import { ln } from "../numerics/exponential";
+import { exp, ln } from "../numerics/exponential";
 import type { PerSite } from "../population/sites";
-import { at, colonyIn, flowOf, reckonCarriage, type CarriageQuestion } from "./carriage";
+import { colonyIn, comingAt, flowOf, reckonCarriage, type CarriageQuestion } from "./carriage";
 import { AGAIN, Course, UNSEEN } from "./course";
 
 /** A look that found something, on a plant on which nothing had been seen before. */
@@ -41,17 +41,17 @@ export function reckonOrigin(question: CarriageQuestion, { see, found }: FirstFi
     let finds = 0;
     let all = 0;
     for (let step = begin; step < end; step++) {
-      finds += at(flow, step) * chance(step);
-      all += at(flow, step) * number(step);
+      finds += comingAt(flow, step) * chance(step);
+      all += comingAt(flow, step) * number(step);
     }
     let sum = 0;
     for (let step = begin; step < end; step++) {
-      const coming = at(flow, step) * chance(step);
+      const coming = comingAt(flow, step) * chance(step);
       // Whoever came in this step is seen with those of the same way that came on others.
       if (coming > 0) sum += coming * likely(number(step) / chance(step) + all);
     }
     // Of a stream that would be found more than once it counts once.
-    return finds > 0 ? (sum * (1 - Math.exp(-finds))) / finds : 0;
+    return finds > 0 ? (sum * (1 - exp(-finds))) / finds : 0;
   });
   const came = (future: number) => colonyIn(question.arrival, course, future);
   const pFind = came(UNSEEN) - came(AGAIN);
@@ -66,5 +66,5 @@ function geometric(found: number, mean: number, by: number): number {
   const more = Math.max(0, mean - 1) * by;
   const past = Math.max(0, found - 1);
   if (more === 0) return past === 0 ? 1 : 0;
-  return Math.exp(past * ln(more / (1 + more))) / (1 + more);
+  return exp(past * ln(more / (1 + more))) / (1 + more);
 }

@@ -1,6 +1,7 @@
 /**
  * What plants are called in shops and among friends, by genus: beside the names that stand with the genera. In small letters, without
- * apostrophes and hyphens. From memory; common practice, no source.
+ * apostrophes and hyphens; plurals follow by themselves. They are only understood and never shown: some are not fit to be said. From
+ * memory; common practice, no source.
  */
 export const commonNames: Readonly<Record<string, string>> = {
   Adenium: "impala lily, mock azalea",
@@ -38,7 +39,6 @@ export const commonNames: Readonly<Record<string, string>> = {
   Capsicum:
     "chili, chile, chilli pepper, chili pepper, bell pepper, sweet pepper, jalapeno, habanero, paprika, ornamental pepper",
   Carnegiea: "saguaro cactus, giant cactus",
-  Caryota: "fishtail",
   Catasetum: "monkey goblet orchid",
   Cattleya: "corsage orchid, queen of orchids, cattleya orchid",
   Cephalocereus: "old man of mexico",
@@ -46,22 +46,22 @@ export const commonNames: Readonly<Record<string, string>> = {
   Ceropegia: "rosary vine, chain of hearts, string of needles, sweetheart vine, hearts on a string",
   Chamaedorea: "parlor palm, neanthe bella, bamboo palm, neanthe bella palm, reed palm, metallic palm",
   Chamaerops: "mediterranean fan palm, european fan palm",
-  Chlorophytum: "airplane plant, ribbon plant, spider ivy, spider plants, mandarin plant, fire flash",
+  Chlorophytum: "airplane plant, ribbon plant, spider ivy, spider plants, fire flash",
   Chrysalidocarpus: "areca palm, bamboo areca, areca",
   Cissus: "kangaroo vine, oakleaf ivy, begonia vine, rex begonia vine, grape leaf ivy",
   Citrus:
     "lemon tree, orange tree, calamondin orange, lime tree, key lime, meyer lemon, kumquat, mandarin, tangerine, grapefruit, kaffir lime, makrut lime, yuzu",
-  Cleistocactus: "silver torch cactus, monkey tail cactus, monkeys tail, rat tail cactus",
+  Cleistocactus: "silver torch cactus, monkey tail cactus, monkeys tail",
   Clivia: "kaffir lily, natal lily, flame lily",
   Codiaeum: "garden croton, petra croton",
   Coffea: "coffee plant, coffee tree, arabica coffee",
   Colocasia: "taro root, black magic elephant ear",
   Columnea: "flying goldfish plant",
-  Conophytum: "dumplings, cone plant",
+  Conophytum: "cone plant",
   Cordyline: "hawaiian ti, ti leaf, good luck plant, red sister",
   Coriandrum: "cilantro",
   Crassula:
-    "jade, jade tree, jade plants, string of buttons, gollum jade, hobbit jade, baby necklace, watch chain, campfire plant, propeller plant, lucky plant, dwarf jade",
+    "jade, jade tree, jade plants, string of buttons, gollum jade, hobbit jade, baby necklace, watch chain, campfire plant, propeller plant, dwarf jade",
   Cryptanthus: "starfish plant, zebra bromeliad",
   Ctenanthe: "never never plant, fishbone prayer plant, bamburanta",
   Curio:
@@ -75,7 +75,7 @@ export const commonNames: Readonly<Record<string, string>> = {
   Dieffenbachia: "leopard lily, dumbcane, tropic snow",
   Dionaea: "venus flytrap, flytrap",
   Dischidia: "string of nickels, million hearts, watermelon dischidia, urn vine, ant plants",
-  Disocactus: "rattail cactus, fern leaf cactus",
+  Disocactus: "rat tail cactus, rattail cactus, fern leaf cactus",
   Dracaena:
     "dragon plant, song of india, lucky bamboo, madagascar dragon tree, mass cane, janet craig, lemon lime dracaena, corn cane, red edged dracaena, gold dust dracaena, song of jamaica, ribbon dracaena",
   Drosera: "cape sundew, spoonleaf sundew",
@@ -89,11 +89,10 @@ export const commonNames: Readonly<Record<string, string>> = {
     "queen of the night, fishbone cactus, ric rac cactus, zig zag cactus, fish bone cactus, dutchmans pipe cactus",
   Epipremnum:
     "golden pothos, marble queen, neon pothos, marble queen pothos, devils ivy, hunters robe, cebu blue, cebu blue pothos, jade pothos, manjula pothos, money plant, ceylon creeper, dragon tail",
-  Episcia: "",
   Espostoa: "peruvian old man cactus, snowball cactus, peruvian old man",
   Euphorbia:
     "poinsettia, pencil cactus, pencil tree, african milk tree, cathedral cactus, crown of thorns plant, candelabra cactus, baseball plant, christ plant, christ thorn, firesticks, sticks on fire, dragon bones, good luck cactus, corncob cactus, medusas head, cow horn, desert candle",
-  Fatsia: "paper plant, castor oil plant, false castor oil plant",
+  Fatsia: "castor oil plant, false castor oil plant",
   Faucaria: "tigers jaws, tiger jaw",
   Fenestraria: "babies toes, window plant",
   Ferocactus: "fishhook barrel, fish hook barrel cactus, devils tongue cactus, fire barrel cactus, blue barrel cactus",
@@ -106,7 +105,7 @@ export const commonNames: Readonly<Record<string, string>> = {
   Gasteria: "cow tongue, cows tongue, lawyers tongue, ox tongue plant, dutch wings",
   Goeppertia: "orbifolia, rattlesnake calathea, peacock calathea, medallion calathea, velvet calathea, eternal flame",
   Graptopetalum: "mother of pearl plant, ghost plants, leatherpetal",
-  Guzmania: "guzmania bromeliad, bromeliad, orange star",
+  Guzmania: "guzmania bromeliad, orange star",
   Gymnocalycium: "moon cactus, ruby ball, ruby ball cactus, grafted cactus, hibotan cactus, chin cacti",
   Haemanthus: "elephants tongue, paintbrush lily, cape tulip",
   Hatiora: "dancing bones, drunkards dream, spice cactus",
@@ -119,8 +118,8 @@ export const commonNames: Readonly<Record<string, string>> = {
   Hippeastrum: "amaryllis bulb, christmas amaryllis, knights star lily",
   Homalomena: "emerald gem",
   Howea: "sentry palm, paradise palm, kentia",
-  Hoya: "waxflower, wax vine, wax flower, hindu rope, hindu rope plant, porcelainflower, shooting star hoya, sweetheart hoya, valentine hoya, heart leaf hoya, honey plant",
-  Huernia: "zebra huernia, owl eyes, life saver plant, life saver cactus, dragon flower",
+  Hoya: "waxflower, wax vine, wax flower, hindu rope, hindu rope plant, porcelainflower, shooting star hoya, sweetheart hoya, valentine hoya, heart leaf hoya",
+  Huernia: "zebra huernia, owl eyes, life saver plant, life saver cactus",
   Hypoestes: "freckle face, pink dot, measles plant, pink splash, polka dot plants, flamingo plant",
   Impatiens: "new guinea impatiens, sultana, touch me not",
   Jasminum: "arabian jasmine, pink jasmine, winter jasmine, sambac, poets jasmine, white jasmine",
@@ -128,7 +127,7 @@ export const commonNames: Readonly<Record<string, string>> = {
   Kalanchoe:
     "panda plant, widows thrill, mother of millions, alligator plant, flapjack plant, flapjacks, paddle plant, paddle kalanchoe, felt bush, chandelier plant, velvet elephant ear, chocolate soldier, pink butterflies, christmas kalanchoe, donkey ears, lavender scallops, teddy bear plant, devils backbone, copper spoons",
   Lactuca: "leaf lettuce, romaine, cut and come again lettuce",
-  Laurus: "bay laurel, bay tree, sweet bay, laurel",
+  Laurus: "bay laurel, bay tree, sweet bay",
   Lavandula: "english lavender, french lavender, spanish lavender",
   Ledebouria: "wood hyacinth, silver squills",
   Lithops: "living stone, living stone plant, pebble plant, stone plant, stoneface, flowering stones",
@@ -149,10 +148,9 @@ export const commonNames: Readonly<Record<string, string>> = {
     "cheese plant, swiss cheese vine, swiss cheese, fruit salad plant, five holes plant, monkey mask, monkey leaf, mexican breadfruit, split leaf monstera",
   Musa: "banana tree, dwarf banana, dwarf cavendish, banana palm, blood banana",
   Neoregelia: "fingernail plant, painted fingernail, heart of flame",
-  Nepenthes: "tropical pitcher plant, monkey cups, monkey cup, asian pitcher plant",
+  Nepenthes: "tropical pitcher plant, monkey cup, asian pitcher plant",
   Nephrolepis:
     "kimberly queen fern, fishbone fern, ladder fern, lemon button fern, fluffy ruffle fern, cotton candy fern, boston ferns, macho fern",
-  Nerium: "",
   Ocimum:
     "thai basil, sweet basil, holy basil, tulsi, genovese basil, purple basil, basil seedling, lemon basil, greek basil",
   Olea: "olive tree, olive bonsai",
@@ -160,7 +158,7 @@ export const commonNames: Readonly<Record<string, string>> = {
   Opuntia:
     "bunny ears, bunny ears cactus, bunny ear cactus, paddle cactus, angels wings cactus, polka dot cactus, nopal, beavertail cactus, cholla, eves needle, eves pin, pad cactus",
   Origanum: "greek oregano, sweet marjoram, wild marjoram",
-  Oxalis: "purple shamrock, shamrock, shamrock plant, love plant, wood sorrel, false shamrock plant, butterfly plant",
+  Oxalis: "purple shamrock, shamrock, shamrock plant, wood sorrel, false shamrock plant",
   Pachira: "guiana chestnut, malabar chestnut, braided money tree, saba nut, guiana chestnut tree",
   Pachycereus: "mexican fence post, totem pole cactus, mexican giant cardon",
   Pachyphytum: "moonstone plant, moonstone, thick leaf plant, pearly moonstones",
@@ -172,8 +170,7 @@ export const commonNames: Readonly<Record<string, string>> = {
   Peperomia:
     "watermelon peperomia, emerald ripple, string of turtles, turtle string, baby rubber, ripple peperomia, raindrop peperomia, rat tail peperomia, trailing jade, pepper elder, happy bean, ruby glow, hope peperomia, coin leaf peperomia, pepper face, american rubber plant",
   Petroselinum: "curly parsley, flat parsley, italian parsley",
-  Phalaenopsis:
-    "moth orchids, phal, phals, phal orchid, supermarket orchid, mini moth orchid, butterfly orchid, moon orchid",
+  Phalaenopsis: "moth orchids, phal, phal orchid, supermarket orchid, mini moth orchid, butterfly orchid, moon orchid",
   Philodendron:
     "heartleaf philodendron, heart leaf, heartleaf, heart leaf plant, pink princess, brasil, birkin, prince of orange, fiddle leaf philodendron, horsehead philodendron, velvet leaf philodendron, micans, white knight, white princess, xanadu, swiss cheese philodendron, lacy tree philodendron, red emerald, imperial red, moonlight philodendron, silver sword, mccolleys finale, burle marx",
   Phlebodium: "blue star, golden polypody, blue fern, golden serpent fern, bear paw fern",
@@ -189,7 +186,7 @@ export const commonNames: Readonly<Record<string, string>> = {
     "coleus, spur flower, mexican mint, cuban oregano, indian borage, lobster flower, painted nettle, creeping charlie, silver plectranthus",
   Pleiospilos: "mimicry plant, living granite, split rock plant, split rocks, cloven stone",
   Polyscias:
-    "dinner plate aralia, fabian aralia, balfour aralia, parsley aralia, aralia, geranium leaf aralia, stump aralia, chicken gizzard",
+    "dinner plate aralia, fabian aralia, balfour aralia, parsley aralia, geranium leaf aralia, stump aralia, chicken gizzard",
   Portulacaria: "dwarf jade plant, spekboom, miniature jade, porkbush, rainbow bush, elephants food, elephant food",
   Pteris:
     "silver ribbon fern, cretan brake, table fern, silver lace fern, tricolor fern, silver brake fern, spider fern",
@@ -206,10 +203,9 @@ export const commonNames: Readonly<Record<string, string>> = {
   Sarracenia: "american pitcher plant, purple pitcher plant, yellow pitcher plant",
   Saxifraga: "strawberry begonia, strawberry saxifrage, creeping saxifrage, rockfoil",
   Schefflera:
-    "dwarf umbrella tree, arboricola, octopus tree, dwarf schefflera, starleaf, parasol plant, hawaiian schefflera, umbrella bonsai, umbrella trees, gold capella",
+    "dwarf umbrella tree, arboricola, octopus tree, dwarf schefflera, starleaf, parasol plant, umbrella plant, hawaiian schefflera, umbrella bonsai, umbrella trees, gold capella",
   Schlumbergera: "thanksgiving cactus, holiday cactus, zygocactus, crab cactus, christmas cacti, xmas cactus",
-  Scindapsus:
-    "satin pothos plant, silver pothos, silver vine, silver philodendron, silvery ann, satin philodendron, silver satin",
+  Scindapsus: "silver pothos, silver vine, silver philodendron, silvery ann, satin philodendron, silver satin",
   Sedum:
     "burros tail, donkeys tail, donkey tail, jelly bean plant, jelly beans, jelly bean succulent, lambs tail, horses tail, coppertone stonecrop, pork and beans, coral beads",
   Selaginella: "club moss, spikemoss, frosty fern, peacock fern, trailing spikemoss, clubmoss",
@@ -219,7 +215,7 @@ export const commonNames: Readonly<Record<string, string>> = {
   Solanum:
     "tomato seedling, cherry tomato, tomato plant, tomatoes, eggplant, jerusalem cherry, potato, potato vine, winter cherry",
   Soleirolia: "mind your own business, angels tears, babys tears plant, peace in the home, corsican creeper",
-  Spathiphyllum: "white sail, spathe flower, white flag, peace lilies, closet plant, sensation peace lily",
+  Spathiphyllum: "white sail, spathe flower, white flag, peace lilies, sensation peace lily",
   Stapelia: "starfish cactus, starfish flower, toad plant, carrion plant, zulu giant",
   Stephanotis: "bridal wreath, wax flower vine, hawaiian wedding flower, bridal veil vine",
   Strelitzia:
@@ -231,7 +227,7 @@ export const commonNames: Readonly<Record<string, string>> = {
   Thaumatophyllum: "split leaf philodendron, lacy tree, horsehead, selloum, hope philodendron, cut leaf philodendron",
   Thymus: "lemon thyme, creeping thyme, common thyme, thyme plant",
   Tillandsia:
-    "air plants, airplant, airplants, spanish moss, pink quill, pink quill plant, ball moss, sky plant, medusa air plant",
+    "air plants, airplant, spanish moss, pink quill, pink quill plant, ball moss, sky plant, medusa air plant",
   Titanopsis: "jewel plant, living jewel, carpet leaf",
   Tradescantia:
     "wandering jew, wandering dude, spiderwort, silver inch plant, boat lily, moses in the cradle, purple heart, purple queen, oyster plant, nanouk, inchplant, inch plants, moses in a cradle, white velvet tradescantia, fantasy venice, cobweb spiderwort, striped inch plant",
@@ -242,7 +238,7 @@ export const commonNames: Readonly<Record<string, string>> = {
   Yucca:
     "spineless yucca, giant yucca, yucca cane, adams needle, stick yucca, yucca palm, spanish bayonet, joshua tree",
   Zamia: "coontie, cardboard plant, jamaican sago",
-  Zamioculcas: "zz plant, zz, zz plants, zanzibar gem, eternity plant, aroid palm, raven zz, raven zz plant",
+  Zamioculcas: "zz plant, zz, zanzibar gem, eternity plant, aroid palm, raven zz, raven zz plant",
 };
 
 /** Of names that several genera bear the one that is usually meant; of others whoever has the plant is asked. */
@@ -262,11 +258,6 @@ export const usuallyMeant: Readonly<Record<string, string>> = {
   "shrimp plant": "Justicia",
   "sea urchin cactus": "Echinopsis",
   "blue chalksticks": "Curio",
-  "peacock plant": "Calathea",
-  "rat tail cactus": "Cleistocactus",
-  "rattlesnake plant": "Goeppertia",
-  "leopard lily": "Dieffenbachia",
-  "umbrella plant": "Schefflera",
 };
 
 /** Words that say how a plant is, and not which: they stand beside its name. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { commonNames, usuallyMeant } from "./commonNames";
-import { genusNamed } from "./genera";
+import { genera, genusNamed } from "./genera";
 import { commonNamesKnown, genusIn } from "./genusIn";
 
 // Common practice, no source: what these are called.
@@ -9,6 +9,15 @@ describe("the genus in a name as people write it", () => {
     expect(commonNamesKnown).toBeGreaterThan(600);
     for (const genus of [...Object.keys(commonNames), ...Object.values(usuallyMeant)])
       expect(genusNamed(genus), genus).not.toBeNull();
+  });
+
+  it("says which is usually meant only of names that several genera bear", () => {
+    for (const [name, genus] of Object.entries(usuallyMeant)) {
+      const bearers = genera.filter(
+        (one) => one.english.includes(name) || commonNames[one.name]?.split(", ").includes(name),
+      );
+      expect([name, bearers.length > 1, bearers.some((one) => one.name === genus)]).toEqual([name, true, true]);
+    }
   });
 
   it.each([
@@ -42,10 +51,18 @@ describe("the genus in a name as people write it", () => {
     expect(genusIn(name)?.name).toBe(genus);
   });
 
-  it.each(["the tall one", "", "zebra plant", "orange chrysanthemum", "Inventedia", "fern", "cactus", "12"])(
-    "does not guess at %j",
-    (name) => {
-      expect(genusIn(name)).toBeNull();
-    },
-  );
+  it.each([
+    "the tall one",
+    "",
+    "zebra plant",
+    "orange chrysanthemum",
+    "Inventedia",
+    "fern",
+    "cactus",
+    "bromeliad",
+    "umbrella plant",
+    "12",
+  ])("does not guess at %j", (name) => {
+    expect(genusIn(name)).toBeNull();
+  });
 });

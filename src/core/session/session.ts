@@ -36,12 +36,15 @@ export interface SessionPlant {
   }[];
 }
 
+/** How a remedy is put on a group: whoever dabs sees plant by plant what there is, and writes it down there. */
+export type GroupTechnique = Exclude<TechniqueId, "dab">;
+
 /** What is done to all of them: a remedy, in one mix or in the one that each bears; or a work of the hands. */
 export type SessionDoes =
   | {
       readonly kind: "remedy";
       readonly remedy: RemedyId;
-      readonly technique: TechniqueId;
+      readonly technique: GroupTechnique;
       /** Null: each in the mix that it bears. */
       readonly mix: MixId | null;
     }
@@ -90,16 +93,15 @@ function actOf(bearer: Bearer, does: SessionDoes): Act {
   const { form, potCm } = bearer;
   if (does.kind === "work") return workOf(does.work).act(bearer);
   const { technique } = does;
-  const by = technique === "dab" ? { tool: "lamp" as const, seen: "some" as const } : {};
   return {
     ...{ kind: "contact", mix: does.mix ?? mixFor(does.remedy, bearer), technique },
-    ...{ volumeMl: volumeFor(technique, potCm), spots: spotsFor(technique, form), ...by },
+    ...{ volumeMl: volumeFor(technique, potCm), spots: spotsFor(technique, form) },
   };
 }
 
-/** The techniques that a remedy takes on a group: whoever dabs sees plant by plant what there is. */
-export function groupTechniques(remedy: RemedyId): readonly TechniqueId[] {
-  return remedyOf(remedy).techniques.filter((technique) => technique !== "dab");
+/** The techniques that a remedy takes on a group. @example groupTechniques("alcohol").includes("spray") // true */
+export function groupTechniques(remedy: RemedyId): readonly GroupTechnique[] {
+  return remedyOf(remedy).techniques.filter((technique): technique is GroupTechnique => technique !== "dab");
 }
 
 /**

@@ -9,7 +9,7 @@ import { useForm } from "react-hook-form";
 import { cautionsOfAct } from "@/core/acts/acts";
 import { gearFor, isSprayed } from "@/core/acts/gear";
 import { mixesOf, type MixId } from "@/core/mixing/mixes";
-import type { RemedyId, TechniqueId } from "@/core/remedies/remedies";
+import type { RemedyId } from "@/core/remedies/remedies";
 import {
   cansOf,
   groupTechniques,
@@ -235,7 +235,7 @@ function What({ does, choose }: { does: SessionDoes; choose: (does: SessionDoes)
       {does.kind === "remedy" && (
         <>
           <div className="d-flex flex-wrap gap-2 mb-3" role="group" aria-label="How">
-            {techniques.map((technique: TechniqueId) => (
+            {techniques.map((technique) => (
               <button
                 key={technique}
                 type="button"

@@ -16,7 +16,7 @@ import { useDeed } from "@/ui/fields/useDeed";
 import { Panel } from "@/ui/Panel";
 import { problemInWords } from "@/wording/problems";
 import { NewPlaces } from "./NewPlaces";
-import { Rows } from "./Rows";
+import { PlantRows } from "./PlantRows";
 import { emptyRow, rowsFrom, type Plants } from "./rows";
 import { Unknown } from "./Unknown";
 
@@ -146,7 +146,7 @@ export function SeveralForm({
           onMade={(place) => setMade((before) => [...before, place])}
         />
         <Unknown form={form} />
-        <Rows keys={fields.map(({ key }) => key)} form={form} places={places} onRemove={remove} />
+        <PlantRows keys={fields.map(({ key }) => key)} form={form} places={places} onRemove={remove} />
         <Button
           variant="outline-primary"
           className="mb-3"

@@ -21,7 +21,7 @@ const ROW_PX = 120;
 const MANY = 5;
 
 /** The rows of the table; of hundreds only those on the screen are drawn. */
-export function Rows({
+export function PlantRows({
   keys,
   form,
   places,

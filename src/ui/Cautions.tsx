@@ -8,7 +8,7 @@ import type { Bearer } from "@/core/suitability/bearer";
 import { objections, type Objection } from "@/core/suitability/suitability";
 import { isOfHome, toldBefore, type Told } from "@/core/suitability/told";
 import { PoisonCentre } from "./PoisonCentre";
-import { useReadCautions } from "./readCautions";
+import { noteSeen, useReadCautions } from "./readCautions";
 import { toldSentences } from "@/wording/cautions";
 
 /** What must be read before a mix is put on: what speaks against it on this plant, then the remedy's own cautions. */
@@ -22,7 +22,7 @@ export function Cautions({ mix, plant, technique = "spray" }: { mix: MixId; plan
  * line; what speaks up on this plant or in this home never is.
  */
 export function CautionList(props: { against: readonly Objection[]; cautions: readonly CautionId[] }) {
-  const before = useReadCautions();
+  const { ids: before } = useReadCautions();
   const told = toldBefore(props.against, props.cautions);
   const isRead = ({ id, level }: Told) => level === "caution" && before.includes(id);
   const open = told.filter((one) => !isRead(one));
@@ -48,7 +48,7 @@ function Lines({ told }: { told: readonly Told[] }) {
   return (
     <ul className="mb-0 ps-3">
       {told.map(({ id, level }) => (
-        <li key={id} className={classOf[level]}>
+        <li key={id} ref={noteSeen(id)} className={classOf[level]}>
           {level === "refuse" && (isOfHome(id) ? "Not here. " : "Not on this plant. ")}
           {toldSentences[id]}
         </li>

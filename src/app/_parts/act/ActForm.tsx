@@ -42,7 +42,7 @@ import { ActFields } from "@/ui/acts/ActFields";
 import { askedFor, draftOf, type ActedOn, type Draft } from "@/ui/acts/actFields";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { CautionList } from "@/ui/Cautions";
-import { keepRead } from "@/ui/readCautions";
+import { useReadCautions } from "@/ui/readCautions";
 import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
 import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
@@ -85,6 +85,7 @@ const noPlant: ActedOn = { growthForm: "uprightShrub", potCm: 12 };
 export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label }: Props) {
   const router = useRouter();
   const { timeZone } = useCollection();
+  const reading = useReadCautions();
   const plant = "plant" in on ? on.plant : null;
   const actedOn = plant ?? noPlant;
   const [warnings, setWarnings] = useState<readonly LabelObjection[]>([]);
@@ -111,7 +112,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
     }),
     done: (value) => {
       const { act: done } = form.getValues() as { act: unknown };
-      keepRead(toldBefore(objectionsTo(done as Act), cautionsOfAct(done as Act)).map(({ id }) => id));
+      reading.keep(toldBefore(objectionsTo(done as Act), cautionsOfAct(done as Act)).map(({ id }) => id));
       // What stood beside the button is not told again.
       const before = labelBefore(done as Draft, form.getValues("at"), plant?.courses, timeZone).map(({ code }) => code);
       const told = ((value.warnings ?? []) as readonly LabelObjection[]).filter(({ code }) => !before.includes(code));
@@ -147,6 +148,8 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
     form.setValue("stepId", steps.find(({ dose }) => dose && kindOfDose(dose) === kind)?.id ?? "");
   };
   const against = objectionsTo(draft as unknown as Act);
+  const told = toldBefore(against, cautionsOfAct(draft as unknown as Act));
+  const unread = told.some(({ id }) => !reading.ids.includes(id));
   const refused = against.some(({ level }) => level === "refuse");
   const isWhat = ({ as }: { as: string }) => as === "select" || as === "choice";
   const fields = { form, draft, growthForm: actedOn.growthForm };
@@ -213,7 +216,8 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
           hint="Watch the plant closely for the next days."
         />
       )}
-      <div className="sticky-press">
+      {/* In reach at once where nothing new stands before it. */}
+      <div className={unread ? undefined : "sticky-press"}>
         <SubmitRow form={form} trouble={trouble} label={label} />
       </div>
     </form>

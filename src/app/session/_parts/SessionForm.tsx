@@ -27,7 +27,7 @@ import { CautionList } from "@/ui/Cautions";
 import { NoteField } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { Panel } from "@/ui/Panel";
-import { keepRead } from "@/ui/readCautions";
+import { useReadCautions } from "@/ui/readCautions";
 import { toggled } from "@/ui/toggled";
 import { workNames } from "@/wording/acts";
 import { millilitres } from "@/wording/amounts";
@@ -59,9 +59,11 @@ export function SessionForm({
     .map(({ line }) => line);
   const cautions = [...new Set(taken.flatMap(({ act }) => cautionsOfAct(act)))];
   const against = taken.flatMap((line) => line.against);
+  const told = toldBefore([], cautions).map(({ id }) => id);
+  const reading = useReadCautions();
   const write = (some: readonly SessionLine[]) => {
     const { at, note } = form.getValues();
-    keepRead(toldBefore([], cautions).map(({ id }) => id));
+    reading.keep(told);
     group.write(some, form.formState.dirtyFields.at ? at : null, note);
   };
   const gear = gearFor(
@@ -128,7 +130,7 @@ export function SessionForm({
               />
             ))}
           </ul>
-          <div className="sticky-press">
+          <div className={told.every((id) => reading.ids.includes(id)) ? "sticky-press" : undefined}>
             <Button className="big w-100" disabled={taken.length === 0} onClick={() => write(taken)}>
               {taken.length === 0
                 ? "Nobody is left"

@@ -1,5 +1,5 @@
 import type { TallyBy } from "@/core/ledger/tally";
-import type { Route } from "@/core/spread/ask";
+import type { Route } from "@/core/spread/streams";
 
 export const tallyNames: Record<TallyBy, string> = {
   seller: "By seller",

@@ -1,6 +1,6 @@
 import type { Day } from "../climate/days";
 import type { PestId } from "../pests/pests";
-import type { Route } from "../spread/ask";
+import type { Route } from "../spread/streams";
 
 /** By what finds are counted. */
 export const tallyKeys = ["seller", "way", "place", "month"] as const;

@@ -1,16 +1,8 @@
 import { cleanLookIn, eventsOfAct } from "../acts/acts";
-import type { Arrival, CarriageQuestion, FounderStream, Remains } from "../carriage/carriage";
+import type { Arrival, CarriageQuestion, Remains } from "../carriage/carriage";
 import { arrivalShare } from "../carriage/arrivalShare";
 import type { FirstFind } from "../carriage/origin";
-import {
-  backgroundPerDay,
-  COLONY_MEAN,
-  cuttingShare,
-  HANDLED_FOUNDERS,
-  LOOK_BACK_DAYS,
-  RESIDENT_SHARE,
-  type NearnessId,
-} from "../carriage/rates";
+import { COLONY_MEAN, cuttingShare, LOOK_BACK_DAYS, RESIDENT_SHARE } from "../carriage/rates";
 import type { Case } from "../case/cases";
 import { isBeside } from "../case/beside";
 import { inspectionsOn } from "../case/inspections";
@@ -30,8 +22,9 @@ import { spotsOf } from "../plants/growthForms";
 import type { PopulationEvent } from "../population/events";
 import type { PerSite } from "../population/sites";
 import { remember } from "../remember";
-import { contactsOf, foundersByDay, type StoodAt } from "./contacts";
-import { stoodAt, type CameFrom, type Clock, type Spread, type TimedSource } from "./record";
+import type { StoodAt } from "./contacts";
+import { backgroundOf, handled, sourcesNear, TIME_STEP_DAYS, type Route } from "./streams";
+import { stoodAt, type CameFrom, type Clock, type Spread } from "./record";
 
 /** One plant as it is asked about. */
 export interface AskedPlant {
@@ -44,15 +37,6 @@ export interface AskedPlant {
   readonly warmth: WarmthBetween;
 }
 
-/** A way in which a pest may have come to a plant. */
-export interface Route {
-  readonly kind: "arrival" | "mother" | "resident" | "remained" | "background" | "neighbour" | "handled" | "others";
-  /** The plant it came from, and how near that stood; null where no single plant is meant. */
-  readonly plantId: string | null;
-  readonly code: string | null;
-  readonly nearness: NearnessId | null;
-}
-
 export interface Asked {
   readonly pest: PestId;
   readonly question: CarriageQuestion;
@@ -60,12 +44,8 @@ export interface Asked {
   readonly routes: readonly Route[];
 }
 
-/** Founders are reckoned in steps of half a day: against a quarter that changes a chance by less than a hundredth of itself. */
-const TIME_STEP_DAYS = 0.5;
 /** What is left out of the distant past changes a chance by less than a thousandth of itself. */
 const MAY_MISS = 1e-3;
-/** So many single sources are told apart; the weaker ones are taken together. */
-const SOURCES_TOLD_APART = 6;
 
 /**
  * What is asked of a plant: for each pest of which no case is open at that time, what it may carry unseen at `until` (days of
@@ -269,93 +249,6 @@ function arrivalPriors({ plant, warmth }: AskedPlant, spread: Spread, hemisphere
     season: seasonOf(Number(came.cameOn.slice(5, 7)), hemisphere),
     prone: proneTo(plant.genus),
     nearby: Object.fromEntries(spread.sellersPests(came).map((pest) => [pest, "seller"])),
-  });
-}
-
-interface Stream {
-  readonly route: Route;
-  readonly stream: Omit<FounderStream, "route">;
-}
-
-function backgroundOf(
-  pest: PestId,
-  stood: readonly StoodAt[],
-  { tree }: Spread,
-  begin: number,
-  until: number,
-): (Stream & { stream: FounderStream })[] {
-  const first = Math.floor(begin);
-  const perDay = new Float64Array(Math.max(0, Math.ceil(until) - first));
-  for (const [i, stay] of stood.entries()) {
-    // Before it was first put anywhere it is taken to have stood there already.
-    const from = i === 0 ? Math.min(stay.from, begin) : stay.from;
-    const rate = backgroundPerDay[pest] * tree.background(stay.placeId);
-    for (let day = Math.max(first, Math.floor(from)); day < Math.min(until, stay.until); day++)
-      perDay[day - first]! += rate * (Math.min(stay.until, day + 1) - Math.max(from, day));
-  }
-  const route = { kind: "background", plantId: null, code: null, nearness: null } as const;
-  return [{ route, stream: { route: "background", fromDays: first, untilDays: until, perDay } }];
-}
-
-function sourcesNear(
-  { plant, stands }: AskedPlant,
-  pest: PestId,
-  spread: Spread,
-  stood: readonly StoodAt[],
-  begin: number,
-  until: number,
-): (Stream & { stream: FounderStream })[] {
-  const { tree, touching } = spread;
-  const [first, end] = [Math.floor(begin), Math.ceil(until)];
-  const near = spread
-    .sourcesOf(pest)
-    .filter((source) => source.plantId !== plant.id)
-    .map((source) => {
-      const contacts = contactsOf(source.stood, stood, touching(source.plantId, plant.id), tree);
-      const inTray = contacts.length > 0 && sharesTray(source, stands, tree);
-      return { source, ...foundersByDay(pest, contacts, source, first, end, inTray) };
-    })
-    .filter(({ total }) => total > 0)
-    .toSorted((a, b) => b.total - a.total || (a.source.caseId < b.source.caseId ? -1 : 1));
-  const apart = near.slice(0, SOURCES_TOLD_APART).map(({ source, perDay, nearest }) => ({
-    route: { kind: "neighbour", plantId: source.plantId, code: source.code, nearness: nearest } as const,
-    stream: { route: source.caseId, fromDays: first, untilDays: until, perDay },
-  }));
-  const rest = near.slice(SOURCES_TOLD_APART);
-  if (rest.length === 0) return apart;
-  const perDay = rest[0]!.perDay.map((_, day) => rest.reduce((sum, one) => sum + one.perDay[day]!, 0));
-  const route = { kind: "others", plantId: null, code: null, nearness: null } as const;
-  return [...apart, { route, stream: { route: "others", fromDays: first, untilDays: until, perDay } }];
-}
-
-function sharesTray({ stood }: TimedSource, stands: readonly Stand[], tree: Spread["tree"]): boolean {
-  return stands.some(({ placeId }) =>
-    stood.some((theirs) => theirs.placeId === placeId && tree.between(placeId, placeId)?.nearness === "tray"),
-  );
-}
-
-function handled(
-  { plant }: AskedPlant,
-  pest: PestId,
-  spread: Spread,
-  begin: number,
-  until: number,
-): (Stream & { stream: FounderStream })[] {
-  const sources = spread.sourcesOf(pest);
-  return spread.handledAfter(plant.id).flatMap(({ sourceId, at }) => {
-    const when = spread.clock(at);
-    // Of several cases of the pest on it the one that ran then: sources stand in the order in which they began.
-    const source = sources.findLast(({ plantId, openedAt }) => plantId === sourceId && openedAt <= when);
-    if (!source || when < begin || when >= until) return [];
-    const founders = HANDLED_FOUNDERS * Math.min(1, source.animalsOn(Math.floor(when)));
-    const route = { kind: "handled", plantId: sourceId, code: source.code, nearness: null } as const;
-    const stream = {
-      route: source.caseId,
-      fromDays: when,
-      untilDays: when + TIME_STEP_DAYS,
-      perDay: founders / TIME_STEP_DAYS,
-    };
-    return founders > 0 ? [{ route, stream }] : [];
   });
 }
 

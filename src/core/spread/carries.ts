@@ -5,7 +5,8 @@ import type { Day } from "../climate/days";
 import type { PestId } from "../pests/pests";
 import { MODEL_VERSION } from "../case/model";
 import { reckonOrigin } from "../carriage/origin";
-import type { Asked, AskedOrigin, Route } from "./ask";
+import type { Asked, AskedOrigin } from "./ask";
+import type { Route } from "./streams";
 import type { WayToLook } from "./tonight";
 
 /**

@@ -6,6 +6,8 @@ import { expectOk } from "../outcome";
 import { readAfterwards } from "../readAfterwards";
 import { readBorne } from "../readBorne";
 import { readDelay } from "../readDelay";
+import { groupAsked, readGroup } from "../readGroup";
+import { sessionLine } from "@/core/session/session";
 import { readEvening } from "../readEvening";
 import { readSitting } from "../readSitting";
 import { recordAct } from "../recordAct";
@@ -74,5 +76,41 @@ describe("what the plant said", () => {
     expectOk(await voidFact(context, { kind: "reaction", factId: said.id, reason: "another plant" }));
     expect(await readAfterwards(context)).toHaveLength(1);
     expect(await readBorne(context, "Hoya")).toEqual([]);
+  });
+});
+
+describe("the plants of a session", () => {
+  it("are those of a place, with a pest or at risk, each with the step that is due; carried out, none is", async () => {
+    const due = await planned(0, 7);
+    const ahead = await planned(3);
+    const beside = await plantOn(context, shelf);
+    const of = async (asked: Parameters<typeof readGroup>[1]) => (await readGroup(context, asked)).plants;
+    const ids = async (asked: Parameters<typeof readGroup>[1]) =>
+      (await of(asked)).map(({ plantId }) => plantId).toSorted();
+    expect(await ids({ who: "place", id: shelf })).toEqual([due.id, ahead.id, beside].toSorted());
+    expect(await ids({ who: "pest", pest: "mealybug" })).toEqual([due.id, ahead.id].toSorted());
+    expect(await ids({ who: "atRisk" })).toEqual([beside]);
+    expect(await ids({ who: "apart" })).toEqual([]);
+    expect(await ids(null)).toEqual([]);
+    const lineOf = async (id: string) =>
+      sessionLine(
+        (await of({ who: "place", id: shelf })).find(({ plantId }) => plantId === id)!,
+        {
+          ...{ kind: "remedy", remedy: "soap", technique: "spray", mix: null },
+        },
+      );
+    expect((await lineOf(ahead.id)).stepId).toBeNull();
+    const { act, caseId, stepId } = await lineOf(due.id);
+    expect([caseId, stepId !== null]).toEqual([due.caseId, true]);
+    const filed = { id: uuidv7(), plantId: due.id, placeId: null, caseId, stepId, act, note: "", alreadyDone: false };
+    expectOk(await recordAct(context, { ...filed, at: wall(0) }));
+    expect((await lineOf(due.id)).stepId).toBeNull();
+  });
+
+  it("an address that asks for nothing that is there asks for nobody", () => {
+    expect(groupAsked("place", "attic")).toBeNull();
+    expect(groupAsked("pest", "dragon")).toBeNull();
+    expect(groupAsked(["place"], shelf)).toBeNull();
+    expect(groupAsked("pest", "thrips")).toEqual({ who: "pest", pest: "thrips" });
   });
 });

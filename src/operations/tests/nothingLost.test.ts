@@ -1,3 +1,4 @@
+import { stillHolds } from "../parts/settings";
 import { beforeAll, describe, expect, inject, it, vi } from "vitest";
 import pg from "pg";
 import { v7 as uuidv7 } from "uuid";
@@ -247,4 +248,11 @@ describe("the first start of a newer version", () => {
       await own.drop();
     }
   });
+});
+
+it("of a collection that was removed while something was reckoned for it nothing is kept", async () => {
+  const { context } = await freshCollection();
+  expect(await stillHolds(context, scopeOf(context, "record"))).toBe(true);
+  const removed = { ...context, collection: { ...context.collection, id: uuidv7() } };
+  expect(await stillHolds(removed, scopeOf(removed, "record"))).toBe(false);
 });

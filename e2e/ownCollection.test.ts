@@ -98,6 +98,7 @@ describe("a collection of one's own", () => {
     await page.fill("One plant in each line", rows.join("\n"));
     await page.press("Put them into the table");
     await page.sees("3 rows need you first.");
+    await page.sees("Make it a shelf of Living room");
     await page.select("Twice", "Fern");
     await page.select("Wide", "Fern");
     await page.select("Good", "Fern");

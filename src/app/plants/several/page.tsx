@@ -11,13 +11,14 @@ export default async function SeveralPage() {
   // What has been here for long stands among the others; a shelf says more than its room.
   const usual = places.find(({ kind }) => kind === "shelf") ?? places[0];
   const rooms = places.filter(({ kind }) => kind === "room" || kind === "outdoors");
+  const room = rooms.find(({ id }) => id === usual?.parentId) ?? rooms[0] ?? null;
   return (
     <>
       <h1>Add several plants</h1>
       {usual ? (
         <SeveralForm
           places={places.map(({ id, name }) => ({ id, name }))}
-          roomId={rooms.find(({ id }) => id === usual.parentId)?.id ?? rooms[0]?.id ?? ""}
+          room={room && { id: room.id, name: room.name }}
           usualPlaceId={usual.id}
           codes={codes}
         />

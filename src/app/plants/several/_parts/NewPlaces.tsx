@@ -1,5 +1,6 @@
 "use client";
 
+import Link from "next/link";
 import { useState } from "react";
 import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
@@ -13,13 +14,14 @@ import type { Plants, Row } from "./rows";
 export function NewPlaces({
   form,
   meant,
-  roomId,
+  room,
   onMade,
 }: {
   form: UseFormReturn<Plants>;
   /** What the place of a row is called, by the row's id. */
   meant: ReadonlyMap<string, string>;
-  roomId: string;
+  /** Where they come to stand; null where there is no room yet. */
+  room: { readonly id: string; readonly name: string } | null;
   onMade: (place: { readonly id: string; readonly name: string }) => void;
 }) {
   const rows = useWatch({ control: form.control, name: "plants" }) as Row[];
@@ -35,7 +37,7 @@ export function NewPlaces({
     for (const name of names) {
       const own = ids.get(name) ?? { id: uuidv7(), readingId: uuidv7() };
       ids.set(name, own);
-      const place = { kind: "shelf" as const, parentId: roomId, celsius: "" as never, name };
+      const place = { kind: "shelf" as const, parentId: room?.id ?? "", celsius: "" as never, name };
       if (!(await press({ ...own, ...place }))) return;
       onMade({ id: own.id, name });
       for (const [i, row] of form.getValues("plants").entries())
@@ -47,9 +49,13 @@ export function NewPlaces({
   return (
     <Alert variant="warning">
       <p className="mb-2">Your list names places that are not there: {names.join(", ")}.</p>
-      <Button disabled={going} onClick={() => void make()}>
-        {names.length === 1 ? "Make this place" : `Make these ${names.length} places`}
-      </Button>
+      {room ? (
+        <Button disabled={going} onClick={() => void make()}>
+          {names.length === 1 ? `Make it a shelf of ${room.name}` : `Make them ${names.length} shelves of ${room.name}`}
+        </Button>
+      ) : (
+        <Link href="/benches/places/new">Add a room first</Link>
+      )}
       {trouble && (
         <p className="fw-semibold mt-2 mb-0" role="alert">
           {trouble}

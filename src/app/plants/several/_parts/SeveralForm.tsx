@@ -28,13 +28,13 @@ const MOST_BYTES = 1024 * 1024;
 /** Plants to paste, read from a file or typed, in one table; they are added all at once, or none of them. */
 export function SeveralForm({
   places: known,
-  roomId,
+  room,
   usualPlaceId,
   codes,
 }: {
   places: Places;
   /** The room in which new shelves come to stand. */
-  roomId: string;
+  room: Places[number] | null;
   usualPlaceId: string;
   codes: readonly string[];
 }) {
@@ -142,7 +142,7 @@ export function SeveralForm({
         <NewPlaces
           form={form}
           meant={placesMeant}
-          roomId={roomId}
+          room={room}
           onMade={(place) => setMade((before) => [...before, place])}
         />
         <Unknown form={form} />

@@ -29,6 +29,21 @@ const config = [
       ],
     },
   },
+  {
+    // While the database does not answer, a page shows what it read last: so all it reads goes through that door. Who is asked at the
+    // door itself, and what only owners do there, is of now or not at all.
+    files: ["src/app/**/page.tsx", "src/app/**/*Of.ts"],
+    ignores: ["src/app/{door,settings}/**"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: ":not(ArrowFunctionExpression) > CallExpression[callee.name=/^read[A-Z]/]",
+          message: "Read what a page shows by `cachedView` or `cachedBeside`.",
+        },
+      ],
+    },
+  },
   { files: ["scripts/**", "demo/**"], rules: { "no-console": "off" } },
 ];
 

@@ -13,7 +13,13 @@ export default defineConfig({
         extends: true,
         test: {
           name: "unit",
-          include: ["src/{app,core,wording,ui,cli}/**/*.test.{ts,tsx}", "src/*.test.ts", "scripts/**/*.test.ts"],
+          include: [
+            "src/{app,core,imaging,offline,wording,ui,cli}/**/*.test.{ts,tsx}",
+            "src/*.test.ts",
+            "scripts/**/*.test.ts",
+          ],
+          // Nothing here changes what another file sees; what they import is read once for all.
+          isolate: false,
           // Some reckon for a second; a loaded machine makes that several.
           testTimeout: 60_000,
         },
@@ -24,6 +30,8 @@ export default defineConfig({
           name: "database",
           include: ["src/{db,operations,jobs}/**/*.test.ts", "demo/**/*.test.ts"],
           globalSetup: ["src/db/testing/database.ts"],
+          // Each file has a database of its own, and shares nothing else.
+          isolate: false,
           testTimeout: 60_000,
           hookTimeout: 60_000,
         },

@@ -1,5 +1,5 @@
-import { usualSettings, type Settings } from "../src/core/facts/settings";
-import type { GrowthFormId } from "../src/core/plants/growthForms";
+import { usualSettings, type Settings } from "../src/core/record/facts/settings";
+import type { GrowthFormId } from "../src/core/knowledge/plants/growthForms";
 
 /**
  * The demo collection: a made-up harbour light-keeper's house turned into a home for plants. Everything here is our

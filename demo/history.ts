@@ -1,11 +1,11 @@
-import type { SignId } from "../src/core/diagnosis/signs";
-import type { SeverityId } from "../src/core/inspection/severity";
-import type { ToolId } from "../src/core/inspection/tools";
-import type { MixId } from "../src/core/mixing/mixes";
-import type { PestId } from "../src/core/pests/pests";
-import type { SpotId } from "../src/core/plants/spots";
-import type { TechniqueId } from "../src/core/remedies/remedies";
-import type { OutcomeId } from "../src/core/facts/kinds/closing";
+import type { SignId } from "../src/core/knowledge/signs/signs";
+import type { SeverityId } from "../src/core/model/inspection/severity";
+import type { ToolId } from "../src/core/model/inspection/tools";
+import type { MixId } from "../src/core/knowledge/mixes/mixes";
+import type { PestId } from "../src/core/knowledge/pests/pests";
+import type { SpotId } from "../src/core/knowledge/plants/spots";
+import type { TechniqueId } from "../src/core/knowledge/remedies/remedies";
+import type { OutcomeId } from "../src/core/record/facts/kinds/closing";
 
 /** Signs that were looked for when it was named. */
 interface SignsSeen {

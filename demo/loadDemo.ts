@@ -1,25 +1,26 @@
 import { type Sequelize, type Transaction } from "sequelize";
 import { v5 as uuidv5 } from "uuid";
-import { addDays, daysBetween, type Day } from "../src/core/climate/days";
-import type { Bottle } from "../src/core/household/bottles";
-import { genusNamed } from "../src/core/plants/genera";
-import type { PestId } from "../src/core/pests/pests";
-import { spotsOf, type GrowthFormId } from "../src/core/plants/growthForms";
+import { addDays, daysBetween, type Day } from "../src/core/shared/days";
+import type { Bottle } from "../src/core/knowledge/household/bottles";
+import { genusNamed } from "../src/core/knowledge/plants/genera";
+import type { PestId } from "../src/core/knowledge/pests/pests";
+import { spotsOf, type GrowthFormId } from "../src/core/knowledge/plants/growthForms";
 import { connect } from "../src/db/connection";
+import { pastDeadlocks } from "../src/operations/shared/pastDeadlocks";
 import * as collections from "../src/db/stores/collections";
-import { addPlace } from "../src/operations/addPlace";
-import { addPlant } from "../src/operations/addPlants";
-import { adoptPlan } from "../src/operations/adoptPlan";
-import { archivePlant } from "../src/operations/archivePlant";
-import { closeCase } from "../src/operations/closeCase";
-import { today, type Context } from "../src/operations/context";
-import { editPlace } from "../src/operations/editPlace";
-import { movePlant } from "../src/operations/movePlant";
-import { expectOk, inBatch } from "../src/operations/outcome";
-import { readPlant } from "../src/operations/readPlant";
-import { recordAct } from "../src/operations/recordAct";
-import { recordLook } from "../src/operations/recordLook";
-import { setApart } from "../src/operations/setApart";
+import { addPlace } from "../src/operations/places/commands/addPlace";
+import { addPlant } from "../src/operations/plants/commands/addPlants";
+import { adoptPlan } from "../src/operations/cases/commands/adoptPlan";
+import { archivePlant } from "../src/operations/plants/commands/archivePlant";
+import { closeCase } from "../src/operations/cases/commands/closeCase";
+import { today, type Context } from "../src/operations/shared/context";
+import { editPlace } from "../src/operations/places/commands/editPlace";
+import { movePlant } from "../src/operations/plants/commands/movePlant";
+import { expectOk, inBatch } from "../src/operations/shared/outcome";
+import { readPlant } from "../src/operations/plants/queries/readPlant";
+import { recordAct } from "../src/operations/acts/commands/recordAct";
+import { recordLook } from "../src/operations/looks/commands/recordLook";
+import { setApart } from "../src/operations/plants/commands/setApart";
 import { dayIn, instantOf } from "../src/zones";
 import { bottles, drips, places, plants, settings, SKIPS } from "./collection";
 import { loadAir, loadGnats } from "./rooms";
@@ -72,10 +73,13 @@ function inTurn<T>(
   work: (sequelize: Sequelize, transaction: Transaction) => Promise<T>,
 ): Promise<T> {
   const sequelize = connect(databaseUrl);
-  return sequelize.transaction(async (transaction) => {
-    await sequelize.query("select pg_advisory_xact_lock(:key)", { replacements: { key: LOCK_KEY }, transaction });
-    return work(sequelize, transaction);
-  });
+  // What is reckoned of the demo meanwhile holds rows of it too.
+  return pastDeadlocks(() =>
+    sequelize.transaction(async (transaction) => {
+      await sequelize.query("select pg_advisory_xact_lock(:key)", { replacements: { key: LOCK_KEY }, transaction });
+      return work(sequelize, transaction);
+    }),
+  );
 }
 
 async function load(sequelize: Sequelize, now: Date, transaction: Transaction) {

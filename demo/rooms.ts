@@ -1,12 +1,12 @@
-import { addDays } from "../src/core/climate/days";
-import { gnatWays, type GnatWayId } from "../src/core/rooms/gnats/ways";
-import { beginProgramme } from "../src/operations/beginProgramme";
-import { countTraps } from "../src/operations/countTraps";
-import { today, type Context } from "../src/operations/context";
-import { importReadings } from "../src/operations/importReadings";
-import { keepSensor } from "../src/operations/keepSensor";
-import { expectOk } from "../src/operations/outcome";
-import { recordAct } from "../src/operations/recordAct";
+import { addDays } from "../src/core/shared/days";
+import { gnatWays, type GnatWayId } from "../src/core/acts/gnatWays";
+import { beginProgramme } from "../src/operations/seasons/commands/beginProgramme";
+import { countTraps } from "../src/operations/seasons/commands/countTraps";
+import { today, type Context } from "../src/operations/shared/context";
+import { importReadings } from "../src/operations/climate/commands/importReadings";
+import { keepSensor } from "../src/operations/climate/commands/keepSensor";
+import { expectOk } from "../src/operations/shared/outcome";
+import { recordAct } from "../src/operations/acts/commands/recordAct";
 import { airAt } from "./air/course";
 import type { PlaceKey } from "./collection";
 

@@ -14,9 +14,11 @@ const addresses = [
   `/benches/places/${idOf("place", "bath")}/gnats`,
   `/benches/places/${idOf("place", "lampRoom")}/climate`,
   "/benches/climate",
+  "/benches/replay",
   "/wintering",
   "/prevention",
   "/calendar",
+  "/year",
   `/benches/places/${idOf("place", "pantry")}`,
   "/begin",
   "/plants/new",
@@ -26,10 +28,12 @@ const addresses = [
   `${plant}/name`,
   `${plant}/act`,
   `${plant}/move`,
+  `${plant}/photos`,
   `${plant}/cutting`,
   `${plant}/unpot`,
   `${plant}/unnamed`,
   `/plants/${idOf("plant", "L04")}/apart`,
+  "/ledger/taught",
   "/cases",
   aCase,
   `${aCase}/around`,
@@ -56,6 +60,7 @@ const addresses = [
   "/walk/tonight",
   "/arrivals",
   "/ledger",
+  "/ledger/year",
   "/ledger?by=month",
   "/ledger/plants?by=seller&key=Cactus%20club%20swap&what=plants",
   "/settings",
@@ -110,7 +115,7 @@ describe("by day on a laptop, and at night on a phone", () => {
     const { page } = app;
     await page.open("/walk");
     await page.press("Everything: 47");
-    await page.press("Begin");
+    await page.press("Start");
     await page.sees("Nothing found, next");
     const address = new URL(await page.driver.getCurrentUrl()).pathname;
     await page.press("Skip");
@@ -125,7 +130,7 @@ describe("by day on a laptop, and at night on a phone", () => {
     await page.press("Save the find");
     await page.sees("Who stood near");
     await check();
-    await page.press("Go on with the walk");
+    await page.press("Continue the walk");
     await page.sees("Clean hands, clean tools");
     await check();
     for (const view of ["sheet", "enter"]) {

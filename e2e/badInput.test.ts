@@ -6,8 +6,8 @@ import { idOf, written } from "./support/rows";
 const LONG = "x".repeat(10_000);
 const MARKUP = `<img src=x onerror="document.title='run'"><b>bold</b>`;
 const future = `${daysAgo(-3)}T10:00`;
-const inFuture = "This lies in the future. Write down only what has happened.";
-const number = "Write a number, such as 250 or 0.5.";
+const inFuture = "This is in the future. Record only what has happened.";
+const number = "Enter a number, such as 250 or 0.5.";
 const required = "Fill this in.";
 
 let app: Application;
@@ -67,7 +67,7 @@ const forms: readonly Form[] = [
     form: "a reading",
     at: () => path("benches/places", idOf(app.databaseUrl, "select id from places where name = 'Bathroom sill'")),
     good: { "How warm, °C": "22", When: `${daysAgo(1)}T10:00` },
-    submit: "Write it down",
+    submit: "Save",
     bad: [
       ["How warm, °C", "", required],
       ["How warm, °C", "22 °C", number],
@@ -82,7 +82,7 @@ const forms: readonly Form[] = [
     submit: "Add the plant",
     bad: [
       ["Code on the label", "", required],
-      ["Code on the label", "l02", "Another plant bears this code. Choose a free one."],
+      ["Code on the label", "l02", "Another plant has this code. Choose a different one."],
       ["Name", LONG, "Too long: 80 characters at most."],
       ["Pot width, cm", "-3", "It must be 1 or more."],
       ["Pot width, cm", "99999", "It must be 200 or less."],
@@ -96,7 +96,7 @@ const forms: readonly Form[] = [
     good: { "Code on the label": "L02", "Pot width, cm": "12" },
     submit: "Save",
     bad: [
-      ["Code on the label", "L01", "Another plant bears this code. Choose a free one."],
+      ["Code on the label", "L01", "Another plant has this code. Choose a different one."],
       ["Pot width, cm", "0", "It must be 1 or more."],
       ["Seller", LONG, "Too long: 80 characters at most."],
     ],
@@ -113,10 +113,10 @@ const forms: readonly Form[] = [
     submit: "Save the find",
     bad: [
       ["When", future, inFuture],
-      ["When", "", "Write a day and a time."],
+      ["When", "", "Enter a date and time."],
       ["Or the number you counted", "-1", "It must be 1 or more."],
       ["Or the number you counted", "a few", number],
-      ["Or the number you counted", "2.5", "Write a whole number."],
+      ["Or the number you counted", "2.5", "Enter a whole number."],
       ["Or the number you counted", "99999999", "It must be 100000 or less."],
       ["Note", LONG, "Too long: 2000 characters at most."],
     ],
@@ -128,7 +128,7 @@ const forms: readonly Form[] = [
     submit: "Set apart",
     bad: [
       ["When", future, inFuture],
-      ["When", "", "Write a day and a time."],
+      ["When", "", "Enter a date and time."],
     ],
   },
   {
@@ -144,18 +144,18 @@ const forms: readonly Form[] = [
     first: async (page) => {
       // The ways are listed when they are reckoned, above this one.
       await page.settled();
-      await page.press("By hand: any remedy, your own dates");
+      await page.press("Your own plan: any remedy, any dates");
       await page.settled();
       await page.press("Your own dates");
     },
-    good: { "First treatment": daysAgo(-1), "Every so many days (1–60)": "7", "Times (1–24)": "3" },
+    good: { "First treatment": daysAgo(-1), "Every … days (1–60)": "7", "How often (1–24)": "3" },
     submit: "Adopt this plan",
     bad: [
-      ["First treatment", "", "Write a day of the calendar."],
+      ["First treatment", "", "Enter a date."],
       ["First treatment", daysAgo(300), "This is before the case began. Check the day."],
-      ["Every so many days (1–60)", "weekly", "Choose at least one."],
-      ["Every so many days (1–60)", "-7", "Choose at least one."],
-      ["Times (1–24)", "1000", "Choose at least one."],
+      ["Every … days (1–60)", "weekly", "Choose at least one."],
+      ["Every … days (1–60)", "-7", "Choose at least one."],
+      ["How often (1–24)", "1000", "Choose at least one."],
     ],
   },
   {
@@ -188,19 +188,19 @@ const forms: readonly Form[] = [
     form: "settings",
     at: async () => "/settings",
     good: {
-      "Look at every plant every so many days": "7",
+      "Look at every plant every … days": "7",
       "Your bottle of alcohol, %": "96",
       "Time zone": "Europe/Lisbon",
     },
     submit: "Save",
     bad: [
       ["Name of the collection", "", required],
-      ["Look at every plant every so many days", "0", "It must be 1 or more."],
-      ["Look at every plant every so many days", "weekly", number],
-      ["Look at every plant every so many days", "1.5", "Write a whole number."],
+      ["Look at every plant every … days", "0", "It must be 1 or more."],
+      ["Look at every plant every … days", "weekly", number],
+      ["Look at every plant every … days", "1.5", "Enter a whole number."],
       ["Your bottle of alcohol, %", "120", "It must be 100 or less."],
-      ["Called clear from so many % on", "50", "It must be 90 or more."],
-      ["Fewest days between two treatments", "often", number],
+      ["Call clear at … %", "50", "It must be 90 or more."],
+      ["Days between treatments, at least", "often", number],
       ["Time zone", "Mars/Olympus", "There is no such time zone. Europe/Lisbon is one."],
     ],
   },
@@ -236,7 +236,7 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
     await page.open(await path("cases", openCase(), "/close"));
     await page.fill("Note", "typed");
     await page.press("Close the case");
-    await page.sees("Choose one of the list.");
+    await page.sees("Choose one from the list.");
     expect(await page.valueOf("Note")).toBe("typed");
 
     await page.open(await path("plants", plant()));
@@ -252,8 +252,8 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
       await page.fill(label, right);
     const place = await page.field("Where it stands");
     for (const [id, problem] of [
-      ["0198c0de-0000-7000-8000-000000000000", "This is no longer there. Go back and choose again."],
-      ["shelf", "Choose one of the list."],
+      ["0198c0de-0000-7000-8000-000000000000", "This no longer exists. Go back and choose again."],
+      ["shelf", "Choose one from the list."],
     ] as const) {
       await page.driver.executeScript("arguments[0].options[0].value = arguments[1]", place, id);
       await page.fill("Name", "Nobody");
@@ -272,7 +272,7 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
       "/nothing",
     ]) {
       await page.open(nowhere);
-      await page.sees("Not here");
+      await page.sees("Page not found");
     }
     expect(await written(app.databaseUrl)).toEqual(before);
   });
@@ -299,7 +299,7 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
         return send(to, { ...init, headers });
       };`);
     await page.press("Add the place");
-    await page.sees("The application has been renewed since this page was opened.");
+    await page.sees("The application was updated after you opened this page.");
     await page.reload();
     await page.eventually(async () => (await page.valueOf("Name")) === "Landing", "what was typed is gone");
     expect(await page.valueOf("About how warm, °C")).toBe("20");
@@ -313,12 +313,12 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
     await page.open("/mixing");
     await page.sees("364.6 mL");
     for (const value of ["", "-1", "0", "a lot", "1e9"]) {
-      await page.fill("Finished mix, mL", value);
-      await page.sees("Write a number from 1 to 20000.");
+      await page.fill("Amount to make, mL", value);
+      await page.sees("Enter a number from 1 to 20000.");
       expect(await page.text()).not.toContain("Makes");
-      expect(await page.valueOf("Finished mix, mL")).toBe(value);
+      expect(await page.valueOf("Amount to make, mL")).toBe(value);
     }
-    await page.fill("Finished mix, mL", "500");
+    await page.fill("Amount to make, mL", "500");
     await page.fill("Your bottle, % alcohol", "50");
     await page.sees("this mix needs 70 %");
   });

@@ -23,7 +23,7 @@ describe("a cutting", () => {
     await page.open(mother);
     await page.press("Take a cutting");
     await page.arrives(/\/cutting$/);
-    await page.sees("Its mother has soft scale");
+    await page.sees("The mother plant has soft scale");
     expect(await page.valueOf("Genus")).toBe("Citrus");
     await page.fill("Acquired on", daysAgo(0));
     await page.select("Where it stands", "Oil pantry");
@@ -32,7 +32,7 @@ describe("a cutting", () => {
     await page.sees("Cut from");
     await page.sees("new here");
     await page.press("L04 Lemon from a pip");
-    await page.sees("Cut from it");
+    await page.sees("Cuttings from it");
   });
 
   it("carries what may have gone with it, and says from where; clean looks lead it to its own shelf", async () => {

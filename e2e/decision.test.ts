@@ -16,46 +16,46 @@ describe("the first decision", () => {
   afterAll(() => app.close());
   const beforeGivingUp = async () => {
     const text = await page.text();
-    const others = ["Squash and watch", "Carry out the whole programme", "Unpot and wash", "Take a clean cutting"];
+    const others = ["Squash and watch", "Follow the full programme", "Unpot and wash", "Take a clean cutting"];
     return others.filter((way) => text.indexOf(way) < text.indexOf("Give the plant up")).length;
   };
-  const proposed = async () => /Proposed: ([^.]+)/.exec(await page.text())?.[1];
+  const proposed = async () => /Suggested: ([^.]+)/.exec(await page.text())?.[1];
 
   it("is asked of a case without a plan, and shows the ways side by side with one proposal and its reason", async () => {
     await page.open(unplanned);
     await page.press("What first?");
     await page.arrives(/\/decide$/);
     await page.settled();
-    await page.sees("Proposed:");
+    await page.sees("Suggested:");
     const text = await page.text();
-    for (const way of ["Squash and watch", "Carry out the whole programme", "Unpot and wash", "Give the plant up"])
+    for (const way of ["Squash and watch", "Follow the full programme", "Unpot and wash", "Give the plant up"])
       expect(text).toContain(way);
-    expect(text).toContain("Put it outdoors, to rain and enemies: not at this time of the year.");
-    expect(text).toContain("Clean looks after it");
+    expect(text).toContain("Put it outdoors, to rain and predators: not at this time of year.");
+    expect(text).toContain("Chance of clean looks afterwards");
   });
 
   it("weighs what the plant is worth, and where it is meanwhile", async () => {
     await page.press("Irreplaceable");
     await page.settled();
-    await page.sees("Proposed:");
+    await page.sees("Suggested:");
     expect(await proposed()).not.toBe("give the plant up");
     const loved = await beforeGivingUp();
     await page.press("Replaceable");
     await page.settled();
-    await page.sees("Proposed:");
+    await page.sees("Suggested:");
     // Of a light case nobody gives up a plant: it is told last, whatever the plant is worth.
     expect(await beforeGivingUp()).toBe(loved);
     await page.press("Irreplaceable");
     await page.settled();
-    await page.press("Go this way");
+    await page.press("Choose this");
     await page.arrives(/^\/(cases|plants)\/[0-9a-f-]{36}\/(plan|act|unpot|blitz)$/);
   });
 
   it("the plan says what hands do before any bottle is opened, in its order", async () => {
     await page.open(`${unplanned}/plan`);
     await page.settled();
-    await page.sees("Before any bottle is opened");
-    await page.driver.findElement({ css: "main details summary" }).click();
+    await page.sees("before you open a bottle");
+    await page.unfold("before you open a bottle");
     await page.sees("Pick off and squash what you see");
     const text = await page.text();
     expect(text.indexOf("Pick off and squash")).toBeLessThan(text.indexOf("Cover the mix with paper or film"));
@@ -79,7 +79,7 @@ describe("the first decision", () => {
     await page.sees("1. Pick off and squash what you see");
     const [, cutting] = await page.driver.findElements({ css: "main input[type='checkbox']" });
     await cutting!.click();
-    await page.press("Done: write it all down");
+    await page.press("Done: record it all");
     await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
     await page.sees("Unpotted");
     const text = await page.text();

@@ -46,7 +46,7 @@ describe("the door", () => {
 
   it("nobody is asked while nobody has an account, and nobody is served from outside", async () => {
     await laptop.open("/settings");
-    await laptop.sees("it asks nobody who they are");
+    await laptop.sees("nobody has to sign in");
     const port = await getPort({ host: NETWORK });
     network = `http://${NETWORK}:${port}`;
     stopNetwork = await startServer(port, app.appUrl, { HOST: NETWORK });
@@ -54,22 +54,22 @@ describe("the door", () => {
   });
 
   it("an owner is made; a short or common passphrase is refused; the codes are shown once", async () => {
-    await laptop.press("Make an owner");
+    await laptop.press("Set up an owner");
     await laptop.fill("Your name", "Ada");
     await laptop.fill("A passphrase", "short");
     await laptop.press("Make me the owner");
-    await laptop.sees("A passphrase has 12 characters or more.");
+    await laptop.sees("A passphrase needs 12 characters or more.");
     await laptop.fill("A passphrase", "password1234");
     await laptop.press("Make me the owner");
-    await laptop.sees("This one is among the first that others would try.");
+    await laptop.sees("This one is too easy to guess.");
     await laptop.fill("A passphrase", PASSPHRASE);
-    await laptop.fill("What this device is called", "Study laptop");
+    await laptop.fill("Name of this device", "Study laptop");
     await laptop.press("Make me the owner");
     await laptop.sees("They are shown only now.");
     const shown = await laptop.driver.findElements(By.css("main ul.font-monospace li"));
     codes = await Promise.all(shown.map((one) => one.getText()));
     expect(codes).toHaveLength(8);
-    await laptop.press("I have them");
+    await laptop.press("I have saved them");
     await laptop.arrives(/^\/settings\/people$/);
     await laptop.sees("Study laptop, this one");
     const { httpOnly, sameSite } = await secretNow();
@@ -82,45 +82,48 @@ describe("the door", () => {
     await laptop.arrives(/^\/door$/);
     await laptop.fill("Your name", "ada");
     await laptop.fill("Your passphrase", "not the right one");
-    await laptop.press("Come in");
-    await laptop.sees("Name and passphrase do not belong together.");
+    await laptop.press("Sign in");
+    await laptop.sees("Name and passphrase do not match.");
     await laptop.fill("Your name", "Nobody at all");
-    await laptop.press("Come in");
-    await laptop.sees("Name and passphrase do not belong together.");
+    await laptop.press("Sign in");
+    await laptop.sees("Name and passphrase do not match.");
     await laptop.fill("Your name", "ada");
     await laptop.fill("Your passphrase", PASSPHRASE);
-    await laptop.press("Come in");
+    await laptop.press("Sign in");
     await laptop.arrives(/^\/benches$/);
   });
 
   it("a phone is let in by a link, which works once", async () => {
     await laptop.open("/settings/people");
-    const link = await linkShown("Let in a phone of mine");
+    const link = await linkShown("Add my phone");
     onPhone = new Page(inHand.driver, network);
     await inHand.driver.get(link);
-    await onPhone.fill("What this device is called", "Kitchen phone");
-    await onPhone.press("Let this device in");
+    await onPhone.fill("Name of this device", "Kitchen phone");
+    await onPhone.press("Sign this device in");
     await onPhone.arrives(/^\/today$/);
     await sitters.driver.get(link);
-    await new Page(sitters.driver, network).sees("This link no longer holds");
+    await new Page(sitters.driver, network).sees("This link has expired");
   });
 
   it("a sitter sees what is due and the walks, and nothing else", async () => {
     await laptop.open("/settings/people");
     await laptop.fill("Their name", "Ida");
     await laptop.select("What they may do", "Sitter");
-    await laptop.press("Add them");
-    await laptop.sees("Let in a device of Ida’s");
-    const link = await linkShown("Let in a device of Ida’s");
+    await laptop.press("Add");
+    await laptop.sees("Add a device for Ida");
+    const link = await linkShown("Add a device for Ida");
     expect(await brokenRules(laptop.driver)).toEqual([]);
     const sitter = new Page(sitters.driver, network);
     await sitters.driver.get(link);
-    await sitter.fill("What this device is called", "Ida’s phone");
-    await sitter.press("Let this device in");
+    await sitter.fill("Name of this device", "Ida’s phone");
+    await sitter.press("Sign this device in");
     await sitter.arrives(/^\/today$/);
     const bar = await sitters.driver.findElement(By.css("nav.rail")).getText();
-    expect(bar.split("\n")).toEqual(expect.arrayContaining(["Today", "Walk", "Almanac"]));
-    expect(bar).not.toMatch(/Cases|Benches|Ledger/);
+    expect(bar.split("\n")).toEqual(["Today", "Walk", "More"]);
+    await sitters.driver.findElement(By.xpath("//nav//button[normalize-space()='More']")).click();
+    const sheet = await sitter.found(By.css(".more.show"), "the sheet with the rest never came");
+    expect(await sitter.eventually(async () => (await sheet.getText()).includes("Almanac"), "no almanac")).toBe(true);
+    expect(await sheet.getText()).not.toMatch(/Cases|Benches|Ledger|Year/);
     const [plant, found, place] = [idOf("plant", "L03"), idOf("case", "R01", "mealybug"), idOf("place", "window")];
     const cookie = (await sitters.driver.manage().getCookies()).map(({ name, value }) => `${name}=${value}`).join("; ");
     const closed = [
@@ -145,7 +148,7 @@ describe("the door", () => {
     await sitter.arrives(/^\/closed$/);
     // What is due is theirs to do.
     await sitter.open("/today");
-    await sitter.press("Begin");
+    await sitter.press("Start");
     await sitter.arrives(/^\/sitting\//);
     expect(await sitter.text()).toMatch(/mL/);
     await sitter.open("/walk");
@@ -154,7 +157,7 @@ describe("the door", () => {
 
   it("a device that is ended is out at its next step", async () => {
     await laptop.open("/settings/people");
-    await laptop.driver.findElement(By.css("[aria-label='End Kitchen phone']")).click();
+    await laptop.driver.findElement(By.css("[aria-label='Sign out Kitchen phone']")).click();
     await laptop.eventually(
       async () => !(await laptop.text()).includes("Kitchen phone"),
       "the phone stays in the list",
@@ -166,18 +169,18 @@ describe("the door", () => {
   it("a code lets in who forgot, once, and ends the other devices", async () => {
     await onPhone.open("/door/recover");
     await onPhone.fill("Your name", "Ada");
-    await onPhone.fill("One of your codes", codes[0]!.toLowerCase());
+    await onPhone.fill("A recovery code", codes[0]!.toLowerCase());
     await onPhone.fill("A new passphrase", "kettle lamp orchid moss");
-    await onPhone.press("Come in");
+    await onPhone.press("Sign in");
     await onPhone.arrives(/^\/today$/);
     await laptop.open("/today");
     await laptop.arrives(/^\/door$/);
     await laptop.open("/door/recover");
     await laptop.fill("Your name", "Ada");
-    await laptop.fill("One of your codes", codes[0]!);
+    await laptop.fill("A recovery code", codes[0]!);
     await laptop.fill("A new passphrase", "kettle lamp orchid moss");
-    await laptop.press("Come in");
-    await laptop.sees("the code has been used");
+    await laptop.press("Sign in");
+    await laptop.sees("the code has already been used");
   });
 
   it("who did what stands in a list", async () => {

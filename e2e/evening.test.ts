@@ -2,11 +2,11 @@ import pg from "pg";
 import { v7 as uuidv7 } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { idOf } from "../demo/loadDemo";
-import type { PlannedDose } from "../src/core/facts/kinds/programme";
-import { adoptPlan } from "../src/operations/adoptPlan";
-import { today, type Context } from "../src/operations/context";
-import { expectOk } from "../src/operations/outcome";
-import { recordLook } from "../src/operations/recordLook";
+import type { PlannedDose } from "../src/core/record/facts/kinds/programme";
+import { adoptPlan } from "../src/operations/cases/commands/adoptPlan";
+import { today, type Context } from "../src/operations/shared/context";
+import { expectOk } from "../src/operations/shared/outcome";
+import { recordLook } from "../src/operations/looks/commands/recordLook";
 import { openApplication, type Application } from "./support/application";
 import { phone } from "./support/browser";
 import type { Page } from "./support/page";
@@ -41,7 +41,7 @@ describe("an evening", () => {
   let app: Application;
   let page: Page;
   beforeAll(async () => {
-    app = await openApplication(phone);
+    app = await openApplication(phone, { keepsPages: true });
     page = app.page;
     await planTonight(await app.context());
   });
@@ -73,13 +73,13 @@ describe("an evening", () => {
     await page.fill("Until", "23:00");
     await page.sees("12 plants, ");
     await page.sees("One bath of");
-    await page.sees("What is left, strained, serves");
+    await page.sees("What is left, strained, is enough for");
     await page.fill("Until", "18:30");
-    await page.sees("for want of time");
+    await page.sees("for lack of time");
     await page.fill("Until", "23:00");
-    await page.fill("Pots that can dry at once", "5");
-    await page.sees("for want of a place to dry");
-    await page.fill("Pots that can dry at once", "12");
+    await page.fill("Pots that can dry at the same time", "5");
+    await page.sees("for lack of drying space");
+    await page.fill("Pots that can dry at the same time", "12");
     await page.sees("12 plants, ");
     // A page that was opened while the worker began to stand before pages has none: the next one has.
     await page.eventually(async () => {
@@ -92,7 +92,7 @@ describe("an evening", () => {
 
   it("the first mix, with the line cut in the middle, and the page closed and opened again without it", async () => {
     await page.open("/sitting/soapMild");
-    await page.sees("Put on, and have at hand");
+    await page.sees("Wear, and have ready");
     await page.press("Mixed and ready");
     await page.sees("0 of 5");
     await treat(2);

@@ -4,10 +4,10 @@ import { loadDemo } from "../demo/loadDemo";
 import { now } from "../src/clock";
 import { disconnect } from "../src/db/connection";
 import makeDatabase from "../src/db/testing/database";
-import { contextOf, openCollections } from "../src/operations/context";
-import { deriveStale } from "../src/operations/deriveStale";
-import { judgeStale } from "../src/operations/judgeStale";
-import { reckonCarriage } from "../src/operations/reckonCarriage";
+import { contextOf, openCollections } from "../src/operations/shared/context";
+import { deriveStale } from "../src/operations/plants/commands/deriveStale";
+import { judgeStale } from "../src/operations/cases/commands/judgeStale";
+import { reckonCarriage } from "../src/operations/plants/commands/reckonCarriage";
 import { takeSnapshot } from "./support/snapshot";
 import { openSlot, type Slot } from "./support/slots";
 

@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { expectOk } from "../src/operations/outcome";
-import { recordLook } from "../src/operations/recordLook";
+import { expectOk } from "../src/operations/shared/outcome";
+import { recordLook } from "../src/operations/looks/commands/recordLook";
 import { openApplication, type Application } from "./support/application";
 import { idOf } from "./support/rows";
 import type { Page } from "./support/page";
@@ -25,9 +25,9 @@ describe("who lives with the plants", () => {
   const plan = async () => {
     await page.open(`/cases/${caseId}/plan`);
     await page.settled();
-    if ((await page.text()).includes("All other ways"))
-      await page.press("All other ways, and what this plant does not bear");
-    await page.press("By hand: any remedy, your own dates");
+    if ((await page.text()).includes("Show everything"))
+      await page.press("Show everything, and what this plant does not tolerate");
+    await page.press("Your own plan: any remedy, any dates");
     return page.text();
   };
   const mixing = () =>
@@ -40,7 +40,7 @@ describe("who lives with the plants", () => {
     expect(text).toContain("Spinosad once, then soap sprayed");
     expect(text).toContain("Pyrethrins once, then soap sprayed");
     await page.press("Pyrethrins");
-    await page.sees("It harms cats and fish");
+    await page.sees("It harms cats, fish");
     await page.sees("Pests become resistant to it");
     await page.open("/mixing");
     expect(await mixing()).toEqual(expect.arrayContaining(["Pyrethrins", "Peppermint or cinnamon oil"]));
@@ -63,18 +63,18 @@ describe("who lives with the plants", () => {
     expect(await mixing()).not.toEqual(expect.arrayContaining(["Pyrethrins"]));
 
     await page.open(`/plants/${plantId}/act`);
-    await page.select("Mix", "Pyrethrins, made up as their label says");
+    await page.select("Mix", "Pyrethrins, mixed as their label says");
     await page.sees("Cats live here, and this harms them");
-    await page.sees("It has happened already; write it down all the same");
+    await page.sees("It has already been done; record it anyway");
   });
 
   it("predators are let loose, and a spray is told of before it is written down", async () => {
     await page.open(`/plants/${plantId}/act`);
-    await page.select("What you do", "Let predators loose");
-    await page.press("Write it down");
+    await page.select("What you do", "Release predators");
+    await page.press("Save");
     await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
     await page.sees("live here until");
     await page.open(`/plants/${plantId}/act`);
-    await page.sees("Helpful animals that were let loose still live here: this kills them too.");
+    await page.sees("Beneficials you released still live here: this kills them too.");
   });
 });

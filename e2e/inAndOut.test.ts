@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import Papa from "papaparse";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { readBenches } from "../src/operations/readBenches";
+import { readBenches } from "../src/operations/places/queries/readBenches";
 import { openApplicationWith, type Application } from "./support/application";
 
 /** A keeper saves everything as a file, brings it into a collection of her own, and backs that up. */
@@ -53,23 +53,23 @@ describe("in and out", () => {
   it("a file that is none is refused in words, and one that is comes into a collection of her own, once", async () => {
     const { page } = app;
     await page.open("/begin");
-    await page.fill("What your collection is called", "Windowsills");
-    await page.fill("What this device is called", "Laptop");
+    await page.fill("Name of your collection", "Windowsills");
+    await page.fill("Name of this device", "Laptop");
     await page.fill("Time zone", "Europe/Lisbon");
     await page.fill("About how warm it is there, °C", "21");
-    await page.press("Begin");
+    await page.press("Start");
     await page.arrives(/^\/plants\/several$/);
     await page.open("/settings/data");
     const bad = path.join(folder, "bad.zip");
     writeFileSync(bad, "this is no zip");
-    await (await page.field("A file of a collection")).sendKeys(bad);
-    await page.press("Bring it in");
-    await page.sees("Nothing was brought in. the file:");
+    await (await page.field("Collection file")).sendKeys(bad);
+    await page.press("Import");
+    await page.sees("Nothing was imported. the file:");
     await page.open("/settings/data");
-    await (await page.field("A file of a collection")).sendKeys(file);
-    await page.press("Bring it in");
+    await (await page.field("Collection file")).sendKeys(file);
+    await page.press("Import");
     await page.sees("0 known already, 0 struck out.");
-    await page.press("Bring it in");
+    await page.press("Import");
     await page.sees("0 new,");
     await page.open("/cases");
     await page.sees("L04");
@@ -83,19 +83,19 @@ describe("in and out", () => {
       writeFileSync(csv, await get(`/settings/data/csv/${table}.csv`));
       await (await page.field(table[0]!.toUpperCase() + table.slice(1))).sendKeys(csv);
     }
-    await page.press("Bring the tables in");
+    await page.press("Import the tables");
     await page.sees("0 new,");
     const own = path.join(folder, "own.csv");
     const yesterday = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
     writeFileSync(own, `plant;at;pest;count\nL02;${yesterday};mealybug;3\nZ99;${yesterday};greenfly;1\n`);
     await page.open("/settings/data");
     await (await page.field("Finds")).sendKeys(own);
-    await page.press("Bring the tables in");
-    await page.sees("finds, row 2: plant: there is nothing of this name here.");
+    await page.press("Import the tables");
+    await page.sees("finds, row 2: plant: there is nothing with this name here.");
     writeFileSync(own, `plant;at;pest;count\nL02;${yesterday};mealybug;3\n`);
     await page.open("/settings/data");
     await (await page.field("Finds")).sendKeys(own);
-    await page.press("Bring the tables in");
+    await page.press("Import the tables");
     await page.sees("1 new, 0 known already.");
     await page.open("/cases");
     await page.sees("L02");
@@ -105,7 +105,7 @@ describe("in and out", () => {
     const { page } = app;
     await page.eventually(async () => {
       await page.open("/settings/data");
-      return (await page.text()).includes("restored and found whole");
+      return (await page.text()).includes("restored and checked");
     }, "no backup was made");
   });
 });

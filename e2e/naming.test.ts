@@ -57,9 +57,9 @@ describe("naming what is on a plant", () => {
     await page.press("Name a pest");
     await page.press("White meal on roots or inside the pot wall");
     await page.select("I know what it is", "Soft scale");
-    await page.sees("Soft scale: how many, live?");
+    await page.sees("Soft scale: how many, alive?");
     await page.press("Save the find");
-    await page.sees("Press how many there are, or write a number.");
+    await page.sees("Choose how many there are, or enter a number.");
     await page.press("Trace: 1–2 animals");
     await page.press("Stem or cane");
     await page.press("Large domed bumps");
@@ -70,7 +70,7 @@ describe("naming what is on a plant", () => {
     await page.sees("Plan against soft scale");
     const large = path.join(folder, "large.jpg");
     writeFileSync(large, Buffer.alloc(10 * 1024 * 1024 + 1));
-    const field = () => page.field("A photo, if you like");
+    const field = () => page.field("Add a photo (optional)");
     await (await field()).sendKeys(large);
     await page.sees("This photo is larger than 10 MB. Choose a smaller one.");
     const small = path.join(folder, "small.png");
@@ -81,14 +81,48 @@ describe("naming what is on a plant", () => {
     await page.sees("The photo is kept with the look.");
     await page.press("To the plant");
     await page.sees("infested, set apart");
-    await page.sees("Named by you; the signs spoke for root mealybugs");
+    await page.sees("Named by you; the signs pointed to root mealybugs");
     await page.sees("Found: Soft scale, trace: 1–2 animals, adults, on stem or cane");
     await page.eventually(
       () => page.driver.executeScript<boolean>("return document.querySelector('main img')?.naturalWidth === 60"),
       "the photo never showed",
     );
     await page.open("/ledger");
-    await page.sees("your own word went before the odds");
+    await page.sees("you overruled the odds");
+  });
+
+  it("the same leaf again stands beside the last photo, and what has opened since is looked at", async () => {
+    await page.open(`/plants/${idOf("plant", "R16")}`);
+    await page.press("Then and now: the same leaf again");
+    await page.sees("There is one photo so far.");
+    const again = path.join(folder, "again.png");
+    await sharp({ create: { width: 60, height: 40, channels: 3, background: "#208040" } })
+      .png()
+      .toFile(again);
+    await (await page.field("Or choose a file, or paste one")).sendKeys(again);
+    await page.sees("What has opened since the last look?");
+    await page.select("Looked with", "Lamp and loupe");
+    await page.fill("New leaves since the last look, without marks", "2");
+    await page.press("Nothing on it");
+    await page.sees("is recorded, with its photo");
+    await page.eventually(async () => {
+      await page.reload();
+      return (await page.text()).includes("Left then, right now");
+    }, "the two never stood beside each other");
+    const cut = "return getComputedStyle(document.querySelector('.pair-now')).clipPath";
+    const before = await page.driver.executeScript<string>(cut);
+    await page.driver.executeScript(
+      `const range = document.querySelector('input[type=range]');
+       Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(range, '20');
+       range.dispatchEvent(new Event('input', { bubbles: true }));`,
+    );
+    await page.eventually(
+      async () => (await page.driver.executeScript<string>(cut)) !== before,
+      "the line between them does not move",
+    );
+    await page.open(`/plants/${idOf("plant", "R16")}`);
+    await page.sees("Lamp and loupe: newest leaf");
+    await page.sees("2 new leaves without a mark");
   });
 
   it("a file that is no picture is refused with a reason, and the page goes on", async () => {
@@ -99,23 +133,21 @@ describe("naming what is on a plant", () => {
       "return [...document.querySelectorAll('label')].find((one) => one.textContent.startsWith('Add a photo')).textContent",
     );
     await (await page.field(label)).sendKeys(text);
-    await page.sees(
-      "Not saved: Photo, R16 Peace flag. This is not a photo that can be read. Choose a JPEG, PNG or WebP file.",
-    );
+    await page.sees("Not saved: Photo, R16 Peace flag. This photo cannot be read. Choose a JPEG, PNG or WebP file.");
     // It is told until it has been seen, on every page.
     await page.open("/today");
-    await page.sees("Not saved: Photo, R16 Peace flag. This is not a photo that can be read.");
-    await page.press("Drop it");
+    await page.sees("Not saved: Photo, R16 Peace flag. This photo cannot be read.");
+    await page.press("Discard it");
     await page.eventually(async () => !(await page.text()).includes("Not saved"), "it stays unsaved");
     await page.open("/today");
-    await page.sees("Under the bell jar");
+    await page.sees("Set apart");
     expect(await page.text()).not.toContain("Not saved");
   });
 
   it("what was pressed on a plant is still there after a look at its signs", async () => {
     await page.open("/walk");
     await page.press("Everything: 47");
-    await page.press("Begin");
+    await page.press("Start");
     await page.press("Old marks only");
     await page.press("Found something");
     await page.sees("What is on");
@@ -123,7 +155,7 @@ describe("naming what is on a plant", () => {
     await page.sees("Nothing found, next");
     expect(
       await page.driver.executeScript(
-        "return document.querySelector('[aria-label=\"Ready notes\"] [aria-pressed=true]').textContent",
+        "return document.querySelector('[aria-label=\"Quick notes\"] [aria-pressed=true]').textContent",
       ),
     ).toBe("Old marks only");
   });
@@ -133,15 +165,15 @@ describe("naming what is on a plant", () => {
     await page.press("White cottony tufts in joints or on the underside");
     await page.press("Small dark flies on the mix or flying up");
     await page.sees("both at once");
-    await page.press("Take both: mealybugs and fungus gnats");
-    await page.sees("Mealybugs: how many, live?");
+    await page.press("Choose both: mealybugs and fungus gnats");
+    await page.sees("Mealybugs: how many, alive?");
     await page.press("Light: 3–10");
     await page.press("Next: fungus gnats");
-    await page.sees("Fungus gnats: how many, live?");
+    await page.sees("Fungus gnats: how many, alive?");
     const count = await page.field("Or the number you counted");
     await count.sendKeys("many");
     await page.press("Save the find");
-    await page.sees("Write a whole number from 1 to 100000, or leave it empty.");
+    await page.sees("Enter a whole number from 1 to 100000, or leave it empty.");
     await count.clear();
     await count.sendKeys("12");
     await page.press("Save the find");
@@ -162,7 +194,7 @@ describe("naming what is on a plant", () => {
   it("keys on a laptop: places, the far side, next, skip, undo, found", async () => {
     await page.open("/walk");
     await page.press("Everything: 47");
-    await page.press("Begin");
+    await page.press("Start");
     await page.sees("Nothing found, next");
     const keys = (...all: string[]) =>
       page.driver

@@ -15,7 +15,7 @@ describe("without a connection", () => {
   let stop: () => Promise<void>;
 
   beforeAll(async () => {
-    app = await openApplication(phone);
+    app = await openApplication(phone, { keepsPages: true });
     port = await getPort({ host: "127.0.0.1" });
     stop = await startServer(port, app.appUrl);
     page = new Page(app.browser.driver, `http://127.0.0.1:${port}`);
@@ -43,7 +43,7 @@ describe("without a connection", () => {
 
   it("a walk is begun, and the pages are kept", async () => {
     await page.open("/walk");
-    await page.press("Begin");
+    await page.press("Start");
     await page.arrives(/^\/walk\/[0-9a-f-]+$/);
     await page.open("/today");
     const lemon = `/plants/${idOf("plant", "L04")}`;
@@ -68,7 +68,7 @@ describe("without a connection", () => {
     await page.open("/mixing");
     await page.sees("Mixing");
     await page.open("/settings");
-    await page.sees("This page has not been kept on this device.");
+    await page.sees("This page is not saved on this device.");
     await page.open(walk);
     await page.press("Nothing found, next");
     await page.sees("1 entry is kept in this browser");

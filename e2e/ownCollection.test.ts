@@ -4,7 +4,7 @@ import { pathToFileURL } from "node:url";
 import type { Driver } from "selenium-webdriver/chrome";
 import pg from "pg";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { nextCodes } from "../src/core/plants/codes";
+import { nextCodes } from "../src/core/knowledge/plants/codes";
 import { openApplicationWith, type Application } from "./support/application";
 import { newProfile, openBrowser, phone, type Browser } from "./support/browser";
 import { Page } from "./support/page";
@@ -65,19 +65,19 @@ describe("a collection of one's own", () => {
       async () => (await page.valueOf("Time zone")) === ZONE,
       "the browser's own zone was never proposed",
     );
-    await page.press("Begin");
+    await page.press("Start");
     await page.sees("Fill this in.");
-    await page.fill("What your collection is called", "Hillside");
-    await page.fill("What this device is called", "My phone");
+    await page.fill("Name of your collection", "Hillside");
+    await page.fill("Name of this device", "My phone");
     await page.press("A lamp");
     await page.fill("About how warm it is there, °C", "22");
-    await page.press("Begin");
+    await page.press("Start");
     await page.arrives(/^\/plants\/several$/);
   });
 
   it("thirty plants come from a pasted list, with codes in sequence and the forms of the genera known", async () => {
-    await page.fill("One plant in each line", list.join("\n"));
-    await page.press("Put them into the table");
+    await page.fill("One plant per line", list.join("\n"));
+    await page.press("Put them in the table");
     await page.sees("30 plants below.");
     // Nobody knows that name: it is asked once for all five.
     await page.sees("What are these?");
@@ -95,18 +95,18 @@ describe("a collection of one's own", () => {
   it("a file says row by row what is wrong, and nothing of it is written before all is right", async () => {
     await page.open("/plants/several");
     const rows = ["code,name,pot,place", "P01,Twice,12,Windowsill", "Q1,Wide,wide,Attic", "Q2,Good,9,Windowsill"];
-    await page.fill("One plant in each line", rows.join("\n"));
-    await page.press("Put them into the table");
-    await page.sees("3 rows need you first.");
-    await page.sees("Make it a shelf of Living room");
+    await page.fill("One plant per line", rows.join("\n"));
+    await page.press("Put them in the table");
+    await page.sees("3 rows need your attention first.");
+    await page.sees("Add it as a shelf of Living room");
     await page.select("Twice", "Fern");
     await page.select("Wide", "Fern");
     await page.select("Good", "Fern");
-    await page.sees("2 rows need you first.");
-    await page.sees("Another plant bears this code. Choose a free one.");
-    await page.sees("Choose one of the list.");
+    await page.sees("2 rows need your attention first.");
+    await page.sees("Another plant has this code. Choose a different one.");
+    await page.sees("Choose one from the list.");
     await page.press("Add 3 plants");
-    await page.sees("2 rows need you first.");
+    await page.sees("2 rows need your attention first.");
     const [count] = await ask<{ n: number }>(`select count(*)::int as n from plants where collection_id = ${own}`);
     expect(count!.n).toBe(30);
   });
@@ -114,7 +114,7 @@ describe("a collection of one's own", () => {
   it("a find at 23:30 with the line cut, and the browser closed: it is there once, on its own day", async () => {
     await page.open("/walk");
     await page.press("Everything: 30");
-    await page.press("Begin");
+    await page.press("Start");
     await page.sees("Nothing found, next");
     await page.offline(true);
     await page.press("Found something");
@@ -122,14 +122,14 @@ describe("a collection of one's own", () => {
     await page.press("Light: 3–10");
     await page.press("Save the find");
     await page.sees("Who stood near");
-    await page.press("Under a bag, where it stands");
+    await page.press("Under a bag, where it is");
     await page.sees("No connection: 2 entries are kept in this browser");
     expect(await ask(`select id from looks where collection_id = ${own}`)).toEqual([]);
     await phoneInHand.close();
 
     await pickUp();
     await page.open("/today");
-    await page.sees("Found, and no plan yet");
+    await page.sees("Found, no plan yet");
     await page.eventually(
       async () => (await ask(`select id from placements where collection_id = ${own}`)).length === 31,
       "what was pressed with the line cut never arrived",
@@ -160,9 +160,9 @@ describe("a collection of one's own", () => {
       `update looks set voided_at = now(), void_reason = 'played with' where collection_id <> ${own} and voided_at is null`,
     );
     await page.open("/begin");
-    await page.press("Put back to its first day");
-    await page.press("Put it back");
-    await page.sees("Ten weeks are being written down");
+    await page.press("Reset the demo");
+    await page.press("Reset it");
+    await page.sees("Recording ten weeks");
     await page.arrives(/^\/today$/);
     await page.sees("The Lamp House");
     expect(await looks()).toBe(before);
@@ -175,6 +175,8 @@ describe("a collection of one's own", () => {
       async () => (await ask("select id from collections where is_demo")).length === 0,
       "the demo is still there",
     );
+    // The page hears of it later than the database, and loads itself anew then.
+    await page.eventually(async () => !(await page.text()).includes("Remove it"), "the page never heard of it");
     await page.open("/");
     await page.arrives(/^\/today$/);
     await page.sees("Hillside");

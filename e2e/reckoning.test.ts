@@ -2,11 +2,11 @@ import { Key } from "selenium-webdriver";
 import type { Driver } from "selenium-webdriver/chrome";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { idOf } from "../demo/loadDemo";
-import { assessFile } from "../src/core/case/assess";
-import { drawCase } from "../src/core/case/draw";
-import { readCaseFile } from "../src/core/format/read";
-import { pClearIf } from "../src/core/case/whatIf";
-import { addDays, type Day } from "../src/core/climate/days";
+import { assessFile } from "../src/core/advice/clearance/assess";
+import { drawCase } from "../src/core/advice/plans/draw";
+import { readCaseFile } from "../src/core/record/format/read";
+import { pClearIf } from "../src/core/advice/clearance/whatIf";
+import { addDays, type Day } from "../src/core/shared/days";
 import { openApplication, type Application } from "./support/application";
 import type { Page } from "./support/page";
 
@@ -73,10 +73,10 @@ describe("the engine in the application", () => {
     await page.open(running);
     await page.settled();
     expect(await page.text()).not.toContain("instead of");
-    await page.press("One treatment more, today, like the last");
+    await page.press("One more treatment today, like the last");
     await page.sees("likely over instead of");
-    await page.press("One treatment more, today, like the last");
-    await page.select("A look at the whole plant now that finds nothing", "with lamp and loupe");
+    await page.press("One more treatment today, like the last");
+    await page.select("A look at the whole plant now finds nothing", "with lamp and loupe");
     await page.sees("likely over instead of");
   });
 
@@ -91,7 +91,7 @@ describe("the engine in the application", () => {
     await page.sees(`${chance} that the looks after it are clean, and then it is`);
     await page.sees("of what may survive");
     // Pressed, another way opens in its place, and the first closes.
-    await page.press("All other ways, and what this plant does not bear");
+    await page.press("Show everything, and what this plant does not tolerate");
     await page.press("Soap, sprayed");
     await page.sees("Soap wash, mild (5 mL per litre)");
     const least = await row.findElement({ css: "button" });
@@ -103,7 +103,7 @@ describe("the engine in the application", () => {
     await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
     const text = await page.text();
     expect(text.match(/^Treat \w+/gm)!.length).toBe(dates.length);
-    expect(text).toContain(`Kept to from today on: ${chance} that the looks after it are clean`);
+    expect(text).toContain(`If you keep to it from today: ${chance} that the looks after it are clean`);
   });
 
   it("a worker that fails says so and is started anew when asked: nothing is reckoned for ever", async () => {
@@ -121,10 +121,10 @@ describe("the engine in the application", () => {
       },
     )) as unknown as { identifier: string };
     await page.open(running);
-    await page.sees("It could not be reckoned in this browser just now.");
-    expect(await page.text()).not.toContain("Reckoning …");
+    await page.sees("It could not be worked out in this browser.");
+    expect(await page.text()).not.toContain("Working it out …");
     await page.driver.executeScript("window.healthy = true");
-    await page.press("Reckon again");
+    await page.press("Try again");
     await page.sees("The same as a table");
     await (page.driver as Driver).sendDevToolsCommand("Page.removeScriptToEvaluateOnNewDocument", { identifier });
   });
@@ -138,18 +138,18 @@ describe("the engine in the application", () => {
       page.driver.findElements({
         xpath: "//section[.//h2[normalize-space()='Weekly and thorough']]//*[@role='slider']",
       });
-    await page.select("As a school does it", "Alcohol on days 0, 6 and 13");
+    await page.select("A common routine", "Alcohol on days 0, 6 and 13");
     await page.eventually(async () => (await said())[1] !== one, "three treatments say no more than one");
     const [, , before] = await said();
     const last = (await sliders()).at(-1)!;
     await last.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
     await page.eventually(async () => Number((await said())[2]) === Number(before) + 2, "the day did not follow");
     expect(await last.getAttribute("aria-valuetext")).toBe("day 15");
-    await page.select("As a school does it", "Soap every 3 days for four weeks");
+    await page.select("A common routine", "Soap every 3 days for four weeks");
     expect(await sliders()).toHaveLength(10);
     // What sits deep can be dragged too: nothing there, and it is likelier over.
     const chance = async () => Number((await said())[1]);
-    const [with_, deep] = [await chance(), await page.field("Where no spray comes")];
+    const [with_, deep] = [await chance(), await page.field("Out of reach of sprays")];
     await deep.sendKeys(Key.HOME);
     await page.eventually(async () => (await chance()) > with_, "without deep places it is no likelier over");
   });
@@ -165,6 +165,6 @@ describe("the engine in the application", () => {
     await page.sees("Hoya");
     await page.press("Alcohol on the spot");
     await page.arrives(/^\/almanac\/remedies\/alcohol$/);
-    await page.sees("Strength against effect");
+    await page.sees("Strength and effect");
   });
 });

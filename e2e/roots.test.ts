@@ -1,4 +1,4 @@
-import { unpottingSteps } from "../src/wording/roots";
+import { unpottingSteps } from "../src/wording/advice/roots";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { openApplication, type Application } from "./support/application";
 import { daysAgo, type Page } from "./support/page";
@@ -48,7 +48,7 @@ describe("a root case", () => {
     await page.fill("First treatment", daysAgo(200));
     await page.settled();
     await page.sees("Unpotted and washed");
-    await page.press("All other ways, and what this plant does not bear");
+    await page.press("Show everything, and what this plant does not tolerate");
     await page.sees("alcohol kills roots, and misses what sits between them");
     const refused = await page.text();
     expect(refused).not.toContain("Soap, sprayed");
@@ -66,10 +66,10 @@ describe("a root case", () => {
     await page.press(unpottingSteps.tipOut);
     await page.open(aCase);
     await page.open(`${plant}/unpot`);
-    await page.sees("Not pressed yet: 10 steps");
+    await page.sees("Not ticked yet: 10 steps");
     await page.press("Half");
     // Of a usual pot of 11 cm half the roots and a quarter more: 0.625 of its mix, and the next width up is 10 cm.
-    expect(await page.valueOf("The pot it goes into, cm")).toBe("10");
+    expect(await page.valueOf("New pot, width, cm")).toBe("10");
     await page.sees("No water for 4 days");
     await page.fill("When", at(200, "19:00"));
     await page.press("Unpotted and washed");

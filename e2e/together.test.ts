@@ -36,7 +36,7 @@ describe("two devices on one walk", () => {
   it("each sees within seconds what the other presses, and nothing moves away under a finger", async () => {
     await phonePage.open("/walk");
     await phonePage.press("Everything: 47");
-    await phonePage.press("Begin");
+    await phonePage.press("Start");
     walk = await phonePage.arrives(/^\/walk\/[0-9a-f-]{36}$/);
     await phonePage.sees("Nothing found, next");
     await laptopPage.open(walk);
@@ -45,16 +45,16 @@ describe("two devices on one walk", () => {
     expect(await laptopPage.heading()).toBe(first);
 
     await phonePage.press("Nothing found, next");
-    await laptopPage.sees("Written down on another device just now: nothing found.");
+    await laptopPage.sees("Just recorded on another device: nothing found.");
     expect(await laptopPage.heading()).toBe(first);
     await shows(laptopPage, 1);
-    await laptopPage.press("Go on");
+    await laptopPage.press("Continue");
     await laptopPage.sees("Nothing found, next");
 
     const next = await laptopPage.heading();
     expect(await phonePage.heading()).toBe(next);
     await laptopPage.press("Nothing found, next");
-    await phonePage.sees("Written down on another device just now: nothing found.");
+    await phonePage.sees("Just recorded on another device: nothing found.");
     await shows(phonePage, 2);
     // What is taken back is one's own: the other's look stays.
     await phonePage.press("Undo");

@@ -24,20 +24,20 @@ describe("a case without a name", () => {
     await page.open(`${plant}/name`);
     await page.press("Pale pin-prick dots on the leaf");
     await page.press("Silvery or bronzed streaks, papery patches");
-    await page.press("Keep it open without a name");
+    await page.press("Leave it unnamed for now");
     await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
-    await reloadedUntil("Signs without a name");
-    expect(await page.text()).toContain("Left open, without a name");
+    await reloadedUntil("Signs not named yet");
+    expect(await page.text()).toContain("Left unnamed");
   });
 
   it("it says what it may be, what decides and when, and what is good against all of it", async () => {
-    await page.press("Signs without a name");
+    await page.press("Signs not named yet");
     await page.arrives(/\/unnamed$/);
     await page.sees("By its signs:");
     await page.sees("Decide by");
     await page.settled();
     await page.sees("Whatever it is");
-    await page.sees("buys a few better days");
+    await page.sees("gives it a few better days");
   });
 
   it("what is good against all of it is taken with one press, and falls due", async () => {
@@ -45,7 +45,7 @@ describe("a case without a name", () => {
     await page.press(take);
     await page.sees("Chosen until then");
     await page.open("/today");
-    await page.sees("what has no name yet, due today");
+    await page.sees("unnamed pest, due today");
     await page.open(`${plant}/unnamed`);
   });
 
@@ -60,8 +60,8 @@ describe("a case without a name", () => {
     await page.press("To the plant");
     await page.arrives(/^\/plants\/[0-9a-f-]{36}$/);
     await reloadedUntil("infested");
-    expect(await page.text()).not.toContain("Signs without a name");
+    expect(await page.text()).not.toContain("Signs not named yet");
     await page.open(`${plant}/unnamed`);
-    await page.sees("nothing without a name");
+    await page.sees("no unnamed signs");
   });
 });

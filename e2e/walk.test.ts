@@ -1,9 +1,9 @@
 import { v7 as uuidv7 } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import pg from "pg";
-import { addPlace } from "../src/operations/addPlace";
-import { addPlant } from "../src/operations/addPlants";
-import { expectOk } from "../src/operations/outcome";
+import { addPlace } from "../src/operations/places/commands/addPlace";
+import { addPlant } from "../src/operations/plants/commands/addPlants";
+import { expectOk } from "../src/operations/shared/outcome";
 import { openApplication, type Application } from "./support/application";
 import { openBrowser, phone } from "./support/browser";
 import { Page } from "./support/page";
@@ -39,7 +39,7 @@ describe("a walk with the telephone in one hand", () => {
     await page.open("/walk");
     await page.press("One place");
     await page.select("Which place", `Gallery: ${PLANTS}`);
-    await page.press("Begin");
+    await page.press("Start");
     await page.sees("Nothing found, next");
     return new URL(await page.driver.getCurrentUrl()).pathname;
   };
@@ -70,7 +70,7 @@ describe("a walk with the telephone in one hand", () => {
     const order: string[] = [];
     for (let left = PLANTS; left > 0;) {
       if ((await page.heading()) === "Clean hands, clean tools") {
-        await page.press("Cleaned, go on");
+        await page.press("Cleaned, continue");
         borders++;
         continue;
       }
@@ -79,13 +79,13 @@ describe("a walk with the telephone in one hand", () => {
       left--;
       if (["G03", "G12", "G13"].includes(now)) {
         await find("Mealybugs");
-        await page.press("Go on with the walk");
+        await page.press("Continue the walk");
       } else {
         await page.press("Nothing found, next");
         presses++;
       }
     }
-    await page.sees("Every plant has had its turn");
+    await page.sees("All plants done");
     expect(presses).toBe(17);
     // One after each find: clean plants follow the first, plants at risk the others.
     expect(borders).toBe(3);
@@ -97,10 +97,10 @@ describe("a walk with the telephone in one hand", () => {
         (_, i) => `G${String(from + Math.sign(to - from) * i).padStart(2, "0")}`,
       );
     expect(order).toEqual(["G01", "G02", "G03", "G11", "G12", ...run(20, 13), ...run(4, 10)]);
-    await page.sees("17 with nothing found, 3 with finds, 0 left out.");
+    await page.sees("17 with nothing found, 3 with finds, 0 skipped.");
     await eventually(async () => (await landed()) === PLANTS, "not every look landed");
-    await page.press("End the walk");
-    await page.sees("The walk is ended.");
+    await page.press("Finish the walk");
+    await page.sees("The walk is finished.");
     // Some forty presses: a loaded machine takes its time over them.
   }, 240_000);
 
@@ -124,13 +124,13 @@ describe("a walk with the telephone in one hand", () => {
     await page.sees("2 of 20");
     await eventually(async () => (await landed()) === 3, "the looks did not land");
     await page.press("Leave");
-    await page.sees("Go on where you left");
+    await page.sees("Continue where you left off");
     const other = await openBrowser(phone);
     try {
       const there = new Page(other.driver, page.base);
       await there.open("/walk");
       await there.sees("2 of 20 done");
-      await there.press("Go on");
+      await there.press("Continue");
       await there.sees("2 of 20");
       await there.press("Nothing found, next");
       await there.sees("3 of 20");
@@ -138,7 +138,7 @@ describe("a walk with the telephone in one hand", () => {
     } finally {
       await other.close();
     }
-    await page.press("Go on");
+    await page.press("Continue");
     await page.sees("3 of 20");
     const { note } = await ask<{ note: string }>(
       `select note from looks where walk_id = '${walk.split("/").at(-1)}' and voided_at is null and note <> ''`,
@@ -155,7 +155,7 @@ describe("a walk with the telephone in one hand", () => {
     await page.press("Nothing found, next");
     await find("Thrips");
     await page.press("Oil pantry");
-    await page.press("Go on with the walk");
+    await page.press("Continue the walk");
     await page.sees("No connection: 4 entries are kept in this browser");
     await page.sees("4 of 20");
     expect(await landed()).toBe(1);
@@ -177,7 +177,7 @@ describe("a walk with the telephone in one hand", () => {
         await real(...all);
         throw new TypeError("the line went dead");
       };`);
-    await page.press("Cleaned, go on");
+    await page.press("Cleaned, continue");
     await page.press("Nothing found, next");
     await page.press("Nothing found, next");
     await page.sees("3 entries are kept in this browser");
@@ -194,7 +194,7 @@ describe("a walk with the telephone in one hand", () => {
     await page.open(walk);
     await page.sees("6 of 20");
     await find("Thrips");
-    await page.press("Under a bag, where it stands");
+    await page.press("Under a bag, where it is");
     await eventually(async () => (await ask<{ n: number }>(stands)).n === 2, "it was not set apart");
     await page.press("Undo");
     await page.sees("6 of 20");
@@ -205,14 +205,14 @@ describe("a walk with the telephone in one hand", () => {
     await page.open("/walk");
     await page.press("One place");
     await page.select("Which place", `Gallery: ${PLANTS - 1}`);
-    await page.press("What I press");
-    await page.press("Begin");
-    await page.sees("A light infestation would have shown: 0 %");
+    await page.press("Places I press");
+    await page.press("Start");
+    await page.sees("Chance you would have seen a light infestation: 0 %");
     await page.press("Nothing found, next");
-    await page.sees("Press the places you looked at first.");
+    await page.sees("First press the places you looked at.");
     await page.press("Leaf undersides");
-    await page.sees("A light infestation would have shown");
-    expect(await page.text()).not.toContain("would have shown: 0 %");
+    await page.sees("Chance you would have seen a light infestation");
+    expect(await page.text()).not.toContain("have seen a light infestation: 0 %");
   });
 
   it("a sheet filled in on paper is entered with one press per clean plant", async () => {

@@ -20,6 +20,7 @@ main(async () => {
     env: { ...env, WARY_SIMULATIONS: "full" },
     show: true,
   });
+  const cards = await run(process.execPath, [...tsx, "scripts/benchmarks/cards.ts"], { cwd: root, show: true });
   const rooms = await run(process.execPath, [...tsx, "scripts/benchmarks/rooms.ts"], { cwd: root, show: true });
   const carriage = await run(process.execPath, [...tsx, "scripts/benchmarks/carriage.ts"], {
     cwd: root,
@@ -30,7 +31,6 @@ main(async () => {
   await ensureBrowser();
   const walk = await run(process.execPath, [...tsx, "scripts/benchmarks/walk.ts"], { cwd: root, env, show: true });
   const drag = await run(process.execPath, [...tsx, "scripts/benchmarks/drag.ts"], { cwd: root, env, show: true });
-  await finish(
-    engine.code || truth.code || played.code || rooms.code || carriage.code || pages.code || walk.code || drag.code,
-  );
+  const all = [engine, truth, played, cards, rooms, carriage, pages, walk, drag];
+  await finish(all.find(({ code }) => code !== 0)?.code ?? 0);
 });

@@ -6,11 +6,11 @@ import { connect, disconnect } from "../src/db/connection";
 import { migrate } from "../src/db/migrate";
 import { databaseUrl } from "../src/env";
 import { isLoopback } from "./lib/listen.mjs";
-import { contextOf, openCollections } from "../src/operations/context";
-import { atTheDoor } from "../src/operations/door/asker";
-import { deriveStale } from "../src/operations/deriveStale";
-import { fenced } from "../src/operations/fence";
-import { judgeStale } from "../src/operations/judgeStale";
+import { contextOf, openCollections } from "../src/operations/shared/context";
+import { atTheDoor } from "../src/operations/access/session";
+import { deriveStale } from "../src/operations/plants/commands/deriveStale";
+import { fenced } from "../src/operations/shared/fence";
+import { judgeStale } from "../src/operations/cases/commands/judgeStale";
 
 async function prepare(): Promise<void> {
   const ownerUrl = databaseUrl();

@@ -2,7 +2,7 @@
 import { now } from "../src/clock";
 import { disconnect } from "../src/db/connection";
 import { databaseUrl } from "../src/env";
-import { deriveStale } from "../src/operations/deriveStale";
+import { deriveStale } from "../src/operations/plants/commands/deriveStale";
 import { restore } from "../src/operations/transfer/backUp";
 
 const file = process.argv[2]!;

@@ -11,7 +11,7 @@ const folder = path.resolve(import.meta.dirname, "../docs/screenshots");
 const SETTLE_MS = 3000;
 
 /** A walk over everything, and on to the find that is named on its first plant. */
-const onWalk = ["Everything: 47", "Begin"];
+const onWalk = ["Everything: 47", "Start"];
 const naming = [...onWalk, "Found something", "White cottony tufts in joints or on the underside"];
 
 /** The views shown in the README: file name, address, size, theme, and what is pressed before the picture. */
@@ -26,11 +26,11 @@ const views: readonly (readonly [
   ["today-phone", "/today", phone, "light"],
   ["benches", "/benches", laptop, "light"],
   ["plant", `/plants/${idOf("plant", "L03")}`, laptop, "light"],
-  ["case", `/cases/${idOf("case", "R01", "mealybug")}`, laptop, "light"],
+  ["case", `/cases/${idOf("case", "L08", "spiderMite")}`, laptop, "light"],
   ["plan", `/cases/${idOf("case", "L04", "softScale")}/plan`, laptop, "light"],
   ["decide", `/cases/${idOf("case", "L04", "softScale")}/decide`, laptop, "light"],
   ["walk-phone", "/walk", phone, "light", onWalk],
-  ["sitting-phone", "/sitting/soapMild", phone, "light", ["Mixed and ready"]],
+  ["session-phone", "/session?who=atRisk", phone, "light"],
   ["around", `/cases/${idOf("case", "L04", "softScale")}/around`, laptop, "light"],
   ["tonight-night", "/walk/tonight", laptop, "dark"],
   ["naming-phone", "/walk", phone, "light", naming],
@@ -39,7 +39,7 @@ const views: readonly (readonly [
   ["mixing", "/mixing", laptop, "light"],
   ["life-cycles", "/almanac/life-cycle", laptop, "light"],
   ["gnats", `/benches/places/${idOf("place", "bath")}/gnats`, laptop, "light"],
-  ["air", `/benches/places/${idOf("place", "lampRoom")}/climate`, laptop, "light"],
+  ["replay", "/benches/replay", laptop, "light", ["−1 week"]],
   ["calendar-phone", "/calendar", phone, "dark"],
 ];
 mkdirSync(folder, { recursive: true });

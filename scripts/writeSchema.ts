@@ -1,11 +1,13 @@
 // Writes the JSON Schemas of the open formats from the shapes that read them.
 import { writeFileSync } from "node:fs";
 import path from "node:path";
-import { carriageFileSchema, caseFileSchema } from "../src/core/format/schema";
+import { experienceFileSchema } from "../src/core/advice/learning/experience";
+import { carriageFileSchema, caseFileSchema } from "../src/core/record/format/schema";
 
 for (const [name, schema] of [
   ["case-file", caseFileSchema()],
   ["carriage-file", carriageFileSchema()],
+  ["experience-file", experienceFileSchema()],
 ] as const) {
   writeFileSync(
     path.resolve(import.meta.dirname, `../docs/${name}.schema.json`),

@@ -1,10 +1,10 @@
 import { NextResponse, type NextRequest } from "next/server";
 import { ADDRESS_HEADER, isSecure, NAMES_HEADER, SECURE_HEADER } from "@/app/_parts/peer";
-import { kept } from "@/app/_parts/kept";
+import { kept } from "@/app/_parts/pageCache";
 import { sessionIn } from "@/app/_parts/session";
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
-import { atTheDoor, isKnown, type AtTheDoor } from "@/operations/door/asker";
+import { atTheDoor, isKnown, type AtTheDoor } from "@/operations/access/session";
 
 /** Names under which this machine reaches itself; whoever comes by another name was sent here by a page of somebody else's. */
 const LOCAL = ["127.0.0.1", "localhost", "[::1]"];
@@ -80,7 +80,7 @@ async function atDoor(request: NextRequest): Promise<NextResponse | null> {
   }
   // Without an account only this machine itself is served, and only where nobody else could reach it.
   if (there.open)
-    return isAlone(request) ? null : plain(403, "Make an owner first: start without HOST, open Settings.");
+    return isAlone(request) ? null : plain(403, "Set up an owner first: start without HOST, open Settings.");
   if (there.asker || OPEN.test(pathname)) return null;
   const page = READS.has(request.method) && request.headers.get("accept")?.includes("text/html") === true;
   if (!page) return plain(401, "Come in first.");

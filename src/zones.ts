@@ -1,5 +1,5 @@
 import { tzOffset } from "@date-fns/tz";
-import type { Day } from "@/core/climate/days";
+import type { Day } from "@/core/shared/days";
 
 /**
  * The only converter between instants and what clock and calendar show in a time zone. It asks for the zone's offset alone,
@@ -81,7 +81,7 @@ export function instantOf(wallTime: string, zone: string): Date {
   return new Date(asUtc - offsetMs(asUtc - DAY_MS, zone));
 }
 
-/** The names of the zones that are offered, area and place: `Europe/Lisbon`. */
+/** The names of the zones that are offered, area and place: `Europe/Lisbon`; and UTC. */
 export function zoneNames(): string[] {
-  return Intl.supportedValuesOf("timeZone").filter((name) => name.includes("/"));
+  return [...Intl.supportedValuesOf("timeZone").filter((name) => name.includes("/")), "UTC"];
 }

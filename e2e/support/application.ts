@@ -2,9 +2,9 @@ import getPort from "get-port";
 import pg from "pg";
 import { inject } from "vitest";
 import { disconnect } from "../../src/db/connection";
-import { contextOf, openCollections, type Context } from "../../src/operations/context";
+import { contextOf, openCollections, type Context } from "../../src/operations/shared/context";
 import { startServer } from "../../scripts/lib/startServer";
-import { browserOf, forgetAll, laptop, openBrowser, type Browser, type Size } from "./browser";
+import { browserOf, forgetAll, keepPages, laptop, openBrowser, type Browser, type Size } from "./browser";
 import { Page } from "./page";
 import { asAdmin, copyDatabase, driverOf } from "./slots";
 import { putBack } from "./snapshot";
@@ -25,14 +25,18 @@ async function demoOf(databaseUrl: string): Promise<Context> {
   return contextOf(databaseUrl, demo, { actor: "test", role: "owner", now: new Date() });
 }
 
-/** The built application with the demo as it is in the beginning, and a browser in front of it that has never been there. */
-export async function openApplication(size: Size = laptop): Promise<Application> {
+/**
+ * The built application with the demo as it is in the beginning, and a browser in front of it that has never been there. One that opens
+ * pages without a connection (`keepsPages`) is slower: it fetches them all.
+ */
+export async function openApplication(size: Size = laptop, { keepsPages = false } = {}): Promise<Application> {
   const slots = inject("slots");
   const slot = slots[(Number(process.env["VITEST_POOL_ID"] ?? 1) - 1) % slots.length]!;
   const { databaseUrl, appUrl, port } = slot;
   const base = `http://127.0.0.1:${port}`;
   const driver = driverOf(slot);
   await forgetAll(driver, base);
+  if (keepsPages) await keepPages(driver, base);
   const client = new pg.Client(databaseUrl);
   await client.connect();
   // The clock counts up, whichever worker asks.

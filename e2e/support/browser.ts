@@ -59,6 +59,20 @@ export async function openBrowser(size: Size = laptop, kept?: string): Promise<B
   };
 }
 
+/** A cookie by which a browser of a slot knows that its story keeps pages. The application knows nothing of it. */
+const KEEPS_PAGES = "keeps-pages";
+
+/**
+ * What keeps pages stands before each of them from the first on, and fetches some hundred in the background: stories that are about
+ * something else would mostly wait for that. Theirs is a browser that cannot keep pages, as there are.
+ */
+const unlessKept = `if (!document.cookie.includes("${KEEPS_PAGES}")) delete Navigator.prototype.serviceWorker;`;
+
+/** Has a browser keep pages from its next page on; until it forgets everything. */
+export async function keepPages(driver: Driver, origin: string): Promise<void> {
+  await driver.sendDevToolsCommand("Network.setCookie", { url: origin, name: KEEPS_PAGES, value: "1" });
+}
+
 /** A browser of its own at a driver that is there already. */
 export async function newSession(driverUrl: string): Promise<Pick<Browser, "driver" | "close">> {
   const profile = newProfile();
@@ -67,6 +81,9 @@ export async function newSession(driverUrl: string): Promise<Pick<Browser, "driv
     .usingServer(driverUrl)
     .setChromeOptions(optionsFor(profile))
     .build();
+  await (driver as Driver).sendDevToolsCommand("Page.addScriptToEvaluateOnNewDocument", {
+    source: `try { ${unlessKept} } catch {}`,
+  });
   return {
     driver,
     close: async () => {

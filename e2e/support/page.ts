@@ -12,12 +12,18 @@ export class Page {
   ) {}
 
   async open(path: string): Promise<void> {
+    this.presses++;
     await this.driver.get(this.base + path);
   }
 
-  /** Waits until it is so, and gives what was waited for. `why` says what never came. */
+  /** Waits until it is so, and gives what was waited for. `why` says what never came; what stood on the page instead is told with it. */
   async eventually<T>(what: () => T | Promise<T>, why: string, everyMs?: number): Promise<NonNullable<T>> {
-    return (await this.driver.wait(async () => what(), WAIT_MS, why, everyMs))!;
+    try {
+      return (await this.driver.wait(async () => what(), WAIT_MS, why, everyMs))!;
+    } catch (cause) {
+      const where = await this.driver.getCurrentUrl().catch(() => "a page that does not answer");
+      throw new Error(`${why} on ${where}:\n${await this.text()}`, { cause });
+    }
   }
 
   /** The first element found there, once there is one. */
@@ -49,7 +55,10 @@ export class Page {
 
   /** Puts a value into a field as typing does; days and times too, whatever the browser's language. */
   async fill(label: string, value: string): Promise<void> {
+    if (label !== "When") this.presses++;
     const field = await this.field(label);
+    // What is typed before the page's script has begun is put back to what stood there.
+    await this.#hears(field);
     await this.driver.executeScript(
       `const [field, value] = arguments;
        const proto = field.tagName === "TEXTAREA" ? HTMLTextAreaElement.prototype : HTMLInputElement.prototype;
@@ -66,12 +75,15 @@ export class Page {
   }
 
   async select(label: string, option: string): Promise<void> {
+    this.presses++;
     const field = await this.field(label);
+    await this.#hears(field);
     await (await field.findElement(By.xpath(`.//option[normalize-space()=${quoted(option)}]`))).click();
   }
 
   /** Chooses in a list that has no label beside it. */
   async choose(name: string, option: string): Promise<void> {
+    this.presses++;
     const list = await this.found(By.css(`main select[aria-label="${name}"]`), `no list “${name}”`);
     await this.#hears(list);
     await (await list.findElement(By.xpath(`.//option[normalize-space()=${quoted(option)}]`))).click();
@@ -79,32 +91,44 @@ export class Page {
 
   /** Presses what is told apart from others like it by an accessible name of its own. */
   async pressNamed(name: string): Promise<void> {
+    this.presses++;
     const target = await this.found(By.xpath(`//main//*[@aria-label=${quoted(name)}]`), `nothing to press: “${name}”`);
+    await this.#clickIn(target);
+  }
+
+  /** Presses what is folded together under words that hold these. */
+  async unfold(words: string): Promise<void> {
+    const path = `//main//details/summary[contains(normalize-space(), ${quoted(words)})]`;
+    await this.#clickIn(await this.found(By.xpath(path), `nothing is folded under “${words}”`));
+  }
+
+  /** Presses an element in the middle of the screen, where no bar covers it. */
+  async #clickIn(target: WebElement): Promise<void> {
     await this.#hears(target);
+    await this.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", target);
     await target.click();
   }
 
   /** Presses a button, a link or a choice with this name. */
   async press(name: string): Promise<void> {
+    this.presses++;
     const text = quoted(name);
     // What is folded away or waits behind another screen is not there to be pressed.
     const shown = "not(ancestor::*[@hidden]) and (ancestor-or-self::summary or not(ancestor::details[not(@open)]))";
     const path = `(//main//*[self::button or self::a or self::label or self::summary or self::span][normalize-space()=${text}][${shown}])[1]`;
     const element = () => this.found(By.xpath(path), `nothing to press: “${name}”`);
-    const click = async (target: WebElement) => {
-      await this.#hears(target);
-      await this.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", target);
-      await target.click();
-    };
     try {
-      await click(await element());
+      await this.#clickIn(await element());
     } catch (cause) {
       // The page was drawn anew between finding and pressing.
       const { StaleElementReferenceError: Gone, ElementClickInterceptedError: Moved } = error;
       if (!(cause instanceof Gone || cause instanceof Moved)) throw cause;
-      await click(await element());
+      await this.#clickIn(await element());
     }
   }
+
+  /** What a keeper has pressed, filled in, chosen and opened so far: each is one. When it was is typed by tests of days long ago alone. */
+  presses = 0;
 
   /** Waits until the page's script has taken an element over: a page drawn by the server hears no press before. */
   async #hears(target: WebElement): Promise<void> {
@@ -120,10 +144,7 @@ export class Page {
 
   /** Waits until the page says so. */
   async sees(text: string): Promise<void> {
-    const why = `never saw “${text}”`;
-    await this.eventually(async () => (await this.text()).includes(text), why).catch(async (cause: unknown) => {
-      throw new Error(`${why} on ${await this.driver.getCurrentUrl()}:\n${await this.text()}`, { cause });
-    });
+    await this.eventually(async () => (await this.text()).includes(text), `never saw “${text}”`);
   }
 
   async text(): Promise<string> {
@@ -135,7 +156,7 @@ export class Page {
 
   /** Waits until nothing on the page is being reckoned or drawn any more. */
   async settled(): Promise<void> {
-    const waiting = /Reckoning …|Drawing …/;
+    const waiting = /Working it out …|Drawing …/;
     const progress = () => this.driver.findElements(By.css("main [role=progressbar]:not(.walk-progress *)"));
     await this.eventually(
       async () => !waiting.test(await this.text()) && (await progress()).length === 0,

@@ -24,10 +24,19 @@ export async function written(databaseUrl: string): Promise<Record<string, strin
   }
 }
 
-/** The id in the first row that a query gives, for a page to open. */
-export async function idOf(databaseUrl: string, sql: string): Promise<string> {
+async function firstRow<T extends pg.QueryResultRow>(databaseUrl: string, sql: string): Promise<T | undefined> {
   const client = new pg.Client(databaseUrl);
   await client.connect();
-  const { rows } = await client.query<{ id: string }>(sql).finally(() => client.end());
-  return rows[0]!.id;
+  const { rows } = await client.query<T>(sql).finally(() => client.end());
+  return rows[0];
+}
+
+/** The id in the first row that a query gives, for a page to open. */
+export async function idOf(databaseUrl: string, sql: string): Promise<string> {
+  return (await firstRow<{ id: string }>(databaseUrl, sql))!.id;
+}
+
+/** The number `n` in the first row that a query gives; null where there is none. */
+export async function numberOf(databaseUrl: string, sql: string): Promise<number | null> {
+  return (await firstRow<{ n: number }>(databaseUrl, sql))?.n ?? null;
 }

@@ -1,25 +1,25 @@
 // Whether the chances are true: keepers are played from the model's own rules, and what is said of each is held against what was
 // so. Then the same with the world other than the model believes. Prints Brier scores and reliability tables.
 import { applicationEvents } from "../../src/core/acts/contact";
-import type { CaseHistory } from "../../src/core/clearance/history";
-import { reckon } from "../../src/core/clearance/reckon";
-import { allScenarios, type Scenario } from "../../src/core/clearance/scenarios";
-import { diceFrom, liveOn, type Dice } from "../../src/core/clearance/tests/simulate";
-import { seeChances } from "../../src/core/inspection/see";
-import { sitesOn } from "../../src/core/inspection/sitesOn";
-import type { ToolId } from "../../src/core/inspection/tools";
-import { pestOf, type PestId } from "../../src/core/pests/pests";
-import { eggToAdultDays } from "../../src/core/pests/stageDurations";
-import { spotsOf, type GrowthFormId } from "../../src/core/plants/growthForms";
-import type { InspectionEvent, PopulationEvent, TreatmentEvent } from "../../src/core/population/events";
-import { layoutOf } from "../../src/core/population/layout";
-import type { PerSite } from "../../src/core/population/sites";
-import { stableGrowth } from "../../src/core/population/stable";
-import { stepFor } from "../../src/core/population/step";
-import { looksLikeLast } from "../../src/core/planning/looks";
-import { scorerOf } from "../../src/core/planning/score";
-import { searchSchedules } from "../../src/core/planning/search";
-import { spotsFor, type RemedyId, type TechniqueId } from "../../src/core/remedies/remedies";
+import type { CaseHistory } from "../../src/core/model/clearance/history";
+import { reckon } from "../../src/core/model/clearance/reckon";
+import { allScenarios, type Scenario } from "../../src/core/model/clearance/scenarios";
+import { diceFrom, liveOn, type Dice } from "../../src/core/model/clearance/tests/simulate";
+import { seeChances } from "../../src/core/model/inspection/see";
+import { sitesOn } from "../../src/core/model/inspection/sitesOn";
+import type { ToolId } from "../../src/core/model/inspection/tools";
+import { pestOf, type PestId } from "../../src/core/knowledge/pests/pests";
+import { eggToAdultDays } from "../../src/core/knowledge/pests/stageDurations";
+import { spotsOf, type GrowthFormId } from "../../src/core/knowledge/plants/growthForms";
+import type { InspectionEvent, PopulationEvent, TreatmentEvent } from "../../src/core/model/population/events";
+import { layoutOf } from "../../src/core/model/population/layout";
+import type { PerSite } from "../../src/core/model/population/sites";
+import { stableGrowth } from "../../src/core/model/population/stable";
+import { stepFor } from "../../src/core/model/population/step";
+import { looksLikeLast } from "../../src/core/advice/planning/looks";
+import { scorerOf } from "../../src/core/advice/planning/score";
+import { searchSchedules } from "../../src/core/advice/planning/search";
+import { spotsFor, type RemedyId, type TechniqueId } from "../../src/core/knowledge/remedies/remedies";
 
 const KEEPERS = Number(process.env["KEEPERS"] ?? 1000);
 const ROWS = 10;

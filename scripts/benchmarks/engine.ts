@@ -1,17 +1,17 @@
 // How fast the engine is here, and how much memory an assessment takes. Prints a table.
 import { cpus } from "node:os";
-import { assessFile } from "../../src/core/case/assess";
-import { coursesOn } from "../../src/core/case/course";
-import { compareFor } from "../../src/core/case/ask";
-import { TRIAL_DAY, trialFile } from "../../src/core/case/trial";
-import { drawCase } from "../../src/core/case/draw";
-import { caseFile, type CaseFileInput } from "../../src/core/format/schema";
-import { addDays, type Day } from "../../src/core/climate/days";
-import { pests } from "../../src/core/pests/pests";
-import { spotsOf } from "../../src/core/plants/growthForms";
-import { layoutOf, nobody } from "../../src/core/population/layout";
-import { backward, wayOf } from "../../src/core/population/passage";
-import { bearerOf } from "../../src/core/suitability/bearer";
+import { assessFile } from "../../src/core/advice/clearance/assess";
+import { coursesOn } from "../../src/core/advice/plans/coursesOnRecord";
+import { compareFor } from "../../src/core/advice/plans/ask";
+import { TRIAL_DAY, trialFile } from "../../src/core/advice/plans/trial";
+import { drawCase } from "../../src/core/advice/plans/draw";
+import { caseFile, type CaseFileInput } from "../../src/core/record/format/schema";
+import { addDays, type Day } from "../../src/core/shared/days";
+import { pests } from "../../src/core/knowledge/pests/pests";
+import { spotsOf } from "../../src/core/knowledge/plants/growthForms";
+import { layoutOf, nobody } from "../../src/core/model/population/layout";
+import { backward, wayOf } from "../../src/core/model/population/passage";
+import { treatedPlantOf } from "../../src/core/advice/tolerance/treatedPlant";
 import { plainly } from "./plain";
 
 const RUNS = 20;
@@ -115,7 +115,7 @@ const question = {
   target: 0.9,
   courses: coursesOn([], addDays("2026-01-05" as Day, 10)),
   on: {
-    bearer: bearerOf(
+    bearer: treatedPlantOf(
       { genus: "Aspidistra", growthForm: "clumpingFoliage", potCm: 14, inBud: false, inFlower: false },
       [],
       "2026-01-05" as Day,

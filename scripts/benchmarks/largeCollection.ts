@@ -1,18 +1,18 @@
 import { v7 as uuidv7 } from "uuid";
 import { QueryTypes, type Sequelize } from "sequelize";
-import { usualSettings } from "../../src/core/facts/settings";
-import { recordAct as recordActShape } from "../../src/core/facts/kinds/act";
-import { recordLook as recordLookShape } from "../../src/core/facts/kinds/look";
-import { addDays } from "../../src/core/climate/days";
+import { usualSettings } from "../../src/core/record/facts/settings";
+import { recordAct as recordActShape } from "../../src/core/record/facts/kinds/act";
+import { recordLook as recordLookShape } from "../../src/core/record/facts/kinds/look";
+import { addDays } from "../../src/core/shared/days";
 import * as collections from "../../src/db/stores/collections";
-import { addPlace } from "../../src/operations/addPlace";
-import { adoptPlan } from "../../src/operations/adoptPlan";
-import { today, type Collection, type Context } from "../../src/operations/context";
-import { expectOk } from "../../src/operations/outcome";
-import { recordLook } from "../../src/operations/recordLook";
-import { deriveStale } from "../../src/operations/deriveStale";
-import { judgeStale } from "../../src/operations/judgeStale";
-import { recordAct } from "../../src/operations/recordAct";
+import { addPlace } from "../../src/operations/places/commands/addPlace";
+import { adoptPlan } from "../../src/operations/cases/commands/adoptPlan";
+import { today, type Collection, type Context } from "../../src/operations/shared/context";
+import { expectOk } from "../../src/operations/shared/outcome";
+import { recordLook } from "../../src/operations/looks/commands/recordLook";
+import { deriveStale } from "../../src/operations/plants/commands/deriveStale";
+import { judgeStale } from "../../src/operations/cases/commands/judgeStale";
+import { recordAct } from "../../src/operations/acts/commands/recordAct";
 import { withOffset } from "../../src/zones";
 
 export interface LargeSize {

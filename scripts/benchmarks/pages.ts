@@ -5,8 +5,8 @@ import { loadDemo, idOf } from "../../demo/loadDemo";
 import { now } from "../../src/clock";
 import { connect } from "../../src/db/connection";
 import { reckoners } from "../../src/jobs/reckoners";
-import { contextOf, openCollections } from "../../src/operations/context";
-import { reckonCarriage } from "../../src/operations/reckonCarriage";
+import { contextOf, openCollections } from "../../src/operations/shared/context";
+import { reckonCarriage } from "../../src/operations/plants/commands/reckonCarriage";
 import { startServer } from "../lib/startServer";
 import { buildLargeCollection } from "./largeCollection";
 import { withDatabase } from "./withDatabase";
@@ -42,13 +42,15 @@ async function measure(what: string, url: string, limitMs: number, caseId: strin
     // The process that does the jobs starts beside the pages, and judges what it finds to be judged.
     await setTimeout(SETTLE_MS);
     const around = `/cases/${caseId}/around`;
-    const pages = ["/today", "/benches", `/cases/${caseId}`, `/plants/${plantId}`, around, "/walk/tonight", "/ledger"];
+    const ofOne = [`/cases/${caseId}`, `/plants/${plantId}`, around];
+    const ofTheYear = ["/evening", "/calendar", "/prevention", "/wintering", "/benches/climate"];
+    const pages = ["/today", "/benches", ...ofOne, "/walk/tonight", "/ledger", ...ofTheYear, "/session?who=atRisk"];
     for (const path of pages) {
       const { p50, p95 } = await time(path);
       const page = path === around ? "around" : (names.find(([begin]) => path.startsWith(begin))?.[1] ?? path);
       const verdict = p95 < limitMs ? "ok" : "TOO SLOW";
       console.log(
-        `${what.padEnd(28)} ${page.padEnd(14)} p50 ${p50.toFixed(0).padStart(4)} ms   p95 ${p95.toFixed(0).padStart(4)} ms   limit ${limitMs} ms   ${verdict}`,
+        `${what.padEnd(28)} ${page.padEnd(18)} p50 ${p50.toFixed(0).padStart(4)} ms   p95 ${p95.toFixed(0).padStart(4)} ms   limit ${limitMs} ms   ${verdict}`,
       );
       if (p95 >= limitMs) process.exitCode = 1;
     }

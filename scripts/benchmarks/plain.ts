@@ -1,6 +1,6 @@
 // The same judgement as the engine's, written once more as plainly as can be: one function, flat loops, no objects on the way. It
 // is here to be raced against, and to be disagreed with.
-import type { CaseHistory } from "../../src/core/clearance/history";
+import type { CaseHistory } from "../../src/core/model/clearance/history";
 
 const REACH = [
   [2.5, "low", 0.25],

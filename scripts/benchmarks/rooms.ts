@@ -1,9 +1,9 @@
 // How long a wintering of 300 plants, a room of gnats and a year of readings take to reckon. Prints a table.
 import { availableParallelism, cpus } from "node:os";
-import { day as dayOf, addDays } from "../../src/core/climate/days";
+import { day as dayOf, addDays } from "../../src/core/shared/days";
 import { daysFrom, screened } from "../../src/core/climate/samples";
-import { inBatches } from "../../src/core/rooms/batches";
-import { judgeGnats } from "../../src/core/rooms/gnats/judge";
+import { inBatches } from "../../src/core/advice/seasons/batches";
+import { judgeGnats } from "../../src/core/advice/seasons/gnats/judge";
 
 const verdict = (ok: boolean) => {
   if (!ok) process.exitCode = 1;

@@ -1,17 +1,17 @@
 // How fast a walk goes: starting one over 5,000 plants, the press to the next plant among 400, naming. Prints a table.
 import { By, until } from "selenium-webdriver";
 import { v7 as uuidv7 } from "uuid";
-import { inQuestion, testsByWorth } from "../../src/core/diagnosis/expectedInformation";
-import { posteriorOf } from "../../src/core/diagnosis/posterior";
-import { priorsFor } from "../../src/core/diagnosis/priors";
-import type { Observations } from "../../src/core/diagnosis/signs";
-import { verdictOf } from "../../src/core/diagnosis/verdict";
+import { inQuestion, testsByWorth } from "../../src/core/advice/diagnosis/expectedInformation";
+import { posteriorOf } from "../../src/core/advice/diagnosis/posterior";
+import { priorsFor } from "../../src/core/advice/diagnosis/priors";
+import type { Observations } from "../../src/core/knowledge/signs/signs";
+import { verdictOf } from "../../src/core/advice/diagnosis/verdict";
 import { now } from "../../src/clock";
 import { connect } from "../../src/db/connection";
-import type { Context } from "../../src/operations/context";
-import { expectOk } from "../../src/operations/outcome";
-import { readWalk } from "../../src/operations/readWalk";
-import { startWalk } from "../../src/operations/startWalk";
+import type { Context } from "../../src/operations/shared/context";
+import { expectOk } from "../../src/operations/shared/outcome";
+import { readWalk } from "../../src/operations/walks/queries/readWalk";
+import { startWalk } from "../../src/operations/walks/commands/startWalk";
 import { openBrowser, phone } from "../../e2e/support/browser";
 import { startServer } from "../lib/startServer";
 import { buildLargeCollection } from "./largeCollection";

@@ -1,6 +1,6 @@
 // Broken bodies: nothing that its shape does not allow is ever written, and no answer is a crash.
 import fc from "fast-check";
-import { sentLater } from "../../src/core/facts/sentLater";
+import { sentLater } from "../../src/core/record/facts/sentLater";
 import { aLook, verdict, withTarget } from "./target";
 
 const BODIES = Number(process.env["FAULTS_BODIES"] ?? 10_000);

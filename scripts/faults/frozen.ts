@@ -2,7 +2,10 @@
 import { readFileSync } from "node:fs";
 import { aLook, verdict, withTarget } from "./target";
 
-const PAGES = ["/today", "/benches", "/cases", "/walk"];
+const PAGES = [
+  ...["/today", "/benches", "/cases", "/walk", "/walk/tonight", "/evening", "/prevention", "/wintering", "/calendar"],
+  ...["/benches/climate", "/mixing/cupboard", "/ledger", "/arrivals", "/session?who=atRisk"],
+];
 const LIMIT_MS = 5000;
 
 await withTarget("wary_faults_frozen", async ({ plantIds, send, query, base }) => {

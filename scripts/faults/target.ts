@@ -9,10 +9,10 @@ import pg from "pg";
 import { v7 as uuidv7 } from "uuid";
 import { loadDemo, DEMO_ID } from "../../demo/loadDemo";
 import { now } from "../../src/clock";
-import { SHAPE } from "../../src/core/facts/sentLater";
+import { SHAPE } from "../../src/core/record/facts/sentLater";
 import { connect } from "../../src/db/connection";
-import { contextOf, openCollections } from "../../src/operations/context";
-import { deriveStale } from "../../src/operations/deriveStale";
+import { contextOf, openCollections } from "../../src/operations/shared/context";
+import { deriveStale } from "../../src/operations/plants/commands/deriveStale";
 import { withDatabase } from "../benchmarks/withDatabase";
 
 const serve = path.resolve(import.meta.dirname, "../serve.mjs");

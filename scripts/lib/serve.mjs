@@ -2,6 +2,7 @@
 import { fork } from "node:child_process";
 import http from "node:http";
 import path from "node:path";
+import compression from "compression";
 import { serverFor } from "./listen.mjs";
 import { root } from "./packages.mjs";
 import { endOf, Stop } from "./process.mjs";
@@ -35,7 +36,9 @@ export async function serve(port, databaseUrl, listening) {
   const app = next({ dev: false, dir: root, hostname: "127.0.0.1", port, httpServer });
   await app.prepare();
   const handle = app.getRequestHandler();
-  const server = serverFor(listening, (request, response) => void handle(request, unavailableInstead(response)));
+  const server = serverFor(listening, (request, response) =>
+    packing(request, response, () => void handle(request, unavailableInstead(response))),
+  );
   // Also those that never say anything: a server by TLS knows nothing of whoever has not shaken hands yet.
   /** @type {Set<import("node:net").Socket>} */
   const sockets = new Set();
@@ -57,10 +60,21 @@ export async function serve(port, databaseUrl, listening) {
   };
 }
 
+const packed = compression();
+
+/** Packs what the build has made: it is fetched once and kept. A page takes longer to pack than to send.
+ * @param {import("node:http").IncomingMessage} request @param {import("node:http").ServerResponse} response @param {() => void} next */
+function packing(request, response, next) {
+  if (!request.url?.startsWith("/_next/static/")) return next();
+  /** @typedef {Parameters<typeof packed>} Packing */
+  const asked = /** @type {Packing[0]} */ (/** @type {unknown} */ (request));
+  packed(asked, /** @type {Packing[1]} */ (/** @type {unknown} */ (response)), next);
+}
+
 /** A page fails for as long as it waits for the database; after that its silence is no reason any more, ms. */
 const SILENCE_COUNTS_MS = 25_000;
 
-/** A page that failed while the database did not answer is not there just now, and not broken. What tells so: app/_parts/kept.
+/** A page that failed while the database did not answer is not there just now, and not broken. What tells so: app/_parts/pageCache.
  * @param {import("node:http").ServerResponse} response */
 function unavailableInstead(response) {
   const writeHead = response.writeHead;

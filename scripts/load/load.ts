@@ -7,7 +7,7 @@ import { now } from "../../src/clock";
 import { prepareAppRole } from "../../src/db/appRole";
 import { connect } from "../../src/db/connection";
 import { reckoners } from "../../src/jobs/reckoners";
-import { reckonCarriage } from "../../src/operations/reckonCarriage";
+import { reckonCarriage } from "../../src/operations/plants/commands/reckonCarriage";
 import { startServer } from "../lib/startServer";
 import { buildLargeCollection } from "../benchmarks/largeCollection";
 import { withDatabase } from "../benchmarks/withDatabase";

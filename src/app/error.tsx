@@ -14,8 +14,8 @@ export default function Trouble({ reset }: { reset: () => void }) {
     });
   return (
     <>
-      <h1>This page could not be read</h1>
-      <p>The database may be starting or out of reach. Nothing you saved is lost.</p>
+      <h1>This page could not be loaded</h1>
+      <p>The database may be starting up or out of reach. Nothing you saved is lost.</p>
       <Button onClick={again}>Try again</Button>
     </>
   );

@@ -7,16 +7,16 @@ import { FlowerSprite } from "@/ui/mark/FlowerSprite";
 import { CollectionProvider } from "@/ui/shell/Collection";
 import { DemoBanner } from "@/ui/shell/DemoBanner";
 import { Keys } from "@/ui/shell/Keys";
-import { Corner, Rail } from "@/ui/shell/Rail";
+import { Rail } from "@/ui/shell/Rail";
 import { Theme } from "@/ui/shell/Theme";
 import { NotRead } from "@/ui/NotRead";
 import { Troubles } from "./_parts/Troubles";
 import { may } from "@/core/access/roles";
-import { readTroubles } from "@/operations/fence";
-import { readTimers } from "@/operations/readTimers";
+import { readTroubles } from "@/operations/shared/fence";
+import { readTimers } from "@/operations/acts/queries/readTimers";
 import { TimersHere } from "./_parts/timers/Timers";
 import { askerNow, contextIfAny } from "./_parts/context";
-import { keptBeside } from "./_parts/kept";
+import { cachedBeside } from "./_parts/pageCache";
 import { KeptFrom } from "./_parts/KeptFrom";
 import { KeepPages } from "./_parts/KeepPages";
 import { SendLater } from "./_parts/SendLater";
@@ -33,14 +33,14 @@ async function shown() {
     return null;
   });
   if (!context) return null;
-  const { id, name, timeZone, isDemo, poisonCentre } = context.collection;
+  const { id, name, timeZone, units, isDemo, poisonCentre } = context.collection;
   const see = may(context.role, "see");
   const [timers, troubles] = await Promise.all([
-    see ? keptBeside(`${id} timers`, () => readTimers(context)) : [],
-    see ? keptBeside(`${id} troubles`, () => readTroubles(context)) : [],
+    see ? cachedBeside(`${id} timers`, () => readTimers(context)) : [],
+    see ? cachedBeside(`${id} troubles`, () => readTroubles(context)) : [],
   ]);
   const who = (await askerNow())?.accountId ?? "";
-  return { id, name, timeZone, isDemo, poisonCentre, who, role: context.role, timers, troubles };
+  return { id, name, timeZone, units, isDemo, poisonCentre, who, role: context.role, timers, troubles };
 }
 
 export default async function Layout({ children }: { children: ReactNode }) {
@@ -52,12 +52,11 @@ export default async function Layout({ children }: { children: ReactNode }) {
         <Theme nonce={nonce}>
           <CollectionProvider shown={collection}>
             <a href="#main" className="visually-hidden-focusable">
-              To the content
+              Skip to content
             </a>
             <FlowerSprite />
             <div className="shell">
               <Rail />
-              <Corner />
               <main id="main" className="ground">
                 <DemoBanner />
                 <SendLater />

@@ -3,10 +3,10 @@ import Link from "next/link";
 export default function NotFound() {
   return (
     <>
-      <h1>Not here</h1>
-      <p>There is no such page, or what it showed has been struck out.</p>
+      <h1>Page not found</h1>
+      <p>There is no such page, or its entry has been struck out.</p>
       <Link className="btn btn-primary" href="/today">
-        To today
+        Back to Today
       </Link>
     </>
   );

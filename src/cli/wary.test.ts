@@ -1,7 +1,7 @@
 import { spawnSync } from "node:child_process";
 import path from "node:path";
 import { describe, expect, it } from "vitest";
-import { aCaseFile } from "@/core/format/tests/aCase";
+import { aCaseFile } from "@/core/record/format/tests/aCase";
 
 const root = path.resolve(import.meta.dirname, "../..");
 
@@ -24,9 +24,27 @@ describe("the wary command", () => {
   });
 
   it("plan reads a file", () => {
-    const { status, stdout } = wary(["plan", "src/core/format/tests/one-scenario.json"]);
+    const { status, stdout } = wary(["plan", "src/core/record/format/tests/one-scenario.json"]);
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toHaveProperty("approaches");
+  });
+
+  it("experience is shown with its spans, merged once for each keeper, and refused with the file's name", () => {
+    const part = {
+      keeper: "0".repeat(32),
+      cases: 3,
+      courses: [],
+      sights: [{ tool: "eye", saw: 1, of: 4 }],
+      closings: [],
+    };
+    const file = JSON.stringify({ format: "wary-petal.experience", version: 1, from: [part] });
+    const shown = wary(["experience", "show", "-"], file);
+    expect(JSON.parse(shown.stdout)).toMatchObject({ keepers: 1, cases: 3, sights: [{ saw: { hits: 1, of: 4 } }] });
+    expect(JSON.parse(wary(["experience", "merge", "-"], file).stdout)).toEqual(JSON.parse(file));
+    const bad = wary(["experience", "show", "-"], file.replace('"saw":1', '"saw":9'));
+    expect([bad.status, bad.stderr]).toEqual([2, "-: from[0].sights[0]: saw more than there was\n"]);
+    expect(wary(["experience", "merge"]).status).toBe(2);
+    expect(wary(["experience", "show", "nowhere.json"]).stderr).toContain("cannot be read");
   });
 
   it("a bad file: exit 2, a line for each problem with its path, and nothing else", () => {
@@ -43,7 +61,7 @@ describe("the wary command", () => {
   it("ten megabytes are refused without being read to the end", () => {
     const { status, stderr } = wary(["assess", "-"], "[".repeat(10_000_000));
     expect(status).toBe(2);
-    expect(stderr).toBe("file: a case file holds at most 1048576 characters\n");
+    expect(stderr).toBe("file: a file holds at most 1048576 characters\n");
   });
 
   it("names of any kind are cut and made harmless, and only so many problems are told", () => {
@@ -61,7 +79,7 @@ describe("the wary command", () => {
   });
 
   it("whoever stops reading gets no complaint", () => {
-    const command = `node scripts/wary.mjs plan src/core/format/tests/one-scenario.json | head -c 5`;
+    const command = `node scripts/wary.mjs plan src/core/record/format/tests/one-scenario.json | head -c 5`;
     const { stderr, stdout } = spawnSync("sh", ["-c", command], { cwd: root, encoding: "utf8" });
     expect([stdout, stderr]).toEqual(['{\n "a', ""]);
   });

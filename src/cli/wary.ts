@@ -1,12 +1,15 @@
 import { open } from "node:fs/promises";
 import { stderr, stdin, stdout } from "node:process";
 import type { Readable } from "node:stream";
-import { assessFile } from "@/core/case/assess";
-import { carriesFile } from "@/core/case/carriesFile";
-import { planFile } from "@/core/case/planFile";
-import { MOST_BYTES, readCarriageFile, readCaseFile, type FileProblem } from "@/core/format/read";
+import { assessFile } from "@/core/advice/clearance/assess";
+import { carriesFile } from "@/core/advice/clearance/carriesFile";
+import { planFile } from "@/core/advice/plans/planFile";
+import { mergeExperiences, readExperience, summedUp, type ExperienceFile } from "@/core/advice/learning/experience";
+import { MOST_BYTES, readCarriageFile, readCaseFile, type FileProblem } from "@/core/record/format/read";
 
-const USAGE = "usage: npm run --silent wary -- assess|plan|carries FILE   (FILE may be - for standard input)";
+const USAGE = `usage: npm run --silent wary -- assess|plan|carries FILE   (FILE may be - for standard input)
+       npm run --silent wary -- experience show FILE
+       npm run --silent wary -- experience merge FILE FILE …`;
 
 /** A command reads a text and gives what to print, or what is wrong with it. */
 type Command = (text: string) => { answer: unknown } | { problems: readonly FileProblem[] };
@@ -55,7 +58,31 @@ function refuse(problems: readonly FileProblem[]): number {
   return 2;
 }
 
+/** Experiences of several files as one, or what one comes to. */
+async function experience([what, ...names]: readonly string[]): Promise<number> {
+  if (!(what === "show" && names.length === 1) && !(what === "merge" && names.length >= 1)) {
+    console.error(USAGE);
+    return 2;
+  }
+  const files: ExperienceFile[] = [];
+  for (const name of names) {
+    const text = await textFrom(name).catch((error: unknown) => error as Error);
+    const read = text instanceof Error ? unreadable(text) : readExperience(text);
+    if (!read.ok) return refuse(read.problems.map(({ path, message }) => ({ path: `${name}: ${path}`, message })));
+    files.push(read.file);
+  }
+  const merged = mergeExperiences(files);
+  stdout.write(`${JSON.stringify(what === "merge" ? merged : summedUp(merged), null, 1)}\n`);
+  return 0;
+}
+
+const unreadable = ({ message }: Error) => ({
+  ok: false as const,
+  problems: [{ path: "", message: `cannot be read: ${message}` }],
+});
+
 async function main([name, file, ...rest]: readonly string[]): Promise<number> {
+  if (name === "experience") return experience(file === undefined ? [] : [file, ...rest]);
   const command = Object.hasOwn(commands, name ?? "") ? commands[name!] : undefined;
   if (!command || file === undefined || rest.length > 0) {
     console.error(USAGE);
@@ -65,7 +92,7 @@ async function main([name, file, ...rest]: readonly string[]): Promise<number> {
   try {
     text = await textFrom(file);
   } catch (error) {
-    return refuse([{ path: "", message: `cannot be read: ${(error as Error).message}` }]);
+    return refuse(unreadable(error as Error).problems);
   }
   const done = command(text);
   if ("problems" in done) return refuse(done.problems);

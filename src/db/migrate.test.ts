@@ -51,28 +51,32 @@ describe("migrations", () => {
     });
   const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
-  it("cut off at twenty-six moments by the loss of its connection, the next start finishes every time", async () => {
-    const takes = await withDatabase((url) =>
-      connected(url, async (sequelize) => {
-        const begun = Date.now();
-        await migrate(sequelize);
-        return Date.now() - begun;
-      }),
-    );
-    for (let cut = 0; cut < 26; cut++)
-      await cutOff((url) =>
+  it(
+    "cut off at twenty-six moments by the loss of its connection, the next start finishes every time",
+    { timeout: 180_000 },
+    async () => {
+      const takes = await withDatabase((url) =>
         connected(url, async (sequelize) => {
-          const database = new URL(url).pathname.slice(1);
-          const migrating = migrate(sequelize).catch(() => {});
-          await pause((cut * takes) / 26);
-          // As it is when the process dies: the server finds nobody at the other end.
-          await admin.query("select pg_terminate_backend(pid) from pg_stat_activity where datname = :database", {
-            replacements: { database },
-          });
-          await migrating;
+          const begun = Date.now();
+          await migrate(sequelize);
+          return Date.now() - begun;
         }),
       );
-  });
+      for (let cut = 0; cut < 26; cut++)
+        await cutOff((url) =>
+          connected(url, async (sequelize) => {
+            const database = new URL(url).pathname.slice(1);
+            const migrating = migrate(sequelize).catch(() => {});
+            await pause((cut * takes) / 26);
+            // As it is when the process dies: the server finds nobody at the other end.
+            await admin.query("select pg_terminate_backend(pid) from pg_stat_activity where datname = :database", {
+              replacements: { database },
+            });
+            await migrating;
+          }),
+        );
+    },
+  );
 
   it("killed with its process at four moments, too", async () => {
     const script = path.resolve(import.meta.dirname, "testing/migrateOnly.ts");

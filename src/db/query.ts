@@ -143,7 +143,7 @@ export async function update(scope: Scope, table: string, id: string, values: Re
  * What several reads give, in their order. They go at once, each on a connection of its own; in a transaction, which has one
  * connection, one after the other.
  */
-export async function together<T extends readonly (() => Promise<unknown>)[]>(
+export async function inParallel<T extends readonly (() => Promise<unknown>)[]>(
   { transaction }: Pick<Scope, "transaction">,
   ...reads: T
 ): Promise<{ -readonly [K in keyof T]: Awaited<ReturnType<T[K]>> }> {

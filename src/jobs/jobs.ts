@@ -1,12 +1,12 @@
 import PQueue from "p-queue";
-import { fenced, type TroubledWork } from "@/operations/fence";
-import { deriveStale } from "@/operations/deriveStale";
-import { contextOf, openCollections, type Context } from "@/operations/context";
-import { judgeStale } from "@/operations/judgeStale";
-import { reckonCarriage } from "@/operations/reckonCarriage";
+import { fenced, type TroubledWork } from "@/operations/shared/fence";
+import { deriveStale } from "@/operations/plants/commands/deriveStale";
+import { contextOf, openCollections, type Context } from "@/operations/shared/context";
+import { judgeStale } from "@/operations/cases/commands/judgeStale";
+import { reckonCarriage } from "@/operations/plants/commands/reckonCarriage";
 import { backUp } from "@/operations/transfer/backUp";
 import type { BackupSettings } from "@/operations/transfer/backups";
-import { senseClimate } from "@/operations/senseClimate";
+import { senseClimate } from "@/operations/climate/commands/senseClimate";
 import { takePart, type Work } from "./queue";
 import { reckoners } from "./reckoners";
 

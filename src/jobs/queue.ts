@@ -1,4 +1,5 @@
 import PgBoss from "pg-boss";
+import { pastDeadlocks } from "@/operations/shared/pastDeadlocks";
 
 /** What a job does, for one collection or, without one, for all; it stops between two pieces of work when `more` says so. */
 export type Work = (more: () => boolean, collectionId: string | null) => Promise<void>;
@@ -38,9 +39,6 @@ const PATIENCE_MS = 5000;
 const POLL_SECONDS = 0.5;
 /** So many collections that wait are taken at once. */
 const AT_ONCE = 20;
-/** Processes that start at the same moment may wait for each other over the same queue; one of them begins anew. */
-const DEADLOCK = "40P01";
-const STARTS = 5;
 
 interface Asked {
   readonly collectionId?: string;
@@ -54,8 +52,9 @@ export async function takePart(url: string, jobs: Readonly<Record<string, Work>>
   const boss = await bossOf(url, "takes part");
   let going = true;
   for (const [queue, work] of Object.entries(jobs)) {
-    await begun(() => boss.createQueue(queue, { name: queue, policy: "stately", retryLimit: 2 }));
-    await begun(() => boss.schedule(queue, "* * * * *"));
+    // Processes that start at the same moment may wait for each other over the same queue.
+    await pastDeadlocks(() => boss.createQueue(queue, { name: queue, policy: "stately", retryLimit: 2 }));
+    await pastDeadlocks(() => boss.schedule(queue, "* * * * *"));
     const options = { pollingIntervalSeconds: POLL_SECONDS, batchSize: AT_ONCE };
     await boss.work<Asked>(queue, options, async (jobs) => {
       for (const { data } of jobs) if (going) await work(() => going, data?.collectionId ?? null);
@@ -65,16 +64,6 @@ export async function takePart(url: string, jobs: Readonly<Record<string, Work>>
 }
 
 const ending = new Map<string, () => void>();
-
-async function begun(start: () => Promise<void>): Promise<void> {
-  for (let tries = 1; ; tries++) {
-    try {
-      return await start();
-    } catch (error) {
-      if ((error as { code?: string }).code !== DEADLOCK || tries === STARTS) throw error;
-    }
-  }
-}
 
 /**
  * Asks for a job, now or in so many seconds, for one collection or, without one, for all. What is asked for is on record already: that it could not be asked is no failure of whoever asked, since

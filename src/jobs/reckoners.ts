@@ -1,6 +1,6 @@
 import { availableParallelism } from "node:os";
 import { Worker } from "node:worker_threads";
-import type { Questions, ReckonAll } from "@/operations/reckonCarriage";
+import type { Questions, ReckonAll } from "@/operations/plants/commands/reckonCarriage";
 
 /** What one thread is given at a time. */
 export interface Helping {

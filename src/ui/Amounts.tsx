@@ -1,9 +1,10 @@
-import { labelled, type Bottle } from "@/core/household/bottles";
-import { mixes, pour, type MixId } from "@/core/mixing/mixes";
+import { labelled, type Bottle } from "@/core/knowledge/household/bottles";
+import { mixes, pour, type MixId } from "@/core/knowledge/mixes/mixes";
 import type { SpoonSet } from "@/core/units/spoons";
 import { mL } from "@/core/units/volume";
-import { inSpoons, millilitres, volumeIn } from "@/wording/amounts";
-import { ingredientNames } from "@/wording/names";
+import { inSpoons, measuredIn } from "@/wording/amounts";
+import { volumeIn } from "@/wording/units";
+import { ingredientNames } from "@/wording/names/names";
 
 export interface Measuring {
   readonly units: "metric" | "us";
@@ -38,7 +39,7 @@ export function Amounts({
   if (pouring.code === "bottle_too_weak") {
     return (
       <p className="text-danger-emphasis fw-semibold">
-        Your bottle holds {Math.round(pouring.bottle * 1000) / 10} % and this mix needs{" "}
+        Your bottle holds {Math.round(pouring.bottle * 1000) / 10} % but this mix needs{" "}
         {Math.round(pouring.strength * 1000) / 10} %. Use a stronger bottle or a weaker mix.
       </p>
     );
@@ -47,15 +48,15 @@ export function Amounts({
     <>
       {label && (
         <p className="fw-semibold mb-2">
-          By the label of “{label.name}”: {label.perLitre} {label.unit} in a litre
+          By the label of “{label.name}”: {label.perLitre} {label.unit} per litre
           {label.unit !== "mL" && `, so ${Math.round(label.perLitre * totalMl) / 1000} ${label.unit} here`}.
         </p>
       )}
       <table className="table mb-2">
-        <caption className="visually-hidden">Amounts in the order of adding</caption>
+        <caption className="visually-hidden">Amounts in the order you add them</caption>
         <thead>
           <tr>
-            <th scope="col">In this order</th>
+            <th scope="col">Add in this order</th>
             <th scope="col">Measure</th>
             {spoons !== "syringe" && <th scope="col">In spoons</th>}
           </tr>
@@ -67,17 +68,17 @@ export function Amounts({
                 {ingredientNames[ingredient]}
                 {ingredient === "alcoholBottle" && ` (${alcoholPercent} %)`}
               </th>
-              <td>{volumeIn(volumeMl, units)}</td>
-              {spoons !== "syringe" && <td>{inSpoons(volumeMl, spoons) ?? "by jug or syringe"}</td>}
+              <td>{measuredIn(volumeMl, units)}</td>
+              {spoons !== "syringe" && <td>{inSpoons(volumeMl, spoons) ?? "with a jug or syringe"}</td>}
             </tr>
           ))}
         </tbody>
       </table>
       <p className="mb-0">
-        Makes {volumeIn(mL(totalMl), units)}.{" "}
+        Makes {measuredIn(mL(totalMl), units)}.{" "}
         {pouring.keepsHours === null
-          ? "Keeps, closed and away from heat."
-          : `Use it within ${pouring.keepsHours} hours; make no more than ${millilitres(totalMl)}.`}
+          ? "Keeps if closed and away from heat."
+          : `Use it within ${pouring.keepsHours} hours; make no more than ${volumeIn(totalMl, units)}.`}
       </p>
     </>
   );

@@ -1,18 +1,26 @@
 "use client";
 
-import type { MixId } from "@/core/mixing/mixes";
-import { mixes } from "@/core/mixing/mixes";
-import type { CautionId, TechniqueId } from "@/core/remedies/remedies";
-import { remedyOf } from "@/core/remedies/remedies";
-import type { Bearer } from "@/core/suitability/bearer";
-import { objections, type Objection } from "@/core/suitability/suitability";
-import { isOfHome, toldBefore, type Told } from "@/core/suitability/told";
+import type { MixId } from "@/core/knowledge/mixes/mixes";
+import { mixes } from "@/core/knowledge/mixes/mixes";
+import type { CautionId, TechniqueId } from "@/core/knowledge/remedies/remedies";
+import { remedyOf } from "@/core/knowledge/remedies/remedies";
+import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
+import { objections, type Objection } from "@/core/advice/tolerance/suitability";
+import { isOfHome, toldBefore, type CautionsRead } from "@/core/advice/tolerance/cautionsRead";
 import { PoisonCentre } from "./PoisonCentre";
 import { noteSeen, useReadCautions } from "./readCautions";
-import { toldSentences } from "@/wording/cautions";
+import { toldSentences } from "@/wording/advice/cautions";
 
 /** What must be read before a mix is put on: what speaks against it on this plant, then the remedy's own cautions. */
-export function Cautions({ mix, plant, technique = "spray" }: { mix: MixId; plant?: Bearer; technique?: TechniqueId }) {
+export function Cautions({
+  mix,
+  plant,
+  technique = "spray",
+}: {
+  mix: MixId;
+  plant?: TreatedPlant;
+  technique?: TechniqueId;
+}) {
   const against = plant ? objections(plant, mix, technique) : [];
   return <CautionList against={against} cautions={remedyOf(mixes[mix].remedy).cautions} />;
 }
@@ -24,7 +32,7 @@ export function Cautions({ mix, plant, technique = "spray" }: { mix: MixId; plan
 export function CautionList(props: { against: readonly Objection[]; cautions: readonly CautionId[] }) {
   const { ids: before } = useReadCautions();
   const told = toldBefore(props.against, props.cautions);
-  const isRead = ({ id, level }: Told) => level === "caution" && before.includes(id);
+  const isRead = ({ id, level }: CautionsRead) => level === "caution" && before.includes(id);
   const open = told.filter((one) => !isRead(one));
   const folded = told.filter(isRead);
   return (
@@ -32,9 +40,7 @@ export function CautionList(props: { against: readonly Objection[]; cautions: re
       <Lines told={open} />
       {folded.length > 0 && (
         <details>
-          <summary>
-            {folded.length === 1 ? "One caution" : `${folded.length} cautions`} that you have read before
-          </summary>
+          <summary>{folded.length === 1 ? "One caution" : `${folded.length} cautions`} you have read before</summary>
           <Lines told={folded} />
         </details>
       )}
@@ -43,7 +49,7 @@ export function CautionList(props: { against: readonly Objection[]; cautions: re
   );
 }
 
-function Lines({ told }: { told: readonly Told[] }) {
+function Lines({ told }: { told: readonly CautionsRead[] }) {
   if (told.length === 0) return null;
   return (
     <ul className="mb-0 ps-3">

@@ -2,7 +2,7 @@
 export function NotRead({ what }: { what: string }) {
   return (
     <p className="border rounded p-2" role="status">
-      {what} could not be read just now. Load the page again in a moment.
+      {what} could not be loaded. Reload the page in a moment.
     </p>
   );
 }

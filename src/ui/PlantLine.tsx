@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
-import type { PlantCard } from "@/core/state/plantCard";
-import { stateInWords } from "@/wording/states";
+import type { PlantCard } from "@/core/schedule/state/plantCard";
+import { stateInWords } from "@/wording/names/states";
 import { Flower } from "./mark/Flower";
 import { LinkIfOpen } from "./shell/Only";
 

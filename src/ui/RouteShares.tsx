@@ -1,8 +1,8 @@
 import Link from "next/link";
 import type { CSSProperties } from "react";
-import type { Blamed } from "@/core/spread/carries";
-import { routeInWords } from "@/wording/carries";
-import { percent } from "@/wording/chances";
+import type { Blamed } from "@/core/advice/spread/carries";
+import { routeInWords } from "@/wording/advice/carries";
+import { percent } from "@/wording/advice/chances";
 
 /** Ways by which something may have come, each with its share as a bar and in words; `told` puts words before the way. */
 export function RouteShares({ routes, told }: { routes: readonly Blamed[]; told: (route: Blamed) => string }) {

@@ -1,7 +1,7 @@
 "use client";
 
 import { useCallback, useSyncExternalStore } from "react";
-import type { ToldId } from "@/core/suitability/told";
+import type { CautionReadId } from "@/core/advice/tolerance/cautionsRead";
 import { useCollectionIfAny } from "./shell/Collection";
 
 /**
@@ -34,7 +34,7 @@ export interface ReadCautions {
   /** Those that have been read; none while that is not known. */
   readonly ids: readonly string[];
   /** Keeps of these those that were on the screen, now that the press they stood before was made. */
-  readonly keep: (ids: readonly ToldId[]) => void;
+  readonly keep: (ids: readonly CautionReadId[]) => void;
 }
 
 /** What the keeper at this browser has read. */
@@ -46,7 +46,7 @@ export function useReadCautions(): ReadCautions {
     () => nothing,
   );
   const keep = useCallback(
-    (told: readonly ToldId[]) => {
+    (told: readonly CautionReadId[]) => {
       const all = [...new Set([...read(who), ...told.filter((id) => seen.has(id))])];
       try {
         localStorage.setItem(keyOf(who), all.join(" "));
@@ -61,7 +61,7 @@ export function useReadCautions(): ReadCautions {
 }
 
 /** Goes to the `ref` of a caution: notes it once most of it has been on the screen. */
-export function noteSeen(id: ToldId) {
+export function noteSeen(id: CautionReadId) {
   return (line: HTMLElement | null) => {
     if (!line || seen.has(id)) return;
     const watch = new IntersectionObserver(

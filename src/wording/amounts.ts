@@ -1,6 +1,7 @@
-import type { CheckedRemedy, StrengthVerdict } from "@/core/mixing/check";
+import type { CheckedRemedy, StrengthVerdict } from "@/core/knowledge/mixes/check";
 import { nearestPour, type SpoonSet } from "@/core/units/spoons";
 import { fromMillilitres, type Measure, type Millilitres } from "@/core/units/volume";
+import { inQuarters, trim, volumeIn, type Units } from "./units";
 
 /** What a measure is called after a number, one or several. */
 export const measureNames: Record<Measure, readonly [one: string, many: string]> = {
@@ -18,27 +19,9 @@ export const measureNames: Record<Measure, readonly [one: string, many: string]>
   drop: ["drop", "drops"],
 };
 
-const quarters = ["", "¼", "½", "¾"];
-
-/** A count in quarters as a cook writes it: 1.25 → "1¼". */
-function inQuarters(count: number): string {
-  const wholes = Math.floor(count);
-  const fraction = quarters[Math.round((count - wholes) * 4)] ?? "";
-  return `${wholes > 0 || fraction === "" ? wholes : ""}${fraction}`;
-}
-
-/** A volume in millilitres with as many digits as a syringe shows: "353.5 mL", "0.25 mL", "1.2 L". */
-export function millilitres(volume: number): string {
-  if (volume >= 1000) return `${trim(volume / 1000, 2)} L`;
-  return `${trim(volume, volume < 1 ? 2 : 1)} mL`;
-}
-
-const trim = (value: number, digits: number) => String(Number(value.toFixed(digits)));
-
-/** A volume in the keeper's units: metric as it is, US with fluid ounces beside. */
-export function volumeIn(volume: Millilitres, units: "metric" | "us"): string {
-  if (units === "metric") return millilitres(volume);
-  return `${trim(fromMillilitres(volume, "usFluidOunce"), 1)} US fl oz (${millilitres(volume)})`;
+/** A volume to be measured out: metric as it is, US with the millilitres beside, for whoever has a syringe. */
+export function measuredIn(volume: Millilitres, units: Units): string {
+  return units === "metric" ? volumeIn(volume, units) : `${volumeIn(volume, units)} (${volumeIn(volume, "metric")})`;
 }
 
 /** The same volume in the keeper's spoons: "about 1¼ metric teaspoons", or null where no spoon fits. */
@@ -62,14 +45,14 @@ function dropsOf(volume: Millilitres): string {
 export function strengthInWords(remedy: CheckedRemedy, strength: number): string {
   if (remedy === "alcohol") return `${trim(strength * 100, 1)} % alcohol`;
   if (remedy === "oil") return `${trim(strength, 2)} % oil`;
-  return `${trim(strength, 2)} mL of ${remedy} in a litre`;
+  return `${trim(strength, 2)} mL of ${remedy} per litre`;
 }
 
 /** How a strength stands to the usual one. @example ofUsualInWords(1 / 56) // "a 56th of the usual" */
 export function ofUsualInWords(ofUsual: number): string {
-  if (ofUsual > 0.95 && ofUsual < 1.05) return "as strong as the usual";
-  if (ofUsual >= 1.05) return `${trim(ofUsual, 1)} times the usual`;
-  if (ofUsual >= 0.6) return `${Math.round(ofUsual * 100)} % of the usual`;
+  if (ofUsual > 0.95 && ofUsual < 1.05) return "the usual strength";
+  if (ofUsual >= 1.05) return `${trim(ofUsual, 1)} times the usual strength`;
+  if (ofUsual >= 0.6) return `${Math.round(ofUsual * 100)} % of the usual strength`;
   const parts = Math.round(1 / ofUsual);
   const words = [
     "",
@@ -88,9 +71,9 @@ export function ofUsualInWords(ofUsual: number): string {
 }
 
 export const strengthVerdicts: Record<StrengthVerdict, string> = {
-  token: "Next to nothing: it counts as what it is, and no repeating makes up for it.",
-  weak: "Weaker than any recipe here: it does less, and plants bear it better.",
+  token: "Next to nothing, and repeating it does not make up for that.",
+  weak: "Weaker than any recipe here: it does less, but plants tolerate it better.",
   usual: "Within the usual recipes.",
-  strong: "Stronger than any recipe here: leaves may burn, and it hardly does more. Thin it.",
-  aboveLabel: "More than the label on your bottle allows: do not use it. Thin it.",
+  strong: "Stronger than any recipe here: leaves may burn, and it hardly works better. Dilute it.",
+  aboveLabel: "More than the label on your bottle allows: do not use it. Dilute it.",
 };

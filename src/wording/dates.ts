@@ -1,6 +1,6 @@
 import { format } from "date-fns";
-import type { Day } from "@/core/climate/days";
-import { daysBetween } from "@/core/climate/days";
+import type { Day } from "@/core/shared/days";
+import { daysBetween } from "@/core/shared/days";
 
 /** A day as the application writes it: "Sat 12 Dec". */
 export function dayInWords(day: Day): string {

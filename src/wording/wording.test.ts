@@ -1,24 +1,25 @@
 import { describe, expect, it } from "vitest";
 import { z } from "zod";
-import { day } from "@/core/climate/days";
-import { recordLook } from "@/core/facts/kinds/look";
-import { movePlant } from "@/core/facts/kinds/placement";
-import { adoptPlan } from "@/core/facts/kinds/programme";
-import { decimal, moment, orNothing, requiredText, text, whole } from "@/core/fields";
-import { pestIds } from "@/core/pests/pests";
-import { pestOf } from "@/core/pests/pests";
-import { repeatBounds } from "@/core/planning/bounds";
+import { day } from "@/core/shared/days";
+import { recordLook } from "@/core/record/facts/kinds/look";
+import { movePlant } from "@/core/record/facts/kinds/placement";
+import { adoptPlan } from "@/core/record/facts/kinds/programme";
+import { decimal, moment, orNothing, requiredText, text, whole } from "@/core/shared/fields";
+import { pestIds } from "@/core/knowledge/pests/pests";
+import { pestOf } from "@/core/knowledge/pests/pests";
+import { repeatBounds } from "@/core/advice/planning/bounds";
 import { mL } from "@/core/units/volume";
-import { inSpoons, millilitres, ofUsualInWords, strengthInWords, volumeIn } from "./amounts";
+import { inSpoons, measuredIn, ofUsualInWords, strengthInWords } from "./amounts";
+import { rateIn, volumeIn, warmerBy, warmthIn, widthIn } from "./units";
 import { hoursInWords } from "./dates";
-import { clockAfter, minutesBetween, waitsFor } from "./evening";
-import { offerInWords, ringsInWords, runsInWords } from "./timers";
-import { notYetSentence } from "./clearance";
+import { clockAfter, minutesBetween, waitsFor } from "./advice/evening";
+import { offerInWords, ringsInWords, runsInWords } from "./record/timers";
+import { notYetSentence } from "./advice/clearance";
 import { dayAndYear, dayCount, dayInWords, fromToday } from "./dates";
-import { stageNames } from "./names";
-import { boundSentences } from "./planning";
-import "./problems";
-import { stateInWords } from "./states";
+import { stageNames } from "./names/names";
+import { boundSentences } from "./advice/planning";
+import "./record/problems";
+import { stateInWords } from "./names/states";
 
 describe("amounts", () => {
   it.each([
@@ -28,7 +29,7 @@ describe("amounts", () => {
     [1250, "1.25 L"],
     [0, "0 mL"],
   ])("%d as a syringe shows it: %s", (volume, expected) => {
-    expect(millilitres(volume)).toBe(expected);
+    expect(volumeIn(volume, "metric")).toBe(expected);
   });
 
   it("names the spoon, so that a household spoon is never a guess", () => {
@@ -41,9 +42,24 @@ describe("amounts", () => {
     expect(inSpoons(mL(5), "syringe")).toBeNull();
   });
 
-  it("puts fluid ounces beside millilitres for those who think in them", () => {
-    expect(volumeIn(mL(473.176473), "us")).toBe("16 US fl oz (473.2 mL)");
-    expect(volumeIn(mL(500), "metric")).toBe("500 mL");
+  it("puts millilitres beside what is measured out in fluid ounces", () => {
+    expect(measuredIn(mL(473.176473), "us")).toBe("16 US fl oz (473.2 mL)");
+    expect(measuredIn(mL(500), "metric")).toBe("500 mL");
+  });
+
+  // Source: NIST SP 811 (2008), appendix B.8 and B.9: inch, US fluid measures, degrees Fahrenheit.
+  it("tells US keepers drops, spoons, ounces or quarts by the size, and never 0 for something", () => {
+    expect([0.2, 1.3, 7.4, 60, 473.176473, 3785.41].map((ml) => volumeIn(ml, "us"))).toEqual([
+      ...["4 drops", "¼ US tsp", "1½ US tsp", "2 US fl oz", "16 US fl oz", "4 US qt"],
+    ]);
+    for (let ml = 0.01; ml < 5000; ml *= 1.13) expect(volumeIn(ml, "us")).not.toMatch(/^0/);
+    expect([rateIn(5, "metric"), rateIn(1000 / 192, "us")]).toEqual(["5 mL per litre", "1 US tsp per US quart"]);
+    expect([warmthIn(21, "us"), warmthIn(-40, "us"), warmthIn(21.44, "metric")]).toEqual([
+      "70 °F",
+      "-40 °F",
+      "21.4 °C",
+    ]);
+    expect([warmerBy(3, "us"), widthIn(12.7, "us"), widthIn(12, "metric")]).toEqual(["5 °F", "5 in", "12 cm"]);
   });
 });
 
@@ -79,24 +95,24 @@ describe("problems, in the words a keeper reads", () => {
       "a character that cannot be shown",
       text(10),
       "a\u0000b",
-      "This holds characters that cannot be shown. Type it again.",
+      "This contains characters that cannot be shown. Type it again.",
     ],
     ["nothing where a number belongs", decimal(1, 5), "", "Fill this in."],
-    ["text where a number belongs", decimal(1, 5), "a few", "Write a number, such as 250 or 0.5."],
+    ["text where a number belongs", decimal(1, 5), "a few", "Enter a number, such as 250 or 0.5."],
     ["a number written with a comma is one", decimal(1, 5), "2,5", ""],
     ["too little", decimal(1, 5), "0", "It must be 1 or more."],
     ["too much", decimal(1, 5), "1e9", "It must be 5 or less."],
-    ["endless", decimal(1, 5), "Infinity", "Write a number, such as 250 or 0.5."],
-    ["a part where a whole belongs", whole(1, 5), "2.5", "Write a whole number."],
+    ["endless", decimal(1, 5), "Infinity", "Enter a number, such as 250 or 0.5."],
+    ["a part where a whole belongs", whole(1, 5), "2.5", "Enter a whole number."],
     ["a field that may be empty, filled wrongly", orNothing(whole(1, 5)), "9", "It must be 5 or less."],
-    ["no time", moment, "2026-02-30T10:00+00:00", "Write a day and a time."],
-    ["a time without its offset", moment, "2026-02-28T10:00", "Write a day and a time."],
-    ["a pest that is none", recordLook.shape.tool, "telescope", "Choose one of the list."],
-    ["an id that is none", movePlant.shape.placeId, "shelf", "Choose one of the list."],
+    ["no time", moment, "2026-02-30T10:00+00:00", "Enter a date and time."],
+    ["a time without its offset", moment, "2026-02-28T10:00", "Enter a date and time."],
+    ["a pest that is none", recordLook.shape.tool, "telescope", "Choose one from the list."],
+    ["an id that is none", movePlant.shape.placeId, "shelf", "Choose one from the list."],
     ["something missing", movePlant.shape.at, undefined, "Fill this in."],
     ["nothing chosen", recordLook.shape.spots, [], "Choose at least one."],
     ["too many", adoptPlan.shape.dates, Array.from({ length: 25 }, (_, i) => `2026-01-${i + 1}`), "Choose at most 24."],
-    ["dates that go back", adoptPlan.shape.dates, ["2026-01-02", "2026-01-01"], "Dates go forward, each only once."],
+    ["dates that go back", adoptPlan.shape.dates, ["2026-01-02", "2026-01-01"], "Put dates in order, each only once."],
   ])("%s", (_why, schema, input, expected) => {
     const messages = said(schema, input);
     if (expected === "") expect(messages).toBeNull();
@@ -110,7 +126,7 @@ describe("sentences", () => {
   });
 
   it("a state in words, with its petals and the jar", () => {
-    expect(stateInWords("surer", 3, true)).toBe("getting surer, 3 of 5 petals, set apart");
+    expect(stateInWords("surer", 3, true)).toBe("3 of 5 petals open, set apart");
     expect(stateInWords("atRisk", 0, false)).toBe("at risk");
     expect(stateInWords("clear", 0, false, { lastLookOn: null })).toBe("not yet looked at");
     expect(stateInWords("atRisk", 0, false, { lastLookOn: null, lookDueFor: "unnamed" })).toBe("signs open");
@@ -120,10 +136,10 @@ describe("sentences", () => {
     expect(notYetSentence({ code: "clean_looks_missing", have: 1, need: 2, nextFrom: day("2026-12-12") })).toBe(
       "1 of 2 clean looks since the last treatment; the next one counts from Sat 12 Dec.",
     );
-    expect(notYetSentence({ code: "too_cold", meanC: 9 })).toContain("At 9 °C the pest stands still");
+    expect(notYetSentence({ code: "too_cold", meanC: 9 })).toContain("At 9 °C the pest does not develop");
     expect(
       notYetSentence({ code: "generation_not_over", lastLive: day("2026-11-01"), days: 30, until: day("2026-12-01") }),
-    ).toBe("A generation takes 30 days at this warmth: not before Tue 1 Dec.");
+    ).toBe("A generation takes 30 days at this temperature: not before Tue 1 Dec.");
   });
 
   it("the two bounds name the stages they were reckoned from", () => {
@@ -140,18 +156,18 @@ describe("times of an evening", () => {
     expect([clockAfter("19:05", 25), clockAfter("23:30", 60)]).toEqual(["19:30", "tomorrow 00:30"]);
     expect([hoursInWords(95), hoursInWords(60), hoursInWords(0)]).toEqual(["1 h 35 min", "1 h", "0 min"]);
     expect(waitsFor([{ why: "time" }, { why: "drying" }, { why: "drying" }])).toBe(
-      "Another evening: one plant for want of time, 2 plants for want of a place to dry.",
+      "Another evening: one plant for lack of time, 2 plants for lack of drying space.",
     );
     expect(runsInWords("dark", "L04", "2026-11-25T19:05", "2026-11-24T19:05")).toBe(
       "L04: in the dark until tomorrow 19:05",
     );
-    expect(ringsInWords("fan", ["L04", null])).toContain("L04, The sitting: dry");
+    expect(ringsInWords("fan", ["L04", null])).toContain("L04, The session: dry");
     expect(offerInWords({ what: "rinse", minutes: 60 })).toBe("Rinse it off after 1 h");
   });
 
   it("tells strengths against the usual", () => {
     expect([ofUsualInWords(1), ofUsualInWords(2), ofUsualInWords(0.5), ofUsualInWords(1 / 56)]).toEqual([
-      ...["as strong as the usual", "2 times the usual", "half of the usual", "one part in 56 of the usual"],
+      ...["the usual strength", "2 times the usual strength", "half of the usual", "one part in 56 of the usual"],
     ]);
     expect(strengthInWords("alcohol", 0.35)).toBe("35 % alcohol");
   });

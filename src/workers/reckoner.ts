@@ -12,21 +12,25 @@ import {
   type DecisionQuestion,
   type OutOfSeasonQuestion,
   type PlanQuestion,
-} from "@/core/case/ask";
-import { againstAll, type AgainstAllAnswer, type AgainstAllQuestion } from "@/core/case/againstAll";
-import { blameCase, drawCase, type DatedDose } from "@/core/case/draw";
-import { explain, type Around } from "@/core/case/escalation";
-import type { OnPlant } from "@/core/case/onPlant";
-import type { DatedSchedule } from "@/core/case/schedules";
-import { caseFile, type CaseFileInput } from "@/core/format/schema";
-import { pClearIf, type Supposition } from "@/core/case/whatIf";
-import type { Day } from "@/core/climate/days";
-import type { Dose } from "@/core/planning/doses";
+} from "@/core/advice/plans/ask";
+import {
+  againstAll,
+  type PlanAcrossSuspectsAnswer,
+  type PlanAcrossSuspectsQuestion,
+} from "@/core/advice/unnamed/planAcrossSuspects";
+import { blameCase, drawCase, type DatedDose } from "@/core/advice/plans/draw";
+import { explain, type Around } from "@/core/advice/clearance/escalation";
+import type { OnPlant } from "@/core/advice/plans/onPlant";
+import type { DatedSchedule } from "@/core/advice/plans/schedules";
+import { caseFile, type CaseFileInput } from "@/core/record/format/schema";
+import { pClearIf, type Supposition } from "@/core/advice/clearance/whatIf";
+import type { Day } from "@/core/shared/days";
+import type { Dose } from "@/core/advice/planning/doses";
 
 /** The core's heavy reckoning, out of the page's way. Case files go in, plain data comes out. */
 const reckoner = {
-  draw: (file: CaseFileInput, coming: readonly DatedDose[], until: Day, on: OnPlant | null) =>
-    drawCase(caseFile.parse(file), coming, until, on),
+  draw: (file: CaseFileInput, coming: readonly DatedDose[], until: Day, on: OnPlant | null, certain = true) =>
+    drawCase(caseFile.parse(file), coming, until, on, certain),
   blame: (file: CaseFileInput, coming: readonly DatedDose[], until: Day) =>
     blameCase(caseFile.parse(file), coming, until),
   whatIf: (file: CaseFileInput, supposition: Supposition) => pClearIf(caseFile.parse(file), supposition),
@@ -46,8 +50,10 @@ const reckoner = {
     onProgress: OnProgress<DatedProgress>,
   ): Promise<DatedComparison> => toItsEnd(compareFor(caseFile.parse(file), question), onProgress),
   outOfSeason: (file: CaseFileInput, question: OutOfSeasonQuestion) => outOfSeasonFor(caseFile.parse(file), question),
-  againstAll: (question: AgainstAllQuestion, onProgress: OnProgress<number>): Promise<AgainstAllAnswer> =>
-    toItsEnd(againstAll(question), onProgress),
+  againstAll: (
+    question: PlanAcrossSuspectsQuestion,
+    onProgress: OnProgress<number>,
+  ): Promise<PlanAcrossSuspectsAnswer> => toItsEnd(againstAll(question), onProgress),
   explain: (file: CaseFileInput, around: Around) => explain(caseFile.parse(file), around),
   decide: (file: CaseFileInput, question: DecisionQuestion, onProgress: OnProgress<number>): Promise<DatedDecision> =>
     toItsEnd(decideFor(caseFile.parse(file), question), onProgress),

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
-import type { RoomProgrammeId } from "@/core/facts/kinds/roomProgramme";
+import type { RoomProgrammeId } from "@/core/record/facts/kinds/roomProgramme";
 import { endProgrammeAction } from "./actions";
 import { usePress } from "./usePress";
 
@@ -27,7 +27,7 @@ export function EndPress({
         disabled={going}
         onClick={() => void press({ id, programme, placeId, outcome: clear ? "clear" : "stopped", note: "" })}
       >
-        {clear ? "Call it over" : "Stop it"}
+        {clear ? "Say it is over" : "Stop it"}
       </Button>
       {trouble && (
         <p className="text-danger-emphasis fw-semibold mb-0" role="alert">

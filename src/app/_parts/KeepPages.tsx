@@ -2,7 +2,7 @@
 
 import { useEffect } from "react";
 import { useCollectionIfAny } from "@/ui/shell/Collection";
-import { canKeep, KEPT_AT, PAGES_CACHE } from "@/ui/shell/keptPages";
+import { canKeep, KEPT_AT, PAGES_CACHE } from "@/offline/keptPages";
 
 /** The pages are gone through again after so long, ms; and only when the page has settled. */
 const AGAIN_MS = 10 * 60_000;

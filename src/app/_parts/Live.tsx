@@ -2,10 +2,8 @@
 
 import { useRouter } from "next/navigation";
 import { useEffect, useRef } from "react";
-import { CHANGES, LATEST, thisPage, type Told } from "./live";
+import { askLatest, CHANGES, newsOf, type Told } from "@/offline/live";
 
-/** Much that is done at once is shown at once, ms. */
-const GATHER_MS = 400;
 /** Where no word has come for so long, something on the way holds it back; and how often is asked then, ms. */
 const SILENT_MS = 8000;
 const ASK_MS = 4000;
@@ -16,26 +14,19 @@ const ASK_MS = 4000;
  */
 export function Live({ mark }: { mark: string }) {
   const router = useRouter();
-  const known = useRef(mark);
+  const readWith = useRef(mark);
   useEffect(() => {
     let leave = () => {};
-    let gathering: ReturnType<typeof setTimeout> | undefined;
-    const hear = ({ mark: latest, from }: Told) => {
-      if (latest === known.current) return;
-      known.current = latest;
-      if (from === thisPage) return;
-      clearTimeout(gathering);
-      gathering = setTimeout(() => router.refresh(), GATHER_MS);
-    };
+    const news = newsOf(readWith.current, askLatest, () => router.refresh());
     const turn = () => {
       leave();
-      leave = document.visibilityState === "visible" ? listen(hear) : () => {};
+      leave = document.visibilityState === "visible" ? listen(news.hear) : () => {};
     };
     turn();
     document.addEventListener("visibilitychange", turn);
     return () => {
       document.removeEventListener("visibilitychange", turn);
-      clearTimeout(gathering);
+      news.leave();
       leave();
     };
   }, [router]);
@@ -50,11 +41,7 @@ function listen(hear: (told: Told) => void): () => void {
     source.close();
     clearTimeout(silent);
     asking ??= setInterval(() => {
-      fetch(LATEST, { redirect: "error" })
-        .then(async (answer) => {
-          if (answer.ok) hear((await answer.json()) as Told);
-        })
-        .catch(() => {});
+      askLatest().then(hear, () => {});
     }, ASK_MS);
   };
   const silent = setTimeout(ask, SILENT_MS);

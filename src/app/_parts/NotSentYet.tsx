@@ -3,14 +3,15 @@
 import Link from "next/link";
 import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
-import { outbox, type Held, type Trouble } from "./outbox";
-import { useOutbox } from "./useOutbox";
+import type { Held, Trouble } from "@/offline/entries";
+import { outbox } from "@/offline/outbox";
+import { useOutbox } from "@/offline/useOutbox";
 
 const whys: Record<Trouble, string> = {
   line: "No connection",
-  server: "The server has trouble of its own just now",
-  stranger: "Something else answers in the place of Wary Petal: sign in to the network",
-  another: "Somebody else has come in in this browser. Yours wait until you come in again",
+  server: "The server has a problem at the moment",
+  stranger: "Another page answers in place of Wary Petal: sign in to the network first",
+  another: "Someone else is signed in here. Your entries wait until you sign in again",
 };
 const kinds: Record<Held["deed"]["kind"], string> = {
   look: "Look",
@@ -18,10 +19,10 @@ const kinds: Record<Held["deed"]["kind"], string> = {
   apart: "Set apart",
   cleaned: "Hands cleaned",
   void: "Taken back",
-  end: "End of the walk",
+  end: "Walk finished",
   act: "Act",
   timer: "Timer",
-  timerEnd: "End of a timer",
+  timerEnd: "Timer stopped",
   photo: "Photo",
 };
 
@@ -35,12 +36,12 @@ export function NotSentYet() {
       {trouble && waiting.length > 0 && (
         <Alert variant="warning" className="mb-0 py-2">
           {whys[trouble]}: {waiting.length === 1 ? "1 entry is" : `${waiting.length} entries are`} kept in this browser
-          and sent when it is back.
+          and sent once the connection is back.
         </Alert>
       )}
       {unkept && held.length > 0 && (
         <Alert variant="danger" className="mb-0 py-2">
-          This browser keeps nothing: do not close this page before everything has been sent.
+          This browser cannot keep entries: leave this page open until everything has been sent.
         </Alert>
       )}
       {others.map((one) => (
@@ -55,14 +56,14 @@ export function NotSentYet() {
                 className="btn btn-sm btn-outline-primary"
                 href={`/plants/${one.deed.input.plantId}/look?kept=${one.id}`}
               >
-                Mend it
+                Correct it
               </Link>
             )}
             <Button size="sm" variant="outline-primary" onClick={() => outbox.again(one.id)}>
               Try again
             </Button>
             <Button size="sm" variant="outline-danger" onClick={() => outbox.drop(one.id)}>
-              Drop it
+              Discard it
             </Button>
           </div>
         </Alert>

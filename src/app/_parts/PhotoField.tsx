@@ -3,9 +3,9 @@
 import { useState } from "react";
 import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
-import { PHOTO_LIMIT_MB } from "@/core/facts/kinds/photo";
+import { PHOTO_LIMIT_MB } from "@/core/record/facts/kinds/photo";
 import { useCollection } from "@/ui/shell/Collection";
-import { outbox } from "./outbox";
+import { outbox } from "@/offline/outbox";
 
 /** Takes or chooses a photo and keeps it with a look. One that is too large is refused before it is sent. */
 export function PhotoField({ lookId, label, about }: { lookId: string; label: string; about: string }) {
@@ -35,7 +35,7 @@ export function PhotoField({ lookId, label, about }: { lookId: string; label: st
         role={said?.wrong ? "alert" : "status"}
         className={`mb-0 small ${said?.wrong ? "text-danger-emphasis fw-semibold" : ""}`}
       >
-        {said?.text ?? "It is scaled down, and where it was taken is removed."}
+        {said?.text ?? "It is made smaller, and the location is removed from it."}
       </p>
     </div>
   );

@@ -5,8 +5,8 @@ import { useEffect } from "react";
 import { may } from "@/core/access/roles";
 import { useCollectionIfAny } from "@/ui/shell/Collection";
 import { NotSentYet } from "./NotSentYet";
-import { outbox } from "./outbox";
-import { useOutbox } from "./useOutbox";
+import { outbox } from "@/offline/outbox";
+import { useOutbox } from "@/offline/useOutbox";
 
 /** A walk and a sitting cover the page, and say it themselves. */
 const covered = /^\/(walk|sitting)\/[^/]+$/;

@@ -1,8 +1,8 @@
 import { Check, Circle, CircleAlert } from "lucide-react";
-import type { Day } from "@/core/climate/days";
-import type { Plan } from "@/core/case/plans";
+import type { Day } from "@/core/shared/days";
+import type { Plan } from "@/core/advice/plans/plans";
 import { dayInWords, fromToday } from "@/wording/dates";
-import { plannedName } from "@/wording/acts";
+import { plannedName } from "@/wording/names/acts";
 
 interface Props {
   plan: Plan;

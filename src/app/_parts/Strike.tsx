@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { voidFact } from "@/core/facts/deeds";
+import { voidFact } from "@/core/record/facts/deeds";
 import { SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import type { RecordEntry } from "@/ui/record/entries";
@@ -12,7 +12,7 @@ export function Strike({ entry }: { entry: Pick<RecordEntry, "kind" | "id" | "wh
   return (
     <details>
       <summary className="small">
-        Not true? <span className="visually-hidden">Strike out: {entry.what}</span>
+        Strike out <span className="visually-hidden">Strike out: {entry.what}</span>
       </summary>
       <StrikeForm kind={entry.kind} factId={entry.id} />
     </details>
@@ -29,7 +29,7 @@ function StrikeForm({ kind, factId }: { kind: RecordEntry["kind"]; factId: strin
   });
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="reason" label="Why it is not true" hint="It stays on record, struck out." />
+      <TextField form={form} name="reason" label="Why it is wrong" hint="It stays on record, crossed out." />
       <SubmitRow form={form} trouble={trouble} label="Strike out" variant="outline-primary" />
     </form>
   );

@@ -1,9 +1,15 @@
 import type { ReactNode } from "react";
 import Alert from "react-bootstrap/Alert";
-import type { DeedResult } from "@/ui/fields/deedResult";
+import type { DeedResult } from "@/offline/deedResult";
 
-const LOST = { path: "", message: "It could not be sent. Bringing it in again does it once: check the connection." };
-const NO_TEXT = { path: "", message: "A file is no text. Save the table as CSV (UTF-8) and choose it again." };
+const LOST = {
+  path: "",
+  message: "It could not be sent. Check the connection and import it again: nothing is added twice.",
+};
+const NO_TEXT = {
+  path: "",
+  message: "One of the files is not text. Save the table as CSV (UTF-8) and choose it again.",
+};
 
 /** The text of a file; throws a TypeError for one that is none. */
 export async function textOf(file: File | undefined): Promise<string> {
@@ -33,7 +39,7 @@ export function TableOutcome({
     );
   return (
     <Alert variant="danger" className="mt-2 mb-0">
-      <strong>Nothing was brought in.</strong>
+      <strong>Nothing was imported.</strong>
       <ul className="mb-0 ps-3">
         {result.problems.map(({ message }, i) => (
           <li key={i}>{message}</li>

@@ -1,6 +1,6 @@
 import Alert from "react-bootstrap/Alert";
-import type { Trouble } from "@/operations/fence";
-import { troubleSentence } from "@/wording/troubles";
+import type { Trouble } from "@/operations/shared/fence";
+import { troubleSentence } from "@/wording/record/troubles";
 import { wallTimeIn } from "@/zones";
 
 /** What could not be done by itself for this collection, and why: on each of its pages, until it has been done again. */

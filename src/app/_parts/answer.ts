@@ -1,9 +1,22 @@
 import "server-only";
-import type { DeedResult } from "@/ui/fields/deedResult";
+import Papa from "papaparse";
+import type { DeedResult } from "@/offline/deedResult";
 
 /** What a route answers: done; refused with its reasons (422); or trouble of our own, which is worth another try (503). */
 export function answered(result: DeedResult): Response {
   return Response.json(result, { status: result.ok ? 200 : result.retry ? 503 : 422 });
+}
+
+/** A table as RFC 4180 writes it, under the name of its file; a spreadsheet takes nothing in it for a formula. */
+export function csvAnswer(rows: readonly object[], columns: readonly string[], name: string): Response {
+  const text = Papa.unparse([...rows], { columns: [...columns], newline: "\r\n", escapeFormulae: true });
+  return new Response(`${text}\r\n`, {
+    headers: {
+      "content-type": "text/csv; charset=utf-8; header=present",
+      "cache-control": "private, no-store",
+      "content-disposition": `attachment; filename="${name}"`,
+    },
+  });
 }
 
 /** A body that is longer than it may be. */

@@ -5,15 +5,15 @@ import { connection } from "next/server";
 import { cache } from "react";
 import { now } from "@/clock";
 import { may, type Right } from "@/core/access/roles";
-import { text } from "@/core/fields";
+import { text } from "@/core/shared/fields";
 import { databaseUrl } from "@/env";
-import { contextOf, type Context } from "@/operations/context";
-import { atTheDoor, collectionsOpenTo, isKnown, signed, type Asker, type OpenTo } from "@/operations/door/asker";
-import { NO_NAME, type Caller } from "@/operations/door/door";
-import { readMark } from "@/operations/readMark";
+import { contextOf, type Context } from "@/operations/shared/context";
+import { atTheDoor, collectionsOpenTo, isKnown, signed, type Session, type OpenTo } from "@/operations/access/session";
+import { NO_NAME, type Caller } from "@/operations/access/door";
+import { readRevision } from "@/operations/record/queries/readRevision";
 import { COLLECTION_COOKIE, DEVICE_COOKIE } from "@/ui/shell/cookies";
 import { ADDRESS_HEADER, isSecure } from "./peer";
-import { kept } from "./kept";
+import { kept } from "./pageCache";
 import { sessionIn } from "./session";
 
 /** What a request says of itself: which collection it is about, and the name of the device. */
@@ -40,7 +40,7 @@ export const door = cache(async () => {
 });
 
 /** Who asks, by name; null for nobody, and while nobody has an account. */
-export async function askerNow(): Promise<Asker | null> {
+export async function askerNow(): Promise<Session | null> {
   const there = await door();
   return there.open ? null : there.asker;
 }
@@ -82,7 +82,7 @@ export async function ownedContexts(): Promise<Context[]> {
 
 /** What was done with the collection last. Read before what a page shows, so that nothing between the two is missed. */
 export async function markNow(context: Context): Promise<string> {
-  return (await kept(`${context.collection.id} mark`, () => readMark(context))).view;
+  return (await kept(`${context.collection.id} mark`, () => readRevision(context))).view;
 }
 
 /** Asks, however long after this request, whether a collection may still be seen by whoever sent it. */

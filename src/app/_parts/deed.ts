@@ -3,16 +3,16 @@ import { revalidatePath } from "next/cache";
 import { headers } from "next/headers";
 import type { z } from "zod";
 import type { DeedName } from "@/core/access/deedNames";
-import { NotAllowed, type Context } from "@/operations/context";
-import { noteDeed } from "@/operations/door/people";
-import type { Outcome, Problem } from "@/operations/outcome";
-import type { DeedResult } from "@/ui/fields/deedResult";
-import { problemInWords } from "@/wording/problems";
-import { PAGE_HEADER } from "./live";
+import { NotAllowed, type Context } from "@/operations/shared/context";
+import { noteDeed } from "@/operations/access/people";
+import type { Outcome, Problem } from "@/operations/shared/outcome";
+import type { DeedResult } from "@/offline/deedResult";
+import { problemInWords } from "@/wording/record/problems";
+import { PAGE_HEADER } from "@/offline/live";
 import { asked, askerNow, contextFor } from "./context";
-import { within } from "./kept";
+import { withTimeout } from "./pageCache";
 
-const TROUBLE = "It could not be saved just now. What you typed is still here; press again in a moment.";
+const TROUBLE = "It could not be saved. What you typed is still here; try again in a moment.";
 
 /** Reads a form with its schema; what is wrong is in words, each at its field. */
 export function readForm<S extends z.ZodType>(
@@ -33,7 +33,7 @@ export async function attempt<T extends object>(
   patienceMs = PATIENCE_MS,
 ): Promise<DeedResult> {
   try {
-    const outcome = await within(patienceMs, work());
+    const outcome = await withTimeout(patienceMs, work());
     if (!outcome.ok) {
       const done = outcome.problems.every(({ code }) => code === "already_voided");
       return { ok: false, ...(done && { done }), problems: outcome.problems.map(inWords) };

@@ -1,8 +1,8 @@
 import ICAL from "ical.js";
 import { sync } from "node-ical";
 import { describe, expect, it, vi } from "vitest";
-import type { CalendarEntry } from "@/core/calendar/entries";
-import { addDays, day } from "@/core/climate/days";
+import type { CalendarEntry } from "@/core/schedule/calendar/entries";
+import { addDays, day } from "@/core/shared/days";
 
 vi.mock("server-only", () => ({}));
 const { icsOf } = await import("./ics");

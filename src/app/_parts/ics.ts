@@ -1,8 +1,8 @@
 import "server-only";
 import { ICalAlarmType, ICalCalendar, ICalCalendarMethod } from "ical-generator";
-import { addDays } from "@/core/climate/days";
-import type { CalendarEntry } from "@/core/calendar/entries";
-import { entryInWords } from "@/wording/calendar";
+import { addDays } from "@/core/shared/days";
+import type { CalendarEntry } from "@/core/schedule/calendar/entries";
+import { entryInWords } from "@/wording/record/calendar";
 
 /** A calendar is asked for anew so often, seconds. */
 const REFRESH_SECONDS = 3600;

@@ -1,5 +1,5 @@
 import "server-only";
-import type { Context } from "@/operations/context";
+import type { Context } from "@/operations/shared/context";
 import { withOffset } from "@/zones";
 
 /** This moment with the collection's offset, as forms begin with it. */

@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { DeedResult } from "@/ui/fields/deedResult";
+import type { DeedResult } from "@/offline/deedResult";
 import { useCollection } from "@/ui/shell/Collection";
 
 /** A deed that is one press: it goes to the server, what went wrong is told, and the page is drawn anew when it is done. */
@@ -18,7 +18,7 @@ export function usePress<Input>(action: (collectionId: string, input: unknown) =
     const result = await action(collectionId, input).catch(() => null);
     setGoing(false);
     if (!result?.ok) {
-      setTrouble(result?.problems.map(({ message }) => message).join(" ") ?? "It could not be sent: press again.");
+      setTrouble(result?.problems.map(({ message }) => message).join(" ") ?? "It could not be sent: try again.");
       return null;
     }
     router.refresh();

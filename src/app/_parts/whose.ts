@@ -1,7 +1,7 @@
 import "server-only";
 import { may } from "@/core/access/roles";
 import { askerNow, contextFor } from "./context";
-import { WHO_HEADER } from "./live";
+import { WHO_HEADER } from "@/offline/live";
 
 /**
  * Whether a press that was kept in a browser is another person's than whoever sends it: somebody else has come in there meanwhile.
@@ -20,5 +20,5 @@ export async function isAnothers(headers: Headers): Promise<boolean> {
 export const another = {
   ok: false,
   another: true,
-  problems: [{ path: "", message: "Somebody else made this. It waits until they come in again." }],
+  problems: [{ path: "", message: "Someone else recorded this. It is sent when they sign in again." }],
 } as const;

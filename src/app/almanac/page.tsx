@@ -1,12 +1,12 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { signOnlyIds } from "@/core/diagnosis/suspects";
-import { pestIds, pestOf } from "@/core/pests/pests";
-import { eggToAdultDays } from "@/core/pests/stageDurations";
-import { remedyIds, remedyOf } from "@/core/remedies/remedies";
+import { signOnlyIds } from "@/core/knowledge/signs/suspects";
+import { pestIds, pestOf } from "@/core/knowledge/pests/pests";
+import { eggToAdultDays } from "@/core/knowledge/pests/stageDurations";
+import { remedyIds, remedyOf } from "@/core/knowledge/remedies/remedies";
 import { Panel } from "@/ui/Panel";
 import { dayCount } from "@/wording/dates";
-import { pestNames, remedyNames, signOnlyAdvice, signOnlyNames, smellNames } from "@/wording/names";
+import { pestNames, remedyNames, signOnlyAdvice, signOnlyNames, smellNames } from "@/wording/names/names";
 
 export const metadata: Metadata = { title: "Almanac" };
 
@@ -33,8 +33,8 @@ export default function AlmanacPage() {
               })}
             </ul>
           </Panel>
-          <Panel title="Named by their signs only">
-            <p>No dates are reckoned against these: too little is known of how they live on house plants.</p>
+          <Panel title="Named by their signs, without dates">
+            <p>No dates are worked out for these: too little is known about how they live on house plants.</p>
             <dl className="mb-0">
               {signOnlyIds.map((id) => (
                 <div key={id} className="mb-1">
@@ -56,26 +56,26 @@ export default function AlmanacPage() {
               ))}
             </ul>
           </Panel>
-          <Panel title="How it is reckoned">
+          <Panel title="How it is worked out">
             <p className="mb-0">
               <Link href="/almanac/method">
-                What is from literature, what our own estimate, and how often it was right
+                What comes from the literature, what we estimate ourselves, and how often it is right
               </Link>
             </p>
           </Panel>
           <Panel title="Life cycles">
             <p>
-              Two courses side by side against a case of your making: drag a treatment, or how many sit where no spray
-              comes, and see what is left and why.
+              Two courses side by side against a case of your own making: drag a treatment, and see what is left and
+              why.
             </p>
             <Link className="btn btn-primary" href="/almanac/life-cycle">
-              To the life cycles
+              Open life cycles
             </Link>
           </Panel>
           <Panel title="Hiding places">
-            <p>Where each pest sits on each growth form, drawn: the places in the order of a look.</p>
+            <p>Where each pest sits on each growth form, drawn, in the order you look.</p>
             <Link className="btn btn-primary" href="/almanac/hiding-places">
-              To the drawings
+              See the drawings
             </Link>
           </Panel>
         </div>

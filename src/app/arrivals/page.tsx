@@ -1,14 +1,14 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { groupBy } from "@/core/groupBy";
-import { readArrivals, type ArrivalLine } from "@/operations/readArrivals";
-import { AsOf } from "@/ui/AsOf";
+import { groupBy } from "@/core/shared/groupBy";
+import { readArrivals, type ArrivalLine } from "@/operations/seasons/queries/readArrivals";
+import { AsOf } from "@/app/_parts/AsOf";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
 import { dayInWords } from "@/wording/dates";
-import { percent } from "@/wording/chances";
+import { percent } from "@/wording/advice/chances";
 import { currentContext } from "../_parts/context";
-import { kept } from "../_parts/kept";
+import { cachedView } from "../_parts/cachedView";
 
 export const metadata: Metadata = { title: "Arrivals" };
 
@@ -18,10 +18,10 @@ function next({ steps, carries, placeName }: ArrivalLine): string {
   const back = carries?.waysBack?.find(({ way }) => way === "usual") ?? carries?.waysBack?.[0];
   const parts = [
     placeName,
-    inspectedOn === null ? "not inspected at the door" : "",
+    inspectedOn === null ? "not inspected yet" : "",
     washedOn === null ? "not washed" : `washed on ${dayInWords(washedOn)}`,
     `${Math.min(cleanLooks, needed)} of ${needed} clean looks`,
-    carries ? `${percent(carries.p)} that it carries something` : "",
+    carries ? `${percent(carries.p)} that it carries a pest` : "",
     back
       ? `may join on ${dayInWords(back.looks.at(-1)!)}, if it is ${washedOn === null ? "washed and " : ""}clean at each look until then`
       : "",
@@ -31,30 +31,30 @@ function next({ steps, carries, placeName }: ArrivalLine): string {
 
 export default async function ArrivalsPage() {
   const context = await currentContext();
-  const { view, asOf } = await kept(`${context.collection.id} arrivals`, () => readArrivals(context));
+  const view = await cachedView(context, "arrivals", () => readArrivals(context));
   const bySeller = groupBy(view, ({ seller }) => seller);
   return (
     <>
-      <AsOf at={asOf} timeZone={context.collection.timeZone} />
+      <AsOf />
       <div className="d-flex flex-wrap gap-2 align-items-center mb-3">
         <h1 className="me-auto mb-0">Arrivals</h1>
         <Link className="btn btn-primary" href="/plants/new">
-          A plant has come
+          Add a new arrival
         </Link>
       </div>
       <p>
-        Whatever comes into the house stands apart first: bought, given, or back from a summer outside. Inspect it at
-        the door, wash it, look at it weekly, and let it join when little is left to doubt.
+        Keep every plant that comes in apart at first: bought, given, or back from a summer outside. Inspect it before
+        it comes in, wash it, look at it weekly, and let it join the others once it is very likely clean.
       </p>
       {view.length === 0 && (
-        <Panel title="Nothing has come lately">
-          <p className="mb-0">A plant put into an isolation place before it stood anywhere else is an arrival.</p>
+        <Panel title="No new arrivals">
+          <p className="mb-0">A plant whose first place is an isolation place is listed here.</p>
         </Panel>
       )}
       {[...bySeller].map(([seller, lines]) => {
         const unwashed = lines.filter(({ steps }) => steps.washedOn === null).length;
         return (
-          <Panel key={seller} title={seller || "No seller written down"}>
+          <Panel key={seller} title={seller || "Seller not recorded"}>
             <p>
               {unwashed === 0
                 ? lines.length === 1
@@ -62,7 +62,7 @@ export default async function ArrivalsPage() {
                   : "All of them are washed."
                 : lines.length === 1
                   ? "It is still unwashed."
-                  : `${unwashed} of ${lines.length} from there ${unwashed === 1 ? "is" : "are"} still unwashed. What one brought the others may have too.`}
+                  : `${unwashed} of ${lines.length} from there ${unwashed === 1 ? "is" : "are"} still unwashed. What one brought in, the others may have too.`}
             </p>
             <ul className="list-group list-group-flush">
               {lines.map((line) => (

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { zoneNames } from "@/zones";
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
-import { mayBegin } from "@/operations/door/asker";
+import { mayBegin } from "@/operations/access/session";
 import { Panel } from "@/ui/Panel";
 import { asked, contextIfAny, door, NO_NAME, openNow } from "../_parts/context";
 import { BeginForm } from "./_parts/BeginForm";
@@ -10,7 +10,7 @@ import { Choose } from "./_parts/Choose";
 import { Demo } from "./_parts/Demo";
 import { DeviceName } from "./_parts/DeviceName";
 
-export const metadata: Metadata = { title: "Begin" };
+export const metadata: Metadata = { title: "Start" };
 
 /** The first page for whoever has no collection yet, and the one to choose another on. */
 export default async function BeginPage() {
@@ -23,10 +23,10 @@ export default async function BeginPage() {
   const demo = all.find(({ isDemo }) => isDemo);
   return (
     <>
-      <h1>Whose plants?</h1>
+      <h1>Your plants, or the demo?</h1>
       <p>
-        Wary Petal keeps the record of every plant you look at, reckons when a treatment must be repeated, and says how
-        likely a pest is really gone. {own.length === 0 && <a href="#demo">Look at the demo first</a>}
+        Wary Petal keeps a record of every plant you look at, works out when a treatment must be repeated, and says how
+        likely it is that a pest is really gone. {own.length === 0 && <a href="#demo">Try the demo first</a>}
       </p>
       <div className="row gx-3">
         <div className="col-lg-6">
@@ -37,24 +37,21 @@ export default async function BeginPage() {
           )}
           {!begins ? null : own.length > 0 ? (
             <details className="mb-3">
-              <summary className="fs-5">Begin another collection</summary>
+              <summary className="fs-5">Start another collection</summary>
               <Panel title="A new collection">
                 <BeginForm zones={zoneNames()} device={device} />
               </Panel>
             </details>
           ) : (
-            <Panel title="Begin with your own">
+            <Panel title="Start your own">
               <BeginForm zones={zoneNames()} device={device} />
             </Panel>
           )}
         </div>
         <div className="col-lg-6" id="demo">
           {begins && (
-            <Panel title="Look at the demo">
-              <p>
-                A lighthouse full of plants and ten weeks of a keeper&rsquo;s record, all made up. Do with it what you
-                like.
-              </p>
+            <Panel title="Try the demo">
+              <p>A lighthouse full of plants and ten weeks of records, all made up. Do with it what you like.</p>
               <Demo isThere={demo !== undefined} isShown={demo?.id === shownId} />
             </Panel>
           )}

@@ -1,28 +1,29 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { readBenches, type Bench } from "@/operations/readBenches";
-import { AsOf } from "@/ui/AsOf";
-import { warmthInWords } from "@/wording/warmth";
+import { readBenches, type Bench } from "@/operations/places/queries/readBenches";
+import { AsOf } from "@/app/_parts/AsOf";
+import { cachedView } from "@/app/_parts/cachedView";
+import { warmthInWords } from "@/wording/names/warmth";
 import { currentContext } from "../_parts/context";
-import { kept } from "../_parts/kept";
 import { Benches } from "./_parts/Benches";
 import { packBench } from "./_parts/packBench";
 import type { PackedRow } from "./_parts/shelves";
+import type { Units } from "@/wording/units";
 
 export const metadata: Metadata = { title: "Benches" };
 
 /** So many plants travel with the page; those of the shelves behind them come after it. */
 const AT_FIRST = 300;
 
-function told({ place, count: many }: Bench): string {
+function told({ place, count: many }: Bench, units: Units): string {
   const count = many === 1 ? "1 plant" : `${many} plants`;
   const room = place.roomFor === null || place.kind === "bag" ? "" : `, room for ${place.roomFor}`;
-  return `${warmthInWords(place.meanC)}, ${count}${room}${place.doorShut ? ", door shut" : ""}`;
+  return `${warmthInWords(place.meanC, units)}, ${count}${room}${place.doorShut ? ", door kept shut" : ""}`;
 }
 
 export default async function BenchesPage() {
   const context = await currentContext();
-  const { view: rooms, asOf } = await kept(`${context.collection.id} benches`, () => readBenches(context, AT_FIRST));
+  const rooms = await cachedView(context, "benches", () => readBenches(context, AT_FIRST));
   const rows = rooms.flatMap(({ place: room, benches }): PackedRow[] => [
     { kind: "room", id: `room ${room.id}`, name: room.name },
     ...benches
@@ -34,7 +35,7 @@ export default async function BenchesPage() {
           kind: "shelf",
           id,
           shelf: {
-            ...{ id, name, kind, photoId, told: told(bench) },
+            ...{ id, name, kind, photoId, told: told(bench, context.collection.units) },
             ...{ count, plants: packBench(plants) },
           },
         };
@@ -42,7 +43,7 @@ export default async function BenchesPage() {
   ]);
   return (
     <>
-      <AsOf at={asOf} timeZone={context.collection.timeZone} />
+      <AsOf />
       <div className="d-flex flex-wrap gap-2 align-items-center mb-3">
         <h1 className="me-auto mb-0">Benches</h1>
         <Link className="btn btn-primary" href="/plants/new">
@@ -54,8 +55,11 @@ export default async function BenchesPage() {
         <Link className="btn btn-outline-primary" href="/benches/places/new">
           Add a place
         </Link>
+        <Link className="btn btn-outline-primary" href="/benches/replay">
+          How it got here
+        </Link>
         <Link className="btn btn-outline-primary" href="/benches/climate">
-          Air and pace
+          Air and pest speed
         </Link>
       </div>
       <Benches rows={rows} limit={context.collection.riskPercent / 100} />

@@ -3,19 +3,22 @@ import Link from "next/link";
 import { currentContext, markNow } from "@/app/_parts/context";
 import { Live } from "@/app/_parts/Live";
 import { may } from "@/core/access/roles";
-import { addDays, isDay, weekdayOf, type Day } from "@/core/climate/days";
-import { groupBy } from "@/core/groupBy";
-import { today } from "@/operations/context";
-import { readFeeds } from "@/operations/door/feeds";
-import { readCalendar } from "@/operations/readCalendar";
+import { addDays, isDay, weekdayOf, type Day } from "@/core/shared/days";
+import { groupBy } from "@/core/shared/groupBy";
+import { today } from "@/operations/shared/context";
+import { readFeeds } from "@/operations/access/calendarFeeds";
+import { readCalendar } from "@/operations/seasons/queries/readCalendar";
+import { readDone } from "@/operations/record/queries/readDone";
 import { Panel } from "@/ui/Panel";
 import { LinkIfOpen } from "@/ui/shell/Only";
-import { entryInWords } from "@/wording/calendar";
+import { doneInWords, entryInWords } from "@/wording/record/calendar";
 import { dayInWords } from "@/wording/dates";
-import { monthNames } from "@/wording/rooms";
+import { monthNames } from "@/wording/advice/seasons";
 import { wallTimeIn } from "@/zones";
 import { CalendarFeeds } from "./_parts/CalendarFeeds";
-import { PrintMonth } from "./_parts/PrintMonth";
+import { PrintPress } from "@/ui/PrintPress";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Calendar" };
 
@@ -35,13 +38,14 @@ export default async function CalendarPage({ searchParams }: { searchParams: Pro
   const first = ofMonth ? (`${asked}-01` as Day) : monday;
   const [year, month] = [Number((ofMonth ? first : now).slice(0, 4)), Number((ofMonth ? first : now).slice(5, 7))];
   const last = ofMonth ? addDays(monthAt(year, month + 1), -1) : addDays(monday, 7 * WEEKS - 1);
-  const entries = await readCalendar(context, first, last);
+  const entries = await cachedView(context, `calendar ${first} ${last}`, () => readCalendar(context, first, last));
+  const done = await cachedView(context, `done ${first} ${last}`, () => readDone(context, first, last));
   const byDay = groupBy(entries, ({ day }) => day);
   const begin = addDays(first, 1 - weekdayOf(first));
   const weeks = Array.from({ length: 6 }, (_, w) =>
     Array.from({ length: 7 }, (_, d) => addDays(begin, 7 * w + d)),
   ).filter((week) => week[0]! <= last);
-  const feeds = may(context.role, "own") ? await readFeeds(context) : [];
+  const feeds = may(context.role, "own") ? await cachedView(context, "feeds", () => readFeeds(context)) : [];
   const { timeZone, name } = context.collection;
   return (
     <>
@@ -49,7 +53,7 @@ export default async function CalendarPage({ searchParams }: { searchParams: Pro
       <style>{"@page { size: A4 landscape; margin: 10mm; }"}</style>
       <div className="d-flex flex-wrap gap-2 align-items-center mb-2">
         <h1 className="me-auto mb-0">
-          {ofMonth ? `${monthNames[month - 1]} ${year}` : "Five weeks from here"}
+          {ofMonth ? `${monthNames[month - 1]} ${year}` : "Five weeks"}
           <span className="only-print">, {name}</span>
         </h1>
         {ofMonth ? (
@@ -61,17 +65,18 @@ export default async function CalendarPage({ searchParams }: { searchParams: Pro
               After
             </Link>
             <Link className="btn btn-outline-primary no-print" href="/calendar">
-              From here
+              This week
             </Link>
           </>
         ) : (
           <Link className="btn btn-outline-primary no-print" href={addressOf(year, month)}>
-            By months
+            Month view
           </Link>
         )}
-        <PrintMonth />
+        <PrintPress />
       </div>
-      {entries.length === 0 && <p>Nothing is due in this time.</p>}
+      <AsOf />
+      {entries.length === 0 && <p>Nothing is due in this period.</p>}
       <table className="month">
         <thead>
           <tr>
@@ -91,7 +96,15 @@ export default async function CalendarPage({ searchParams }: { searchParams: Pro
                 return (
                   <td
                     key={day}
-                    className={outside ? "outside" : day === now ? "now" : there.length === 0 ? "empty" : undefined}
+                    className={
+                      outside
+                        ? "outside"
+                        : day === now
+                          ? "now"
+                          : there.length === 0 && !done.has(day)
+                            ? "empty"
+                            : undefined
+                    }
                   >
                     {!outside && (
                       <>
@@ -102,6 +115,7 @@ export default async function CalendarPage({ searchParams }: { searchParams: Pro
                           </span>
                           <span className="month-name">{dayInWords(day)}</span>
                         </span>
+                        {done.has(day) && <span className="month-done">{doneInWords(done.get(day)!)}</span>}
                         <ul>
                           {there.map((entry) => {
                             const { summary, path } = entryInWords(entry);
@@ -127,7 +141,7 @@ export default async function CalendarPage({ searchParams }: { searchParams: Pro
       </table>
       {may(context.role, "own") && (
         <div className="no-print mt-3">
-          <Panel title="In other calendars">
+          <Panel title="Add to another calendar">
             <CalendarFeeds
               feeds={feeds.map(({ id, name: own, fetchedAt }) => ({
                 id,

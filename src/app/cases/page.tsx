@@ -1,26 +1,26 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { readCases } from "@/operations/readCases";
-import { today } from "@/operations/context";
+import { readCases } from "@/operations/cases/queries/readCases";
+import { today } from "@/operations/shared/context";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
 import { dayAndYear, dayInWords, fromToday } from "@/wording/dates";
-import { outcomeNames, pestNames } from "@/wording/names";
-import { AsOf } from "@/ui/AsOf";
+import { outcomeNames, pestNames } from "@/wording/names/names";
+import { AsOf } from "@/app/_parts/AsOf";
+import { cachedView } from "@/app/_parts/cachedView";
 import { currentContext } from "../_parts/context";
-import { kept } from "../_parts/kept";
 
 export const metadata: Metadata = { title: "Cases" };
 
 export default async function CasesPage() {
   const context = await currentContext();
-  const { view, asOf } = await kept(`${context.collection.id} cases`, () => readCases(context));
+  const view = await cachedView(context, "cases", () => readCases(context));
   const day = today(context);
   return (
     <>
-      <AsOf at={asOf} timeZone={context.collection.timeZone} />
+      <AsOf />
       <h1>Cases</h1>
-      <Panel title={view.open.length === 0 ? "No open case" : `Open: ${view.open.length}`}>
+      <Panel title={view.open.length === 0 ? "No open cases" : `Open: ${view.open.length}`}>
         <ul className="list-group list-group-flush">
           {view.open.map(({ found, plant, planned, next }) => (
             <PlantLine
@@ -45,7 +45,7 @@ export default async function CasesPage() {
         </ul>
       </Panel>
       {view.closed.length > 0 && (
-        <Panel title="Closed lately">
+        <Panel title="Recently closed">
           <ul className="list-group list-group-flush">
             {view.closed.map(({ id, pest, plant, outcome, closedOn }) => (
               <PlantLine

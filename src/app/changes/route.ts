@@ -1,10 +1,10 @@
 import { askerNow, contextIfAny, stillOpen } from "@/app/_parts/context";
-import type { Told } from "@/app/_parts/live";
+import type { Told } from "@/offline/live";
 import { ADDRESS_HEADER } from "@/app/_parts/peer";
 import { may } from "@/core/access/roles";
 import { databaseUrl } from "@/env";
-import { hearChanges } from "@/operations/hearChanges";
-import { readMark } from "@/operations/readMark";
+import { hearChanges } from "@/operations/record/queries/hearChanges";
+import { readRevision } from "@/operations/record/queries/readRevision";
 
 /** A line on which nothing is said is given up somewhere on the way; and whoever was shut out meanwhile hears no more. ms. */
 const BEAT_MS = 20_000;
@@ -39,7 +39,7 @@ export async function GET(request: Request): Promise<Response> {
       };
       const tell = (told: Told) => say(`data: ${JSON.stringify(told)}\n\n`);
       const tellLatest = () =>
-        readMark(context).then(
+        readRevision(context).then(
           (mark) => tell({ mark }),
           // Without the database nothing is done either; when it is back this is asked for again.
           () => {},

@@ -1,15 +1,15 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 
-export const metadata: Metadata = { title: "Not open to you" };
+export const metadata: Metadata = { title: "You do not have access" };
 
 export default function ClosedPage() {
   return (
     <div className="narrow">
-      <h1>Not open to you</h1>
+      <h1>You do not have access</h1>
       <p>
-        Your role in this collection does not reach here. Whoever owns the collection can change that.{" "}
-        <Link href="/today">Back to today</Link>
+        Your role in this collection does not include this page. The owner of the collection can change that.{" "}
+        <Link href="/today">Back to Today</Link>
       </p>
     </div>
   );

@@ -5,7 +5,7 @@ import { Panel } from "@/ui/Panel";
 import { asked, door, NO_NAME } from "../_parts/context";
 import { LogInForm } from "./_parts/DoorForm";
 
-export const metadata: Metadata = { title: "Come in" };
+export const metadata: Metadata = { title: "Sign in" };
 
 const HERE = "http://here.invalid";
 
@@ -22,13 +22,13 @@ export default async function DoorPage({ searchParams }: { searchParams: Promise
   const { device } = await asked();
   return (
     <div className="narrow">
-      <h1>Who is it?</h1>
-      <Panel title="Come in">
+      <h1>Sign in</h1>
+      <Panel title="Sign in">
         <LogInForm device={device === NO_NAME ? "" : device} to={within(to)} />
       </Panel>
       <p>
-        On a phone, ask for a link: whoever is in makes one under Settings, People and devices.{" "}
-        <Link href="/door/recover">I have forgotten my passphrase</Link>
+        On a phone you need a link: someone who is signed in creates one under Settings, People and devices.{" "}
+        <Link href="/door/recover">I forgot my passphrase</Link>
       </p>
     </div>
   );

@@ -1,9 +1,11 @@
 import type { Metadata } from "next";
 import { currentContext, markNow } from "@/app/_parts/context";
 import { Live } from "@/app/_parts/Live";
-import { readEvening } from "@/operations/readEvening";
+import { readEvening } from "@/operations/sessions/queries/readEvening";
 import { wallTimeIn } from "@/zones";
 import { EveningPlan } from "./_parts/EveningPlan";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "This evening" };
 
@@ -11,11 +13,12 @@ export const metadata: Metadata = { title: "This evening" };
 export default async function EveningPage() {
   const context = await currentContext("see");
   const mark = await markNow(context);
-  const view = await readEvening(context);
+  const view = await cachedView(context, "evening", () => readEvening(context));
   const { name, timeZone } = context.collection;
   return (
     <>
       <Live mark={mark} />
+      <AsOf />
       <EveningPlan
         view={view}
         measuring={context.collection}

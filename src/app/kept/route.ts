@@ -1,8 +1,8 @@
 import { currentContext } from "@/app/_parts/context";
 import { may } from "@/core/access/roles";
-import { readToday } from "@/operations/readToday";
-import { readWalks } from "@/operations/readWalks";
-import { STANDING_PART } from "@/ui/shell/keptPages";
+import { readToday } from "@/operations/plants/queries/readToday";
+import { readWalks } from "@/operations/walks/queries/readWalks";
+import { STANDING_PART } from "@/offline/keptPages";
 
 /** The pages that a device keeps for when it has no connection: what is due, the walks that are open, and the plants of both. */
 export async function GET(): Promise<Response> {

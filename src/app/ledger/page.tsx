@@ -1,14 +1,16 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { tallyKeys } from "@/core/ledger/tally";
-import { readLedger } from "@/operations/readLedger";
-import { readSigns } from "@/operations/readSigns";
+import { tallyKeys } from "@/core/advice/ledger/tally";
+import { readLedger } from "@/operations/record/queries/readLedger";
+import { readSigns } from "@/operations/looks/queries/readSigns";
 import { Panel } from "@/ui/Panel";
-import { percent } from "@/wording/chances";
-import { suspectName } from "@/wording/names";
-import { signNames } from "@/wording/signs";
+import { percent } from "@/wording/advice/chances";
+import { suspectName } from "@/wording/names/names";
+import { signNames } from "@/wording/names/signs";
 import { currentContext } from "../_parts/context";
 import { Tally } from "./_parts/Tally";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Ledger" };
 
@@ -18,25 +20,32 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
   const context = await currentContext();
   const asked = (await searchParams).by;
   const by = tallyKeys.find((one) => one === asked) ?? "seller";
-  const { records, looks, overruled } = await readSigns(context);
+  const { records, looks, overruled } = await cachedView(context, "signs", () => readSigns(context));
   return (
     <>
       <div className="d-flex flex-wrap gap-2 align-items-center">
         <h1 className="me-auto">Ledger</h1>
+        <Link className="btn btn-outline-primary mb-2" href="/ledger/year">
+          The year
+        </Link>
+        <Link className="btn btn-outline-primary mb-2" href="/ledger/taught">
+          What your record has taught
+        </Link>
         <Link className="btn btn-outline-primary mb-2" href="/calendar">
-          Calendar, and its addresses
+          Calendar and its links
         </Link>
       </div>
-      <Tally {...await readLedger(context, by)} />
+      <AsOf />
+      <Tally {...await cachedView(context, `ledger ${by}`, () => readLedger(context, by))} />
       <Panel title="What your own finds say about the signs">
         <p>
-          Naming takes from a table how often each sign goes with each pest: our own estimates. Here it stands beside
-          what you found. Finds of several pests at once are left out, since their signs cannot be told apart.
+          Naming a pest uses a table of how often each sign goes with each pest: our own estimates. Here you see it next
+          to what you found. Finds of several pests at once are left out, because their signs cannot be told apart.
         </p>
         <p>
           {looks === 0
-            ? "No find has been named by its signs yet. Name one on a walk, or from a plant's page."
-            : `${looks} ${looks === 1 ? "look" : "looks"} with signs; in ${overruled} of them your own word went before the odds.`}
+            ? "No find has been named by its signs yet. Name one on a walk or from a plant's page."
+            : `${looks} ${looks === 1 ? "look" : "looks"} with signs; in ${overruled} of them you overruled the odds.`}
         </p>
         {records.length > 0 && (
           <div className="table-responsive" tabIndex={0} role="region" aria-label="Signs, found and expected">
@@ -45,9 +54,9 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
                 <tr>
                   <th scope="col">Sign</th>
                   <th scope="col">With</th>
-                  <th scope="col">There</th>
+                  <th scope="col">Present</th>
                   <th scope="col">Looked for</th>
-                  <th scope="col">Table says</th>
+                  <th scope="col">Table</th>
                   <th scope="col">Compared</th>
                 </tr>
               </thead>
@@ -59,7 +68,7 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
                     <td>{one.present}</td>
                     <td>{one.lookedFor}</td>
                     <td>{percent(one.expected)}</td>
-                    <td>{one.differs ? "differs: your record speaks against the table" : "no contradiction"}</td>
+                    <td>{one.differs ? "differs: your record contradicts the table" : "agrees so far"}</td>
                   </tr>
                 ))}
               </tbody>

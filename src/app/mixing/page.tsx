@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { currentContext } from "../_parts/context";
-import { inUse } from "@/core/household/bottles";
-import { isMix } from "@/core/mixing/mixes";
+import { inUse } from "@/core/knowledge/household/bottles";
+import { isMix } from "@/core/knowledge/mixes/mixes";
 import { CheckDesk } from "./_parts/CheckDesk";
 import { MixingDesk } from "./_parts/MixingDesk";
 

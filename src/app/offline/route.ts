@@ -11,7 +11,7 @@ const PAGE = `<!doctype html>
 </style>
 <main>
   <h1>No connection</h1>
-  <p>This page has not been kept on this device. These open as you last saw them, and what you write down on a walk is kept
+  <p>This page is not saved on this device. These open as you last saw them, and what you record on a walk is kept
   and sent when the connection is back:</p>
   <p><a href="/today">Today</a><br><a href="/walk">Walk</a><br><a href="/mixing">Mixing</a><br><a href="/almanac">Almanac</a></p>
 </main>

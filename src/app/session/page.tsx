@@ -1,10 +1,13 @@
 import type { Metadata } from "next";
 import { currentContext } from "@/app/_parts/context";
 import { momentNow } from "@/app/_parts/moments";
-import { kept } from "@/app/_parts/kept";
-import { groupAsked, readGroup } from "@/operations/readGroup";
-import { SessionForm } from "./_parts/SessionForm";
+import { groupAsked, readGroup, type GivenGroup } from "@/operations/sessions/queries/readGroup";
+import { givenNames } from "@/wording/advice/seasons";
+import { FreeSession } from "./_parts/FreeSession";
+import { GivenSession } from "./_parts/GivenSession";
 import { Who } from "./_parts/Who";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Several plants at once" };
 
@@ -17,26 +20,24 @@ export default async function SessionPage({
   const context = await currentContext("record");
   const { who, id } = await searchParams;
   const asked = groupAsked(who, id);
-  const name = `${context.collection.id} group ${JSON.stringify(asked)}`;
-  const { view } = await kept(name, () => readGroup(context, asked));
-  const { plants, all, places, pests } = view;
+  const view = await cachedView(context, `group ${JSON.stringify(asked)}`, () => readGroup(context, asked));
+  const { plants, steps, all, places, pests, paces } = view;
+  const run = { plants, paces, measuring: context.collection, now: momentNow(context) };
   return (
     <>
-      <h1>Several plants at once</h1>
-      <Who asked={asked} places={places} pests={pests} />
-      {asked && plants.length === 0 && <p>No plant is there of these.</p>}
+      <h1>{asked && steps ? givenNames[asked.who as GivenGroup] : "Several plants at once"}</h1>
+      <AsOf />
+      {!steps && <Who asked={asked} places={places} pests={pests} />}
+      {asked && !steps && plants.length === 0 && <p>There are no such plants.</p>}
       {all > plants.length && (
         <p className="fw-semibold">
-          The first {plants.length} of {all}: do them in parts, place by place.
+          The first {plants.length} of {all}: do them in batches, {steps ? "and come back" : "place by place"}.
         </p>
       )}
-      {plants.length > 0 && (
-        <SessionForm
-          key={JSON.stringify(asked)}
-          plants={plants}
-          measuring={context.collection}
-          now={momentNow(context)}
-        />
+      {steps ? (
+        <GivenSession key={JSON.stringify(asked)} steps={steps} {...run} />
+      ) : (
+        plants.length > 0 && <FreeSession key={JSON.stringify(asked)} {...run} />
       )}
     </>
   );

@@ -25,7 +25,7 @@ export default async function SettingsPage() {
           {may(role, "own") ? (
             <SettingsForm settings={settings} zones={zoneNames()} />
           ) : (
-            <p>What holds for this collection is decided by whoever owns it.</p>
+            <p>Only an owner can change these settings.</p>
           )}
         </div>
         <div className="col-lg-5">
@@ -33,12 +33,12 @@ export default async function SettingsPage() {
             {asker ? (
               <p className="mb-0">
                 You are {asker.name}, on {asker.device}.{" "}
-                <Link href="/settings/people">Devices, passphrase, and who else may come in</Link>
+                <Link href="/settings/people">Devices, passphrase, and who else can sign in</Link>
               </p>
             ) : (
               <p className="mb-0">
-                Only this machine is served, and it asks nobody who they are.{" "}
-                <Link href="/door/owner">Make an owner</Link>, and a phone at the shelf can be let in, and other people.
+                Only this computer can open it, and nobody has to sign in.{" "}
+                <Link href="/door/owner">Set up an owner</Link>, and you can add your phone and other people.
               </p>
             )}
           </Panel>
@@ -46,7 +46,7 @@ export default async function SettingsPage() {
             <WithoutALine />
           </Panel>
           {may(role, "read") && (
-            <Panel title="In and out">
+            <Panel title="Import and export">
               <p className="mb-0">
                 <Link href="/settings/data">The whole collection as a file, spreadsheets, backups</Link>
               </p>

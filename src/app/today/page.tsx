@@ -2,30 +2,28 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import Alert from "react-bootstrap/Alert";
 import { may } from "@/core/access/roles";
-import type { PlantCard } from "@/core/state/plantCard";
-import { readAfterwards } from "@/operations/readAfterwards";
-import { readClearable } from "@/operations/readClearable";
-import { readRooms } from "@/operations/readRooms";
-import { readToday } from "@/operations/readToday";
-import { readTroubles } from "@/operations/fence";
-import { backupAge } from "@/operations/transfer/backups";
-import { backupSettings } from "@/env";
-import type { Context } from "@/operations/context";
-import { AsOf } from "@/ui/AsOf";
+import type { PlantCard } from "@/core/schedule/state/plantCard";
+import { readPhytotoxicity } from "@/operations/cases/queries/readPhytotoxicity";
+import { readClearable } from "@/operations/cases/queries/readClearable";
+import { readRooms } from "@/operations/seasons/queries/readRooms";
+import { readToday } from "@/operations/plants/queries/readToday";
+import { AsOf } from "@/app/_parts/AsOf";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
 import { LinkIfOpen, Only } from "@/ui/shell/Only";
 import { dayCount, dayInWords, fromToday } from "@/wording/dates";
-import { pestNames } from "@/wording/names";
-import { programmeNames } from "@/wording/programmes";
+import { pestNames } from "@/wording/names/names";
+import { programmeNames } from "@/wording/names/programmes";
 import { currentContext, markNow } from "../_parts/context";
-import { kept, keptBeside } from "../_parts/kept";
+import { cachedBeside } from "../_parts/pageCache";
 import { NotRead } from "@/ui/NotRead";
 import { Live } from "../_parts/Live";
 import { Clearable } from "./_parts/Clearable";
 import { HowBorne } from "./_parts/HowBorne";
+import { readBackup } from "./_parts/readBackup";
 import { RoomDues } from "./_parts/RoomDues";
 import { SittingCard } from "./_parts/SittingCard";
+import { cachedView } from "@/app/_parts/cachedView";
 
 export const metadata: Metadata = { title: "Today" };
 
@@ -40,8 +38,8 @@ function why({ lookDueFor }: PlantCard): string {
 /** Where a collection without plants begins. */
 function FirstPlants() {
   return (
-    <Panel title="There is no plant yet">
-      <p>Write down what stands on your windowsills first: then there is something to look at.</p>
+    <Panel title="No plants yet">
+      <p>Add the plants on your windowsills first, then you can start looking.</p>
       <div className="d-flex flex-wrap gap-2">
         <Link className="btn btn-primary" href="/plants/several">
           Add several plants
@@ -54,24 +52,17 @@ function FirstPlants() {
   );
 }
 
-/** How old the newest backup is, where it is too old, and why there is no newer one. */
-async function readBackup(context: Context) {
-  const trouble = (await readTroubles(context)).find(({ work }) => work === "backup");
-  const age = await backupAge(context.collection, backupSettings(), context.now, trouble !== undefined);
-  return { age, why: trouble?.why ?? "" };
-}
-
 export default async function TodayPage() {
   const context = await currentContext("see");
   const mark = await markNow(context);
-  const { view, asOf } = await kept(`${context.collection.id} today`, () => readToday(context));
+  const view = await cachedView(context, "today", () => readToday(context));
   const { id } = context.collection;
   const [likelyOver, afterwards, rooms, backup] = await Promise.all([
-    may(context.role, "read") ? keptBeside(`${id} clearable`, () => readClearable(context)) : [],
-    may(context.role, "record") ? keptBeside(`${id} afterwards`, () => readAfterwards(context)) : [],
-    may(context.role, "read") ? keptBeside(`${id} rooms`, () => readRooms(context, SOON_DAYS)) : [],
+    may(context.role, "read") ? cachedBeside(`${id} clearable`, () => readClearable(context)) : [],
+    may(context.role, "record") ? cachedBeside(`${id} afterwards`, () => readPhytotoxicity(context)) : [],
+    may(context.role, "read") ? cachedBeside(`${id} rooms`, () => readRooms(context, SOON_DAYS)) : [],
     may(context.role, "own") && !context.collection.isDemo
-      ? keptBeside(`${id} backup`, () => readBackup(context))
+      ? cachedBeside(`${id} backup`, () => readBackup(context))
       : null,
   ]);
   // Nobody plans against what is likely over.
@@ -83,7 +74,7 @@ export default async function TodayPage() {
   return (
     <>
       <Live mark={mark} />
-      <AsOf at={asOf} timeZone={context.collection.timeZone} />
+      <AsOf />
       <p className="text-body-secondary mb-0">{context.collection.name}</p>
       <h1>Today, {dayInWords(view.day)}</h1>
       {backup && backup.age !== null && (
@@ -129,10 +120,10 @@ export default async function TodayPage() {
           {view.sittings.map((sitting) => (
             <SittingCard key={sitting.what} sitting={sitting} measuring={context.collection} />
           ))}
-          {may(context.role, "read") && !rooms && <NotRead what="What rooms and seasons ask for" />}
+          {may(context.role, "read") && !rooms && <NotRead what="What rooms and seasons need" />}
           {may(context.role, "read") && rooms && <RoomDues dues={rooms} day={view.day} />}
           {unplanned.length > 0 && may(context.role, "record") && (
-            <Panel title="Found, and no plan yet">
+            <Panel title="Found, no plan yet">
               <ul className="list-group list-group-flush">
                 {unplanned.map(({ caseId, pest, plant }) => (
                   <PlantLine key={caseId} plant={plant} note={pestNames[pest].toLowerCase()}>
@@ -144,21 +135,17 @@ export default async function TodayPage() {
               </ul>
             </Panel>
           )}
-          {afterwards ? (
-            <HowBorne asked={afterwards} day={view.day} />
-          ) : (
-            <NotRead what="What is to be said of treatments" />
-          )}
+          {afterwards ? <HowBorne asked={afterwards} day={view.day} /> : <NotRead what="Reactions to treatments" />}
           <Panel title={view.looksDueCount === 0 ? "No looks due" : `Looks due: ${view.looksDueCount}`}>
             <div className="d-flex flex-wrap gap-2 mb-2">
               {view.looksDueCount > 0 && (
                 <Link className="btn btn-primary" href="/walk">
-                  Walk them
+                  Start the walk
                 </Link>
               )}
               {view.plants > 0 && may(context.role, "read") && (
                 <Link className="btn btn-outline-primary" href="/walk/tonight">
-                  The looks that find most
+                  The most useful looks
                 </Link>
               )}
             </div>
@@ -182,7 +169,7 @@ export default async function TodayPage() {
               ))}
             </ul>
             {view.looksDueCount > view.looksDue.length && (
-              <p className="mt-2 mb-0">The longest overdue are shown; the others follow.</p>
+              <p className="mt-2 mb-0">Showing the longest overdue first.</p>
             )}
           </Panel>
         </div>
@@ -199,13 +186,13 @@ export default async function TodayPage() {
               </p>
             </Panel>
           )}
-          <Panel title="Under the bell jar">
+          <Panel title="Set apart">
             <Only right="read">
               <Link className="btn btn-outline-primary mb-2" href="/arrivals">
                 Arrivals
               </Link>
             </Only>
-            {view.apart.length === 0 && <p className="mb-0">No plant stands apart.</p>}
+            {view.apart.length === 0 && <p className="mb-0">No plant is set apart.</p>}
             <ul className="list-group list-group-flush">
               {view.apart.map((plant) => (
                 <PlantLine key={plant.id} plant={plant} note={plant.placeName} />

@@ -1,14 +1,14 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { readWalks } from "@/operations/readWalks";
-import type { WalkInShort } from "@/operations/readWalks";
+import { readWalks } from "@/operations/walks/queries/readWalks";
+import type { WalkInShort } from "@/operations/walks/queries/readWalks";
 import { Panel } from "@/ui/Panel";
 import { dayInWords } from "@/wording/dates";
-import { walkScopeNames } from "@/wording/walks";
-import { usualTool } from "@/core/facts/settings";
-import { AsOf } from "@/ui/AsOf";
+import { walkScopeNames } from "@/wording/names/walks";
+import { usualTool } from "@/core/record/facts/settings";
+import { AsOf } from "@/app/_parts/AsOf";
+import { cachedView } from "@/app/_parts/cachedView";
 import { currentContext, markNow } from "../_parts/context";
-import { kept } from "../_parts/kept";
 import { Live } from "../_parts/Live";
 import { StartForm } from "./_parts/StartForm";
 
@@ -17,21 +17,21 @@ export const metadata: Metadata = { title: "Walk" };
 export default async function WalkPage() {
   const context = await currentContext("see");
   const mark = await markNow(context);
-  const { view, asOf } = await kept(`${context.collection.id} walks`, () => readWalks(context));
+  const view = await cachedView(context, "walks", () => readWalks(context));
   const placeName = new Map(view.places.map(({ place }) => [place.id, place.name]));
   const title = (walk: WalkInShort) =>
     walk.placeId ? (placeName.get(walk.placeId) ?? walkScopeNames.place) : walkScopeNames[walk.scope];
   return (
     <>
       <Live mark={mark} />
-      <AsOf at={asOf} timeZone={context.collection.timeZone} />
+      <AsOf />
       <h1>Walk</h1>
       <p>
-        Plant by plant, clean ones first, those set apart last. Have a lamp, alcohol for your hands and a clear bag by
-        you.
+        Plant by plant, clean ones first, those set apart last. Have a lamp, alcohol for your hands and a clear bag
+        ready.
       </p>
       {view.unfinished.length > 0 && (
-        <Panel title="Go on where you left">
+        <Panel title="Continue where you left off">
           <ul className="list-group list-group-flush">
             {view.unfinished.map((walk) => (
               <li key={walk.id} className="list-group-item px-0 d-flex flex-wrap gap-3 align-items-center">
@@ -40,7 +40,7 @@ export default async function WalkPage() {
                   {walk.finds > 0 && `, ${walk.finds} with finds`}
                 </span>
                 <Link className="btn btn-primary" href={`/walk/${walk.id}`}>
-                  Go on
+                  Continue
                 </Link>
                 <Link className="btn btn-outline-primary" href={`/walk/${walk.id}/sheet`}>
                   Sheet
@@ -55,17 +55,16 @@ export default async function WalkPage() {
       )}
       {view.everything > 0 && (
         <Panel title="By what finds most">
-          <p>Say how many minutes you have: the plants, tools and places that find most in that time.</p>
+          <p>Say how many minutes you have, and get the plants, tools and places that find most in that time.</p>
           <Link className="btn btn-outline-primary" href="/walk/tonight">
             Tonight’s looks
           </Link>
         </Panel>
       )}
-      <Panel title="A new walk">
+      <Panel title="Start a new walk">
         {view.everything === 0 ? (
           <p className="mb-0">
-            There is no plant yet. <Link href="/plants/several">Add several</Link>, or{" "}
-            <Link href="/plants/new">one</Link>.
+            No plants yet. <Link href="/plants/several">Add several</Link>, or <Link href="/plants/new">one</Link>.
           </p>
         ) : (
           <StartForm
@@ -76,7 +75,7 @@ export default async function WalkPage() {
         )}
       </Panel>
       {view.ended.length > 0 && (
-        <Panel title="Walks before">
+        <Panel title="Earlier walks">
           <ul className="list-group list-group-flush">
             {view.ended.map((walk) => (
               <li key={walk.id} className="list-group-item px-0">

@@ -3,19 +3,21 @@ import Link from "next/link";
 import { currentContext, markNow } from "@/app/_parts/context";
 import { EndPress } from "@/app/_parts/EndPress";
 import { Live } from "@/app/_parts/Live";
-import { RoundPresses, type RoundPress } from "@/app/_parts/RoundPresses";
 import { may } from "@/core/access/roles";
-import { cautionsOfAct } from "@/core/acts/acts";
-import { daysBetween, type Day } from "@/core/climate/days";
-import { readWintering, type Wintering, type WinterLine } from "@/operations/readWintering";
-import { CautionList } from "@/ui/Cautions";
+import { daysBetween, type Day } from "@/core/shared/days";
+import { groupBy } from "@/core/shared/groupBy";
+import { winterStepIds } from "@/core/advice/seasons/wintering";
+import type { GivenGroup } from "@/operations/sessions/queries/readGroup";
+import { readWintering, type Wintering, type WinterLine } from "@/operations/seasons/queries/readWintering";
 import { Panel } from "@/ui/Panel";
-import { millilitres } from "@/wording/amounts";
-import { objectionSentences } from "@/wording/cautions";
+import type { Units } from "@/wording/units";
 import { dayCount, dayInWords, fromToday, hoursInWords } from "@/wording/dates";
-import { mixNames, techniqueNames } from "@/wording/names";
-import { winterStepNames } from "@/wording/rooms";
+import { noSoakNames, winterStepNames } from "@/wording/advice/seasons";
 import { BeginWintering } from "./_parts/BeginWintering";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
+import { plantsInWords } from "@/wording/names/plants";
+import { PutTotals } from "@/ui/acts/PutTotals";
 
 export const metadata: Metadata = { title: "Bringing in for winter" };
 
@@ -23,7 +25,7 @@ export const metadata: Metadata = { title: "Bringing in for winter" };
 export default async function WinteringPage() {
   const context = await currentContext();
   const mark = await markNow(context);
-  const view = await readWintering(context);
+  const view = await cachedView(context, "wintering", () => readWintering(context));
   const { programmes, outdoors, day } = view;
   const records = may(context.role, "record");
   const idle = outdoors.filter(({ id }) => !programmes.some(({ placeId }) => placeId === id));
@@ -32,9 +34,10 @@ export default async function WinteringPage() {
     <>
       <Live mark={mark} />
       <h1>Bringing in for winter</h1>
+      <AsOf />
       {programmes.map((programme) => (
         <section key={programme.placeId}>
-          <Running programme={programme} day={day} records={records} />
+          <Running programme={programme} day={day} records={records} units={context.collection.units} />
           {records && (
             <Panel title={`The move from ${programme.placeName}`}>
               <BeginWintering
@@ -49,13 +52,13 @@ export default async function WinteringPage() {
       {programmes.length === 0 && (
         <p className="fs-5">
           {outdoors.length === 0
-            ? "No place out of doors is written down, so nothing has to come in."
-            : "Begin four to six weeks before the nights get too cold: what stows away comes in with the plants."}
+            ? "You have no outdoor place on record, so nothing has to come in."
+            : "Start four to six weeks before the nights get too cold: hidden pests come in with the plants."}
         </p>
       )}
       {records && outdoors.length === 0 && (
         <Link className="btn btn-outline-primary" href="/benches/places/new">
-          Add a place out of doors
+          Add an outdoor place
         </Link>
       )}
       {records && idle.length > 0 && (
@@ -69,7 +72,17 @@ export default async function WinteringPage() {
 
 const chance = (n: number) => (n < 0.05 ? "next to none" : n < 10 ? n.toFixed(1) : String(Math.round(n)));
 
-function Running({ programme, day, records }: { programme: Wintering; day: Day; records: boolean }) {
+function Running({
+  programme,
+  day,
+  records,
+  units,
+}: {
+  programme: Wintering;
+  day: Day;
+  records: boolean;
+  units: Units;
+}) {
   const {
     chosen,
     toName,
@@ -77,6 +90,9 @@ function Running({ programme, day, records }: { programme: Wintering; day: Day; 
     plants,
     done,
     tonight,
+    open,
+    begunToday,
+    again,
     batches,
     left,
     behind,
@@ -86,33 +102,32 @@ function Running({ programme, day, records }: { programme: Wintering; day: Day; 
     beginsOn,
   } = programme;
   const comingDays = daysBetween(day, chosen.moveOn);
-  const cautions = cautionsOf(tonight);
-  const due = inside.filter(({ on }) => on <= day);
-  const again = due.map(({ line }) => againOf(line));
+  const due = [...again, ...inside].filter(({ on }) => on <= day);
+  const sessionOf = (who: GivenGroup) => `/session?who=${who}&id=${programme.placeId}`;
   return (
     <>
       <p className="fs-5" aria-live="polite">
         {placeName}: in by {dayInWords(chosen.moveOn)} (
         {comingDays >= 0 ? fromToday(chosen.moveOn, day) : `${dayCount(-comingDays)} ago`}), to {toName}.{" "}
-        {plants === 0 ? "Nothing stands out there any more." : `${done} of ${plants} are ready.`}
-        {beginsOn > day && ` It begins ${fromToday(beginsOn, day)}.`}
+        {plants === 0 ? "Nothing is left outdoors." : `${done} of ${plants} are ready.`}
+        {beginsOn > day && ` It starts ${fromToday(beginsOn, day)}.`}
       </p>
       {plants > 0 && (
         <p>
-          Expected to come in unseen: {chance(stowaways.planned)} {stowaways.planned === 1 ? "stowaway" : "stowaways"}{" "}
-          if all goes as planned, {chance(stowaways.now)} if nothing more were done, {chance(stowaways.before)} without
-          any of it. Own estimates.
+          Expected to come in unnoticed: {chance(stowaways.planned)}{" "}
+          {stowaways.planned === 1 ? "stowaway" : "stowaways"} if all goes as planned, {chance(stowaways.now)} if
+          nothing more is done, {chance(stowaways.before)} with no treatment at all. Our own estimates.
         </p>
       )}
       {(behind.length > 0 || left.length > 0) && (
         <Panel title="Behind" tone="loud">
           {behind.length > 0 && (
-            <p className="mb-1">Their evening has gone by: {behind.map(({ code }) => code).join(", ")}.</p>
+            <p className="mb-1">Their evening has passed: {behind.map(({ code }) => code).join(", ")}.</p>
           )}
           {left.length > 0 && (
             <p className="mb-1">
-              They fit on no evening before the move: {left.map(({ code }) => code).join(", ")}. More hands, minutes or
-              drying places, or more working days in the settings, make room; or they come in last, straight into
+              Do not fit on any evening before the move: {left.map(({ code }) => code).join(", ")}. More people,
+              minutes, drying space, or more treatment days in Settings would help; or bring them in last, straight into
               isolation.
             </p>
           )}
@@ -120,22 +135,50 @@ function Running({ programme, day, records }: { programme: Wintering; day: Day; 
       )}
       {roomMissing > 0 && (
         <p className="fw-semibold">
-          There is room for {roomMissing} fewer than come in: leaves that touch pass everything on.
+          There is room for {roomMissing} fewer than come in: touching leaves pass pests on.
         </p>
       )}
       <div className="row gx-3">
         <div className="col-lg-7">
-          {tonight.length > 0 && (
-            <Panel title={`Today: ${tonight.length === 1 ? "one plant" : `${tonight.length} plants`}`} tone="proposed">
-              {cautions.length > 0 && <CautionList against={[]} cautions={cautions} />}
-              {records && <RoundPresses lines={tonight.map(pressOf)} label="Ready" />}
+          {(tonight.length > 0 || begunToday.length > 0) && (
+            <Panel
+              title={tonight.length === 0 ? "Start today" : `Today: ${plantsInWords(tonight.length)}`}
+              tone="proposed"
+            >
+              <Totals lines={tonight} units={units} />
+              {records && (
+                <div className="d-flex flex-wrap gap-2">
+                  <Link className="btn btn-primary big" href={sessionOf("winter")}>
+                    {tonight.length === 0 ? "Continue" : "Start, step by step or plant by plant"}
+                  </Link>
+                  {open.length > tonight.length && (
+                    <Link className="btn btn-outline-primary big" href={sessionOf("winterAll")}>
+                      All {open.length} that are left
+                    </Link>
+                  )}
+                </div>
+              )}
             </Panel>
           )}
+          {tonight.length === 0 && begunToday.length === 0 && open.length > 0 && records && (
+            <p>
+              <Link className="btn btn-outline-primary" href={sessionOf("winterAll")}>
+                Start all {open.length} now
+              </Link>
+            </p>
+          )}
           {due.length > 0 && (
-            <Panel title={`Came in, and to be sprayed again: ${due.length}`} tone="proposed">
-              <CautionList against={[]} cautions={cautionsOf(again)} />
-              {records && <RoundPresses lines={again} label="Sprayed" />}
+            <Panel title={`Due for another spray: ${plantsInWords(due.length)}`} tone="proposed">
+              <p className="mb-2">{due.map(({ line }) => line.plant.code).join(", ")}</p>
+              {records && (
+                <Link className="btn btn-primary big" href={sessionOf("winterAgain")}>
+                  Spray them
+                </Link>
+              )}
             </Panel>
+          )}
+          {due.length === 0 && again.length > 0 && (
+            <p>Plants that are ready are sprayed again {fromToday(again[0]!.on, day)}, until they come in.</p>
           )}
           {plants === 0 && due.length === 0 && inside.length > 0 && (
             <p>The next spray inside is due {fromToday(inside[0]!.on, day)}.</p>
@@ -147,28 +190,30 @@ function Running({ programme, day, records }: { programme: Wintering; day: Day; 
               <ol className="list-unstyled mb-0">
                 {batches.map(({ day: on, plantIds, minutes, drying }) => (
                   <li key={on}>
-                    {dayInWords(on)}: {plantIds.length} plants, {hoursInWords(minutes)} of hands, {drying} drying
+                    {dayInWords(on)}: {plantIds.length} plants, {hoursInWords(minutes)} of work, {drying} drying
                   </li>
                 ))}
               </ol>
             </Panel>
           )}
-          <Panel title="What is done to each">
+          <Panel title="What each plant gets">
             <ol className="mb-2 ps-3">
-              {(["inspect", "prune", "rinse", "soak", "spray", "wait", "rinseOff", "pot"] as const).map((step) => (
-                <li key={step}>{winterStepNames[step]}</li>
-              ))}
+              {winterStepIds
+                .filter((step) => step !== "sponge" && step !== "drench")
+                .map((step) => (
+                  <li key={step}>{winterStepNames[step]}</li>
+                ))}
             </ol>
             <p className="small mb-0">
-              Not soaked: what is sickly, and succulents that rot when wet. Pots too big to carry are worked in place
-              with the weaker mix. Dust only out of doors. Inside they are sprayed weekly for a month, then every second
-              week until twelve weeks are over.
+              Prune as needed. Do not soak plants that are sickly or rot when wet. Wipe pots too big to carry in place
+              with the weaker mix and water them through. Use dust only outdoors. Until the move spray again every ten
+              days; inside weekly for a month, then every second week up to twelve weeks.
             </p>
           </Panel>
           {plants > 0 && comingDays <= 7 && (
             <p>
               <Link className="btn btn-outline-primary" href="/benches">
-                Move them in on the benches
+                Move them in on Benches
               </Link>
             </p>
           )}
@@ -181,43 +226,23 @@ function Running({ programme, day, records }: { programme: Wintering; day: Day; 
   );
 }
 
-/** What must be read before any of them. */
-const cautionsOf = (lines: readonly Pick<WinterLine, "acts">[]) => [
-  ...new Set(lines.flatMap(({ acts }) => acts.flatMap(cautionsOfAct))),
-];
-
-/** What this plant has of its own beside what is done to each. */
-function pressOf({ plant, steps, acts, against }: WinterLine): RoundPress {
-  const put = acts.find((act) => act.kind === "contact");
-  const told = [
-    ...(steps.includes("sponge")
-      ? ["in place, with a sponge"]
-      : steps.includes("soak")
-        ? []
-        : ["its pot is not soaked"]),
-    put?.kind === "contact"
-      ? `${mixNames[put.mix].toLowerCase()}, about ${millilitres(put.volumeMl)}`
-      : "it bears no mix: rinsed only",
-  ];
-  return { plantId: plant.id, code: plant.code, name: plant.name, told, careful: careOf(against), acts };
-}
-
-const careOf = (against: WinterLine["against"]) => [...new Set(against.map(({ code }) => objectionSentences[code]))];
-
-/** Once inside, what was put on before is put on again, without the rinse. */
-function againOf({ plant, acts, against }: WinterLine): RoundPress {
-  const put = acts.filter((act) => act.kind === "contact");
-  const told = put.map((act) =>
-    act.kind === "contact"
-      ? `${mixNames[act.mix]}, ${techniqueNames[act.technique].toLowerCase()}, about ${millilitres(act.volumeMl)}`
-      : "",
+/** What of this evening must be poured, by mix, and what is soaked: one line each. */
+function Totals({ lines, units }: { lines: readonly WinterLine[]; units: Units }) {
+  const acts = lines.flatMap(({ deeds }) => deeds.flatMap(({ act }) => act ?? []));
+  const soaked = acts.filter((act) => act.kind === "drench").length;
+  const dry = groupBy(
+    lines.filter(({ dry: why }) => why !== null),
+    ({ dry: why }) => why!,
   );
-  return {
-    plantId: plant.id,
-    code: plant.code,
-    name: plant.name,
-    told,
-    careful: careOf(against),
-    acts: put,
-  };
+  return (
+    <ul className="mb-2 ps-3">
+      <PutTotals acts={acts} units={units} />
+      {soaked > 0 && <li>Soaked or watered through with weak soap: {plantsInWords(soaked)}</li>}
+      {[...dry].map(([why, some]) => (
+        <li key={why}>
+          {some.map(({ plant }) => plant.code).join(", ")}: {noSoakNames[why]}
+        </li>
+      ))}
+    </ul>
+  );
 }

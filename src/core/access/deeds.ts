@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { dayField, id, orNothing, requiredText, text } from "../fields";
+import { dayField, id, orNothing, requiredText, text } from "../shared/fields";
 import { roleIds } from "./roles";
 
 /** The shapes of what is asked at the door, and of what owners decide about their people. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Day } from "../climate/days";
+import type { Day } from "../shared/days";
 import { may, rightIds, roleIds, roleOn } from "./roles";
 
 describe("who may do what", () => {

@@ -1,4 +1,4 @@
-import type { Day } from "../climate/days";
+import type { Day } from "../shared/days";
 
 /**
  * What may be done with a collection: `see` what is due and the walks, `read` everything, `tend` what is due and the walks, `record`

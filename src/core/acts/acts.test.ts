@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { ln } from "../numerics/exponential";
-import { pestIds, pestOf, type PestId } from "../pests/pests";
-import { shareOn } from "../plants/spotWeights";
-import type { LastingEvent, TreatmentEvent } from "../population/events";
-import { remedyOf } from "../remedies/remedies";
+import { ln } from "../shared/exponential";
+import { pestIds, pestOf, type PestId } from "../knowledge/pests/pests";
+import { shareOn } from "../knowledge/plants/spotWeights";
+import type { LastingEvent, TreatmentEvent } from "../model/population/events";
+import { remedyOf } from "../knowledge/remedies/remedies";
 import { act, actKindIds, cautionsOfAct, costsOfAct, eventsOfAct, subjectsOf, type Act, type ActKindId } from "./acts";
 import type { Target } from "./kind";
 
@@ -24,6 +24,7 @@ const examples: { readonly [K in ActKindId]: Extract<Act, { kind: K }> } = {
   trap: { kind: "trap", cards: 1, days: 28 },
   dust: { kind: "dust", dryDays: 5 },
   culture: { kind: "culture", way: "sandCap", days: 90 },
+  clean: { kind: "clean", what: "shelf", with: "soapyWater" },
 };
 
 describe("every kind of act", () => {
@@ -78,6 +79,7 @@ describe("every kind of act", () => {
       "trap",
       "dust",
       "culture",
+      "clean",
     ]);
   });
 

@@ -1,12 +1,13 @@
 import { z } from "zod";
-import type { CautionId } from "../remedies/remedies";
+import type { CautionId } from "../knowledge/remedies/remedies";
+import { clean } from "./clean";
 import { contact } from "./contact";
 import { culture } from "./culture";
 import { drench } from "./drench";
 import { dust } from "./dust";
-import type { ProductId } from "../household/products";
-import type { Search } from "../inspection/see";
-import type { PestId } from "../pests/pests";
+import type { ProductId } from "../knowledge/household/products";
+import type { Search } from "../model/inspection/see";
+import type { PestId } from "../knowledge/pests/pests";
 import type { ActEvent, ActKind, ActSubject, AheadId, Costs, Target, Touches } from "./kind";
 import { mechanical } from "./mechanical";
 import type { Poured } from "./poured";
@@ -17,7 +18,7 @@ import { trap } from "./trap";
 import type { WorkId } from "./workIds";
 
 /** Everything that hands can do, kind by kind. */
-export const actKinds = { contact, drench, mechanical, systemic, release, trap, dust, culture } as const;
+export const actKinds = { contact, drench, mechanical, systemic, release, trap, dust, culture, clean } as const;
 
 export type ActKindId = keyof typeof actKinds;
 export const actKindIds = Object.keys(actKinds) as [ActKindId, ...ActKindId[]];
@@ -32,6 +33,7 @@ export const act = z.discriminatedUnion("kind", [
   trap.shape,
   dust.shape,
   culture.shape,
+  clean.shape,
 ]);
 export type Act = z.output<typeof act>;
 

@@ -1,15 +1,15 @@
 import { z } from "zod";
-import { decimal, orNothing } from "../fields";
-import type { Search } from "../inspection/see";
-import { toolIds, type ToolId } from "../inspection/tools";
-import { mixes, mixIds } from "../mixing/mixes";
-import { potencyAt, potencyOf } from "../mixing/potency";
-import { pestOf, phaseOf, type LifeStage, type Pest, type PestId } from "../pests/pests";
-import type { GrowthFormId } from "../plants/growthForms";
-import { shareOn } from "../plants/spotWeights";
-import { spotIds, type SpotId } from "../plants/spots";
-import type { LastingEvent, TreatmentEvent } from "../population/events";
-import type { PerSite } from "../population/sites";
+import { decimal, orNothing } from "../shared/fields";
+import type { Search } from "../model/inspection/see";
+import { toolIds, type ToolId } from "../model/inspection/tools";
+import { mixes, mixIds } from "../knowledge/mixes/mixes";
+import { potencyAt, potencyOf } from "../knowledge/mixes/potency";
+import { pestOf, phaseOf, type LifeStage, type Pest, type PestId } from "../knowledge/pests/pests";
+import type { GrowthFormId } from "../knowledge/plants/growthForms";
+import { shareOn } from "../knowledge/plants/spotWeights";
+import { spotIds, type SpotId } from "../knowledge/plants/spots";
+import type { LastingEvent, TreatmentEvent } from "../model/population/events";
+import type { PerSite } from "../model/population/sites";
 import {
   doesTo,
   killWith,
@@ -20,8 +20,8 @@ import {
   type KillRange,
   type RemedyId,
   type TechniqueId,
-} from "../remedies/remedies";
-import { SPRAY_FREE_DAYS } from "../suitability/helpers";
+} from "../knowledge/remedies/remedies";
+import { SPRAY_FREE_DAYS } from "../knowledge/remedies/naturalEnemies";
 import { minutesFor } from "./effort";
 import { actKind, touchesNothing } from "./kind";
 import { fan, type TimerProposal } from "./timerIds";

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { whole } from "../fields";
-import { cultureIds, cultures } from "../remedies/lasting";
+import { whole } from "../shared/fields";
+import { cultureIds, cultures } from "../knowledge/remedies/lasting";
 import { actKind, touchesNothing } from "./kind";
 
 const MINUTES = 5;

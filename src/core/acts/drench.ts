@@ -1,9 +1,15 @@
 import { z } from "zod";
-import { decimal, orNothing } from "../fields";
-import { ln } from "../numerics/exponential";
-import { mixVolumeMl } from "../roots/pots";
-import { DRENCH_REACH, soilKillOf, soilRemedies, soilRemedyIds, type SoilRemedy } from "../remedies/soilRemedies";
-import { pestOf } from "../pests/pests";
+import { decimal, orNothing } from "../shared/fields";
+import { ln } from "../shared/exponential";
+import { mixVolumeMl } from "../knowledge/roots/pots";
+import {
+  DRENCH_REACH,
+  soilKillOf,
+  soilRemedies,
+  soilRemedyIds,
+  type SoilRemedy,
+} from "../knowledge/remedies/soilRemedies";
+import { pestOf } from "../knowledge/pests/pests";
 import { actKind, touchesNothing } from "./kind";
 
 /** Minutes to water one pot through with a mix (HOUSE). */
@@ -51,13 +57,20 @@ export const drench = actKind({
   cleanLook: () => null,
   touches: () => ({ ...touchesNothing, mix: true, roots: true }),
   product: ({ remedy }) => remedy,
-  poured: ({ remedy, volumeMl }) => ({ what: { soil: remedy }, volumeMl, strength: null, bath: false }),
-  work: ({ remedy }) => (({ neem: "drenchNeem", bti: "drenchBti", peroxide: "drenchPeroxide" }) as const)[remedy],
+  // Soaked in soap the pots stand in one bath, made by the recipe of the mild mix.
+  poured: ({ remedy, volumeMl }) => ({
+    ...{ what: remedy === "soap" ? { mix: "soapMild" } : { soil: remedy }, volumeMl },
+    ...{ strength: null, bath: remedy === "soap" },
+  }),
+  work: ({ remedy }) => workOf[remedy],
   cautions: ({ remedy }) => (soilRemedies[remedy] as SoilRemedy).cautions,
   costs: ({ volumeMl }) => ({ minutes: MINUTES, volumeMl }),
   timers: () => [{ what: "soak", minutes: SOAK_MINUTES, optional: true }],
   ahead: () => [],
 });
+
+/** The works of plans that are drenches; a soak in soap is a step of the way in for winter, and of no plan. */
+const workOf = { neem: "drenchNeem", bti: "drenchBti", peroxide: "drenchPeroxide", soap: null } as const;
 
 /** What is poured on until it runs through, against what the pot holds of mix (HOUSE). */
 const POURED = 0.3;

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { whole } from "../fields";
-import { DUST_HAZARD } from "../remedies/lasting";
-import { pestOf, type LifeStage } from "../pests/pests";
-import { SPRAY_FREE_DAYS } from "../suitability/helpers";
+import { whole } from "../shared/fields";
+import { DUST_HAZARD } from "../knowledge/remedies/lasting";
+import { pestOf, type LifeStage } from "../knowledge/pests/pests";
+import { SPRAY_FREE_DAYS } from "../knowledge/remedies/naturalEnemies";
 import { actKind, touchesNothing } from "./kind";
 
 /** Where dust goes: on the leaves where nobody said. */

@@ -1,4 +1,4 @@
-import type { TechniqueId } from "../remedies/remedies";
+import type { TechniqueId } from "../knowledge/remedies/remedies";
 
 /** Minutes for a plant in a 12 cm pot, everything at hand (HOUSE). */
 const minutesAt12cm: Record<TechniqueId, number> = {

@@ -1,11 +1,11 @@
 import type { z } from "zod";
-import type { ProductId } from "../household/products";
-import type { Search } from "../inspection/see";
+import type { ProductId } from "../knowledge/household/products";
+import type { Search } from "../model/inspection/see";
 import type { Air } from "../climate/air";
-import type { Pest, PestId } from "../pests/pests";
-import type { GrowthFormId } from "../plants/growthForms";
-import type { LastingEvent, TreatmentEvent } from "../population/events";
-import type { CautionId } from "../remedies/remedies";
+import type { Pest, PestId } from "../knowledge/pests/pests";
+import type { GrowthFormId } from "../knowledge/plants/growthForms";
+import type { LastingEvent, TreatmentEvent } from "../model/population/events";
+import type { CautionId } from "../knowledge/remedies/remedies";
 import type { Poured } from "./poured";
 import type { TimerProposal } from "./timerIds";
 import type { WorkId } from "./workIds";

@@ -1,6 +1,6 @@
-import type { LastingEvent } from "../population/events";
-import type { Pest } from "../pests/pests";
-import type { LastingRemedy } from "../remedies/lasting";
+import type { LastingEvent } from "../model/population/events";
+import type { Pest } from "../knowledge/pests/pests";
+import type { LastingRemedy } from "../knowledge/remedies/lasting";
 
 /**
  * A lasting remedy as the model takes it, from `atDays` (days since day 0) on, an event for each of its phases, or for each stretch

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { orNothing, whole } from "../fields";
-import { huntsIn, predatorIds, predators, type LastingRemedy, type PredatorId } from "../remedies/lasting";
+import { orNothing, whole } from "../shared/fields";
+import { huntsIn, predatorIds, predators, type LastingRemedy, type PredatorId } from "../knowledge/remedies/lasting";
 import { actKind, touchesNothing } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 

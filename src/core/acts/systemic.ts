@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { text } from "../fields";
-import { meanOf } from "../numerics/mean";
-import { systemicIds, systemics, takenUpAt } from "../remedies/lasting";
+import { text } from "../shared/fields";
+import { meanOf } from "../shared/mean";
+import { systemicIds, systemics, takenUpAt } from "../knowledge/remedies/lasting";
 import { actKind, touchesNothing } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 

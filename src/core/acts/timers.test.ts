@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { cautionsOfAct, type Act } from "./acts";
-import { gearFor, isSprayed } from "./gear";
+import { gearFor, isSprayed } from "../advice/tolerance/gear";
 import { shownAt, startTimer, type Timer } from "./timers";
 import { timersAfter } from "./acts";
 

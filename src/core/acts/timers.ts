@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { id, moment, orNothing, whole } from "../fields";
+import { id, moment, orNothing, whole } from "../shared/fields";
 import { timerIds, type TimerId } from "./timerIds";
 
 const DAY_MINUTES = 24 * 60;

@@ -1,8 +1,8 @@
-import { seeChances } from "../inspection/see";
-import type { ToolId } from "../inspection/tools";
-import type { Pest, PestId } from "../pests/pests";
-import { spotsOf, type GrowthFormId } from "../plants/growthForms";
-import type { PerSite } from "../population/sites";
+import { seeChances } from "../model/inspection/see";
+import type { ToolId } from "../model/inspection/tools";
+import type { Pest, PestId } from "../knowledge/pests/pests";
+import { spotsOf, type GrowthFormId } from "../knowledge/plants/growthForms";
+import type { PerSite } from "../model/population/sites";
 
 /** Whether the eye that guides a hand saw any live animal. */
 export const seenIds = ["some", "none"] as const;

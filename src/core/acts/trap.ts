@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { whole } from "../fields";
-import { cardHazard, cupHazard } from "../remedies/lasting";
+import { whole } from "../shared/fields";
+import { cardHazard, cupHazard } from "../knowledge/remedies/lasting";
 import { actKind, touchesNothing } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 

@@ -10,6 +10,7 @@ export const workIds = [
   "systemic",
   "predatoryMites",
   "lacewingLarvae",
+  "pirateBugs",
   "mealybugBeetles",
   "nematodes",
 ] as const;

@@ -1,8 +1,8 @@
-import type { PestId } from "../pests/pests";
-import { isCut, spotsOf, type GrowthFormId } from "../plants/growthForms";
-import { predators, type PredatorId, type SystemicId } from "../remedies/lasting";
-import type { SoilRemedyId } from "../remedies/soilRemedies";
-import { spotsFor, type CautionId } from "../remedies/remedies";
+import type { PestId } from "../knowledge/pests/pests";
+import { isCut, spotsOf, type GrowthFormId } from "../knowledge/plants/growthForms";
+import { predators, type PredatorId, type SystemicId } from "../knowledge/remedies/lasting";
+import type { SoilRemedyId } from "../knowledge/remedies/soilRemedies";
+import { spotsFor, type CautionId } from "../knowledge/remedies/remedies";
 import { cautionsOfAct, type Act } from "./acts";
 import { drenchVolume } from "./drench";
 import type { WorkId } from "./workIds";
@@ -139,6 +139,13 @@ export const works = {
     mostTimes: 4,
     harshness: 0,
     against: ["aphid"],
+  },
+  pirateBugs: {
+    act: release("pirateBugs"),
+    smallestIntervalDays: renewed("pirateBugs"),
+    mostTimes: 3,
+    harshness: 0,
+    against: ["thrips"],
   },
   mealybugBeetles: {
     act: release("mealybugBeetles"),

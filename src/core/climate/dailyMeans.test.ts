@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { dailyMean, dailyMeans, type DatedTemperature } from "./dailyMeans";
-import { addDays, day } from "./days";
+import { addDays, day } from "../shared/days";
 
 const first = day("2026-03-01");
 const on = (offset: number, celsius: number, source: DatedTemperature["source"] = "about"): DatedTemperature => ({

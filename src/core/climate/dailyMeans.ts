@@ -1,5 +1,5 @@
-import { meanOf } from "../numerics/mean";
-import { addDays, daysBetween, type Day } from "./days";
+import { meanOf } from "../shared/mean";
+import { addDays, daysBetween, type Day } from "../shared/days";
 
 /** How warm it was somewhere: the keeper's "about so much from that day on", what a thermometer showed on it, or the mean of a day that was measured. */
 export interface DatedTemperature {

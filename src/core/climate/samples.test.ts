@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import type { Day } from "./days";
+import type { Day } from "../shared/days";
 import { daysFrom, screened, type Sample } from "./samples";
 
 const now = new Date("2026-03-10T12:00:00Z");

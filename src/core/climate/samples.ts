@@ -1,5 +1,5 @@
-import { meanOf } from "../numerics/mean";
-import type { Day } from "./days";
+import { meanOf } from "../shared/mean";
+import type { Day } from "../shared/days";
 import { deficitKPa } from "./vapour";
 
 /** What a device or a table said of the air of a place at a moment. */

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { id, requiredText } from "../fields";
+import { id, requiredText } from "../shared/fields";
 
 /** A device that tells the air of a place. It is described, not recorded: what it told is. */
 export const keepSensor = z.object({

@@ -1,4 +1,4 @@
-import { exp } from "../numerics/exponential";
+import { exp } from "../shared/exponential";
 
 /**
  * Saturation vapour pressure over water at an air temperature, kPa.

@@ -1,6 +1,14 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { fromMillilitres, measureMl, mL, toMillilitres, type Measure } from "./volume";
+import {
+  fromMillilitres,
+  fromTeaspoonsAQuart,
+  measureMl,
+  mL,
+  toMillilitres,
+  toTeaspoonsAQuart,
+  type Measure,
+} from "./volume";
 
 describe("volumes", () => {
   // Source: NIST SP 811 (2008), appendix B.8, and NIST Handbook 44 (2023), appendix C: exact values in mL.
@@ -37,6 +45,13 @@ describe("volumes", () => {
         expect(fromMillilitres(toMillilitres(amount, measure), measure)).toBeCloseTo(amount, 6);
       }),
     );
+  });
+
+  // NIST Handbook 44: a US quart is 192 US teaspoons, so that one of them is 1000 / 192 mL in a litre, whatever a teaspoon is.
+  it("a teaspoon a quart is 5.208 mL per litre, there and back", () => {
+    expect(fromTeaspoonsAQuart(1)).toBeCloseTo(1000 / 192, 12);
+    expect(toTeaspoonsAQuart(fromTeaspoonsAQuart(2.5))).toBeCloseTo(2.5, 12);
+    expect(toTeaspoonsAQuart(0)).toBe(0);
   });
 
   it.each([-1, NaN, Infinity])("refuses %d mL and names it", (value) => {

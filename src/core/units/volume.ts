@@ -55,3 +55,16 @@ export function toMillilitres(amount: number, measure: Measure): Millilitres {
 export function fromMillilitres(volume: Millilitres, measure: Measure): number {
   return volume / measureMl[measure];
 }
+
+/**
+ * Millilitres in a litre as US teaspoons in a US quart, as labels for kitchens with those give it. Any number, whatever its sign.
+ * Source: see {@link measureMl}. @example toTeaspoonsAQuart(1000 / 192) // 1: a quart is 192 teaspoons
+ */
+export function toTeaspoonsAQuart(mlPerLitre: number): number {
+  return (mlPerLitre * measureMl.usQuart) / 1000 / measureMl.usTeaspoon;
+}
+
+/** The inverse of {@link toTeaspoonsAQuart}. @example fromTeaspoonsAQuart(1) // 5.208 */
+export function fromTeaspoonsAQuart(teaspoons: number): number {
+  return (teaspoons * measureMl.usTeaspoon * 1000) / measureMl.usQuart;
+}

@@ -1,6 +1,6 @@
 import { DataTypes, Model, type ModelAttributes, type ModelStatic, type Sequelize } from "sequelize";
-import { factKindIds, factKindOf } from "@/core/facts/facts";
-import type { Columns, ColumnType } from "@/core/facts/kind";
+import { factKindIds, factKindOf } from "@/core/record/facts/facts";
+import type { Columns, ColumnType } from "@/core/record/facts/kind";
 
 /**
  * Models are described once as attribute tables; the truth about keys, checks and references is in the migrations.
@@ -46,6 +46,7 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
       everyDays: "integer",
       riskPercent: "number",
       stretchLooks: "boolean",
+      numbers: "text",
       hemisphere: "text",
       owns: "texts",
       household: "texts",

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { roleIds, type Membership } from "@/core/access/roles";
-import type { Day } from "@/core/climate/days";
+import type { Day } from "@/core/shared/days";
 import { any, first, rows, run, type Asks } from "../query";
 
 /** Who may come in, and what they may do with which collection. Accounts belong to no collection. */

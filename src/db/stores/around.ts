@@ -1,6 +1,6 @@
 import { z } from "zod";
-import type { PestId } from "@/core/pests/pests";
-import type { PlantCarries } from "@/core/spread/carries";
+import type { PestId } from "@/core/knowledge/pests/pests";
+import type { PlantCarries } from "@/core/advice/spread/carries";
 import type { Scope } from "../connection";
 import { rows } from "../query";
 import { sourceKey } from "./carriage";

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import type { PestId } from "@/core/pests/pests";
-import { growthFormIds } from "@/core/plants/growthForms";
-import type { PlantCarries } from "@/core/spread/carries";
-import { potFactor } from "@/core/walk/timeLeft";
+import type { PestId } from "@/core/knowledge/pests/pests";
+import { growthFormIds } from "@/core/knowledge/plants/growthForms";
+import type { PlantCarries } from "@/core/advice/spread/carries";
+import { potFactor } from "@/core/advice/walks/timeLeft";
 import type { Scope } from "../connection";
 import { any, first, idList, rows, run } from "../query";
 

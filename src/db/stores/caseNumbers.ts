@@ -1,8 +1,8 @@
 import { z } from "zod";
-import type { CaseNumbers } from "@/core/case/numbers";
+import type { CaseNumbers } from "@/core/advice/clearance/numbers";
 import type { Scope } from "../connection";
-import type { Blamed } from "@/core/spread/carries";
-import { first, rows, run } from "../query";
+import type { Blamed } from "@/core/advice/spread/carries";
+import { first, idList, rows, run } from "../query";
 
 /** How many animals the cases of a collection have, day by day: reckoned, kept as a cache. */
 
@@ -83,6 +83,16 @@ export async function originOf(scope: Scope, caseId: string): Promise<readonly B
   const sql = "select origin from case_numbers where collection_id = :c and case_id = :caseId";
   const shape = z.object({ origin: z.custom<readonly Blamed[]>().nullable() });
   return (await first(scope, shape, sql, { caseId }))?.origin ?? null;
+}
+
+/** The same of several, by case; those that have not been reckoned are left out. */
+export async function originsOf(scope: Scope, caseIds: readonly string[]): Promise<Map<string, readonly Blamed[]>> {
+  if (caseIds.length === 0) return new Map();
+  const sql = `select case_id as "caseId", origin from case_numbers
+    where collection_id = :c and origin is not null and case_id = any (cast(:ids as uuid[]))`;
+  const shape = z.object({ caseId: z.string(), origin: z.custom<readonly Blamed[]>() });
+  const found = await rows(scope, shape, sql, { ids: idList(caseIds) });
+  return new Map(found.map(({ caseId, origin }) => [caseId, origin]));
 }
 
 /** Forgets cases that are none any more. */

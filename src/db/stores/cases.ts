@@ -1,10 +1,9 @@
 import { z } from "zod";
-import type { Case } from "@/core/case/cases";
-import { outcomes } from "@/core/facts/kinds/closing";
-import { pestIds } from "@/core/pests/pests";
-import type { Day } from "@/core/climate/days";
+import type { Case } from "@/core/record/cases/cases";
+import { closing, outcomes } from "@/core/record/facts/kinds/closing";
+import { pestIds } from "@/core/knowledge/pests/pests";
+import type { Day } from "@/core/shared/days";
 import { dayIn } from "@/zones";
-import { techniqueIds } from "@/core/remedies/remedies";
 import type { Scope } from "../connection";
 import { first, idList, insert, rows, run } from "../query";
 
@@ -137,13 +136,14 @@ const CLOSED_LATELY = 200;
 const reach = z.object({
   at: z.date(),
   recordedBy: z.string(),
-  reach: z.object({ technique: z.enum(techniqueIds), weights: z.array(z.number()) }),
+  recordedAccount: z.string().nullable(),
+  reach: closing.own.shape.reach.unwrap(),
   voidReason: z.string().nullable(),
 });
 
 /** What the cases closed lately have told of the keepers' hands. */
 export function shownReach(scope: Scope): Promise<z.output<typeof reach>[]> {
-  const sql = `select happened_at as at, recorded_by as "recordedBy", reach, void_reason as "voidReason" from closings
-    where collection_id = :c and reach is not null and voided_at is null order by happened_at desc limit ${CLOSED_LATELY}`;
+  const sql = `select happened_at as at, recorded_by as "recordedBy", recorded_account as "recordedAccount", reach, void_reason as "voidReason" from closings
+    where collection_id = :c and reach is not null and voided_at is null order by happened_at desc, id limit ${CLOSED_LATELY}`;
   return rows(scope, reach, sql);
 }

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import type { Day } from "@/core/climate/days";
-import { climateSources } from "@/core/facts/kinds/climateDay";
+import type { Day } from "@/core/shared/days";
+import { climateSources } from "@/core/record/facts/kinds/climateDay";
 import type { Scope } from "../connection";
 import { idList, manyRows } from "../query";
 

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { keepBottle, type Bottle } from "@/core/household/bottles";
-import { settings, type Settings } from "@/core/facts/settings";
+import { keepBottle, type Bottle } from "@/core/knowledge/household/bottles";
+import { settings, type Settings } from "@/core/record/facts/settings";
 import type { Scope } from "../connection";
 import { any, changeRow, first, insertRow, rows, run, type Asks } from "../query";
 
@@ -23,7 +23,7 @@ export type NewCollection = Omit<Collection, "settingsVersion">;
 
 const columns = `id, name, time_zone as "timeZone", look_every_days as "lookEveryDays", units, spoons,
   alcohol_percent::float8 as "alcoholPercent", clear_percent as "clearPercent", every_days as "everyDays",
-  risk_percent::float8 as "riskPercent", stretch_looks as "stretchLooks",
+  risk_percent::float8 as "riskPercent", stretch_looks as "stretchLooks", numbers,
   work_days as "workDays", hemisphere, owns, household, not_allowed as "notAllowed", poison_centre as "poisonCentre", bottles, is_demo as "isDemo",
   settings_version::float8 as "settingsVersion"`;
 
@@ -80,16 +80,20 @@ export function putBottles(scope: Scope, bottles: readonly Bottle[]): Promise<vo
 
 /** Everything in a collection, what refers to other rows before those. */
 const innermostFirst = [
-  ...["timers", "feeds", "sensor_samples", "sensors", "climate_days", "trap_counts", "room_programmes", "room_endings"],
-  ...["carriage_turns", "carriage", "case_numbers", "cleanings", "place_photos"],
+  ...["timers", "feeds", "sensor_samples", "sensors", "climate_days", "place_photos"],
+  ...["trap_counts", "room_programmes", "room_endings", "carriage_turns", "carriage", "case_numbers", "cleanings"],
   ...["assessments", "exposures", "cases", "plant_states", "photos", "finds", "acts", "programme_steps", "programmes"],
   ...["reactions", "closings", "skips", "looks", "placements", "walk_plants", "walks", "readings", "plants", "places"],
   ...["memberships", "troubles"],
 ] as const;
 
-/** Removes a collection with everything in it. */
+/**
+ * Removes a collection with everything in it. Its row is locked first: who is just writing something down in it ends before, and
+ * whoever would begin finds nothing any more.
+ */
 export async function remove({ sequelize, transaction }: In, id: string): Promise<void> {
   const asks = { sequelize, transaction, collectionId: id };
+  await run(asks, "select 1 from collections where id = :c for update");
   for (const table of innermostFirst) await run(asks, `delete from ${table} where collection_id = :c`);
   await run(asks, "delete from collections where id = :c");
 }

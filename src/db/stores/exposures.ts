@@ -1,7 +1,7 @@
 import { z } from "zod";
-import type { Exposure } from "@/core/case/exposures";
-import { pestIds } from "@/core/pests/pests";
-import type { Day } from "@/core/climate/days";
+import type { Exposure } from "@/core/record/cases/exposures";
+import { pestIds } from "@/core/knowledge/pests/pests";
+import type { Day } from "@/core/shared/days";
 import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
 import { idList, insert, rows, run } from "../query";

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { factKindOf, type Fact, type FactKindId } from "@/core/facts/facts";
-import { everyFact, type Columns, type FactKind } from "@/core/facts/kind";
+import { factKindOf, type Fact, type FactKindId } from "@/core/record/facts/facts";
+import { everyFact, type Columns, type FactKind } from "@/core/record/facts/kind";
 import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
 import { any, first, idList, insert, rows, run, update } from "../query";
@@ -86,6 +86,13 @@ export async function since<K extends FactKindId>(
   return read(scope, kind, "f.plant_id = s.plant and f.happened_at >= s.at", { from }, beside);
 }
 
+/** The newest facts of a kind, oldest of them first, those struck out among them. */
+export async function newest<K extends FactKindId>(scope: Scope, kind: K, limit: number): Promise<Fact<K>[]> {
+  const { table } = factKindOf(kind);
+  const some = `f.id in (select n.id from ${table} n where n.collection_id = :c order by n.happened_at desc, n.id limit :limit)`;
+  return read(scope, kind, some, { limit });
+}
+
 /** Plants in use on which something was chosen, since a moment, against what has no name. */
 export async function plantsAgainstUnnamed(scope: Scope, from: Date): Promise<string[]> {
   const sql = `select distinct n.plant_id as id from programmes n
@@ -94,20 +101,53 @@ export async function plantsAgainstUnnamed(scope: Scope, from: Date): Promise<st
   return (await rows(scope, z.object({ id: z.string() }), sql, { from })).map(({ id }) => id);
 }
 
-const contacted = z.object({ plantId: z.string(), genus: z.string(), at: z.date().nullable() });
+const contacted = z.object({
+  plantId: z.string(),
+  placeId: z.string(),
+  genus: z.string(),
+  at: z.date().nullable(),
+  times: z.number(),
+});
 
-/** When each plant in use was last treated with one of these mixes, with its genus; null for never. */
-export function lastContacts(scope: Scope, mixes: readonly string[]): Promise<z.output<typeof contacted>[]> {
-  const sql = `select p.id as "plantId", p.genus, max(a.happened_at) as at
-    from plants p left join acts a on a.collection_id = p.collection_id and a.plant_id = p.id and a.voided_at is null
+/** When each plant in use was last treated with one of these mixes, null for never, and how often since a moment; with where it stands and its genus. */
+export function lastContacts(
+  scope: Scope,
+  mixes: readonly string[],
+  since: Date,
+): Promise<z.output<typeof contacted>[]> {
+  const sql = `select p.id as "plantId", s.place_id as "placeId", p.genus, max(a.happened_at) as at,
+      (count(a.id) filter (where a.happened_at >= :since))::int as times
+    from plants p join plant_states s on s.collection_id = p.collection_id and s.plant_id = p.id left join acts a on a.collection_id = p.collection_id and a.plant_id = p.id and a.voided_at is null
       and a.act ->> 'kind' = 'contact' and a.act ->> 'mix' in (select jsonb_array_elements_text(cast(:mixes as jsonb)))
-    where p.collection_id = :c and p.archived_at is null group by p.id, p.genus`;
-  return rows(scope, contacted, sql, { mixes: JSON.stringify(mixes) });
+    where p.collection_id = :c and p.archived_at is null group by p.id, s.place_id, p.genus`;
+  return rows(scope, contacted, sql, { mixes: JSON.stringify(mixes), since });
 }
 
 /** Every fact of a kind since a moment, oldest first, those struck out among them. */
 export function from<K extends FactKindId>(scope: Scope, kind: K, moment: Date): Promise<Fact<K>[]> {
   return read(scope, kind, "f.happened_at >= :from", { from: moment });
+}
+
+const onDay = z.object({ day: z.string(), plants: z.number() });
+
+/** How many plants were treated, or looked at, on each day of a span, both included; days without any are left out. */
+export function plantsByDay(
+  scope: Scope,
+  kind: "act" | "look",
+  from: string,
+  until: string,
+): Promise<z.output<typeof onDay>[]> {
+  const day = "(f.happened_at at time zone :zone)::date";
+  const sql = `select ${day}::text as day, count(distinct f.plant_id)::int as plants from ${factKindOf(kind).table} f
+    where f.collection_id = :c and f.plant_id is not null and f.voided_at is null
+      and f.happened_at >= cast(:from as date) - 2 and f.happened_at < cast(:until as date) + 2
+      and ${day} between cast(:from as date) and cast(:until as date) group by 1`;
+  return rows(scope, onDay, sql, { zone: scope.timeZone, from, until });
+}
+
+/** Every letting loose of predators that stands, oldest first. */
+export function releases(scope: Scope): Promise<Fact<"act">[]> {
+  return read(scope, "act", "f.voided_at is null and f.act ->> 'kind' = 'release'", {});
 }
 
 /** What was done to places since a moment, oldest first, what was struck out among it. */
@@ -189,6 +229,6 @@ export async function countStanding(scope: Scope, kind: FactKindId, attribute: s
 }
 
 /** Makes transactions that name the same key run one after the other, so that each sees what the one before wrote. */
-export async function takeTurn(scope: Scope, key: string): Promise<void> {
+export async function advisoryLock(scope: Scope, key: string): Promise<void> {
   await run(scope, "select pg_advisory_xact_lock(hashtextextended(:key, 0))", { key });
 }

@@ -1,7 +1,8 @@
 import { z } from "zod";
-import { toolIds } from "@/core/inspection/tools";
-import { pestIds } from "@/core/pests/pests";
-import type { Blamed } from "@/core/spread/carries";
+import { outcomes } from "@/core/record/facts/kinds/closing";
+import { toolIds } from "@/core/model/inspection/tools";
+import { pestIds } from "@/core/knowledge/pests/pests";
+import type { Blamed } from "@/core/advice/spread/carries";
 import type { Scope } from "../connection";
 import { rows } from "../query";
 
@@ -11,6 +12,9 @@ const counted = z.object({
   pest: z.enum(pestIds),
   openedAt: z.date(),
   closedAt: z.date().nullable(),
+  outcome: z.enum(outcomes).nullable(),
+  /** When its plant left; null while it is in use. */
+  archivedAt: z.date().nullable(),
   seller: z.string(),
   potCm: z.number(),
   acquiredOn: z.string().nullable(),
@@ -21,6 +25,7 @@ const counted = z.object({
 /** Every case there was, with where its plant stood when it was found and where it probably came from. */
 export function cases(scope: Scope): Promise<z.output<typeof counted>[]> {
   const sql = `select s.id as "caseId", s.plant_id as "plantId", s.pest, s.opened_at as "openedAt", s.closed_at as "closedAt",
+      s.outcome, p.archived_at as "archivedAt",
       p.seller, p.pot_cm::float8 as "potCm", p.acquired_on::text as "acquiredOn", stood.place_id as "placeId", n.origin
     from cases s
     join plants p on p.collection_id = s.collection_id and p.id = s.plant_id

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { look } from "@/core/facts/kinds/look";
-import { pestIds } from "@/core/pests/pests";
-import type { Day } from "@/core/climate/days";
+import { look } from "@/core/record/facts/kinds/look";
+import { pestIds } from "@/core/knowledge/pests/pests";
+import type { Day } from "@/core/shared/days";
 import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
 import { idList, rows } from "../query";
@@ -24,7 +24,7 @@ export type LookDay = z.output<typeof looked> & { readonly day: Day };
 
 /**
  * When plants were looked at, oldest first, and whether nothing was found; those that stand alone. Among them what was dabbed or
- * picked off by the eye that saw none (core/case/inspections).
+ * picked off by the eye that saw none (core/record/cases/inspections).
  */
 export async function daysOf(scope: Scope, plantIds: readonly string[]): Promise<LookDay[]> {
   const sql = `select "plantId", at, clean from (
@@ -47,4 +47,22 @@ export async function withFinds(scope: Scope, plantIds: readonly string[]): Prom
     join finds f on f.collection_id = k.collection_id and f.look_id = k.id
     where k.collection_id = :c and k.plant_id = any (cast(:ids as uuid[]))`;
   return new Set((await rows(scope, z.object({ id: z.string() }), sql, { ids: idList(plantIds) })).map(({ id }) => id));
+}
+
+/** So many finds are gone through for what the eyes beside them saw. */
+const FOUND_LATELY = 300;
+
+/** The looks within about two days of another that found something on the same plant, themselves among them; of the finds made lately. */
+export async function besideFinds(scope: Scope): Promise<string[]> {
+  const sql = `with found as (
+      select k.id, k.plant_id, k.happened_at as at from looks k
+      where k.collection_id = :c and k.voided_at is null
+        and exists (select 1 from finds f where f.collection_id = k.collection_id and f.look_id = k.id)
+      order by k.happened_at desc limit ${FOUND_LATELY}
+    ), near as (
+      select found.id as find, k.id from found join looks k on k.collection_id = :c and k.plant_id = found.plant_id
+        and k.id <> found.id and k.voided_at is null
+        and k.happened_at between found.at - interval '3 days' and found.at + interval '3 days'
+    ) select find as id from near union select id from near`;
+  return (await rows(scope, z.object({ id: z.string() }), sql)).map(({ id }) => id);
 }

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import type { Place } from "@/core/facts/descriptions";
-import { placeKinds } from "@/core/facts/deeds";
+import type { Place } from "@/core/record/facts/descriptions";
+import { placeKinds } from "@/core/record/facts/deeds";
 import type { Scope } from "../connection";
 import { first, insert, rows, update } from "../query";
 
@@ -18,7 +18,7 @@ const select = `select id, name, kind, parent_id as "parentId", room_for as "roo
 
 /** Every place, in the order it was added. */
 export function all(scope: Scope): Promise<Place[]> {
-  return rows(scope, place, `${select} order by position`);
+  return rows(scope, place, `${select} order by position, id`);
 }
 
 export function find(scope: Scope, id: string): Promise<Place | null> {

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { growthFormIds } from "@/core/plants/growthForms";
-import type { PlantState } from "@/core/plants/states";
-import { programmeKindIds } from "@/core/programmes/programme";
-import type { DerivedState } from "@/core/state/plantState";
+import { growthFormIds } from "@/core/knowledge/plants/growthForms";
+import type { PlantState } from "@/core/knowledge/plants/states";
+import { programmeKindIds } from "@/core/schedule/programmes/programme";
+import type { DerivedState } from "@/core/schedule/state/plantState";
 import type { Scope } from "../connection";
 import { first, idList, manyRows, rows, run } from "../query";
 
@@ -91,20 +91,26 @@ export function lookDue(scope: Scope, today: string, limit: number): Promise<Lis
   return rows(scope, listed, sql, { today, limit });
 }
 
-const counts = z.object({ everything: z.number(), due: z.number(), arrivals: z.number() });
+const counts = z.object({
+  everything: z.number(),
+  due: z.number(),
+  arrivals: z.number(),
+  nextOn: z.string().nullable(),
+});
 
-/** How many plants are in use, how many of them are due for a look, and how many are new here. */
+/** How many plants are in use, how many of them are due for a look, how many are new here; and the first day after `today` on which a look falls due. */
 export async function count(scope: Scope, today: string): Promise<z.output<typeof counts>> {
   const sql = `select count(*)::int as everything, (count(*) filter (where c.look_due_on <= :today))::int as due,
-      (count(*) filter (where c.state = 'new'))::int as arrivals
+      (count(*) filter (where c.state = 'new'))::int as arrivals,
+      (min(c.look_due_on) filter (where c.look_due_on > :today))::text as "nextOn"
     from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
     where c.collection_id = :c and p.archived_at is null`;
   return (await first(scope, counts, sql, { today }))!;
 }
 
-/** The first look that falls due after `today`; null when none does. */
-export async function nextLookAfter(scope: Scope, today: string): Promise<ListedPlant | null> {
-  return first(scope, listed, `${inUse} and c.look_due_on > :today order by c.look_due_on, p.code limit 1`, { today });
+/** The first of the plants whose look falls due on a day, by code; null where none does. */
+export async function firstLookOn(scope: Scope, day: string): Promise<ListedPlant | null> {
+  return first(scope, listed, `${inUse} and c.look_due_on = :day order by p.code limit 1`, { day });
 }
 
 /** How many plants in use stand at each place. */

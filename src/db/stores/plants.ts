@@ -1,11 +1,11 @@
 import { z } from "zod";
-import type { Day } from "@/core/climate/days";
-import type { Plant } from "@/core/facts/descriptions";
-import { pestIds } from "@/core/pests/pests";
-import { growthFormIds } from "@/core/plants/growthForms";
-import { sensitivities } from "@/core/plants/sensitivities";
-import { worths } from "@/core/plants/worth";
-import { keptIds } from "@/core/plants/kept";
+import type { Day } from "@/core/shared/days";
+import type { Plant } from "@/core/record/facts/descriptions";
+import { pestIds } from "@/core/knowledge/pests/pests";
+import { growthFormIds } from "@/core/knowledge/plants/growthForms";
+import { sensitivities } from "@/core/knowledge/plants/sensitivities";
+import { plantValues } from "@/core/knowledge/plants/plantValue";
+import { moistureIds } from "@/core/knowledge/plants/moisture";
 import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
 import { first, idList, insert, rows, update } from "../query";
@@ -20,8 +20,8 @@ const row = z.object({
   acquiredOn: z.string().nullable(),
   seller: z.string(),
   inBud: z.boolean(),
-  worth: z.enum(worths),
-  kept: z.enum(keptIds).nullable(),
+  worth: z.enum(plantValues),
+  kept: z.enum(moistureIds).nullable(),
   motherId: z.string().nullable(),
   inherits: z.partialRecord(z.enum(pestIds), z.number()),
   inFlower: z.boolean(),
@@ -43,9 +43,11 @@ const told = (scope: Scope, { addedAt, acquiredOn, ...plant }: z.output<typeof r
   addedOn: dayIn(addedAt, scope.timeZone),
 });
 
+/** By code, whatever the order of `ids`: sums over pots must not come out otherwise because rows lie otherwise. */
 export async function many(scope: Scope, ids: readonly string[]): Promise<Plant[]> {
   if (ids.length === 0) return [];
-  const found = await rows(scope, row, `${select} and p.id = any (cast(:ids as uuid[]))`, { ids: idList(ids) });
+  const sql = `${select} and p.id = any (cast(:ids as uuid[])) order by p.code`;
+  const found = await rows(scope, row, sql, { ids: idList(ids) });
   return found.map((plant) => told(scope, plant));
 }
 

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { pestIds } from "@/core/pests/pests";
-import type { Day } from "@/core/climate/days";
-import type { CameFrom } from "@/core/spread/record";
-import type { Handling } from "@/core/spread/handling";
+import { pestIds } from "@/core/knowledge/pests/pests";
+import type { Day } from "@/core/shared/days";
+import type { CameFrom } from "@/core/advice/spread/record";
+import type { Handling } from "@/core/advice/spread/handling";
 import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
 import { rows } from "../query";

@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
-import type { Day } from "@/core/climate/days";
-import { scopeOf, type Context } from "@/operations/context";
+import type { Day } from "@/core/shared/days";
+import { scopeOf, type Context } from "@/operations/shared/context";
 import { freshCollection, openCaseOn, plantOn, wall } from "@/operations/tests/builders";
 import type { Scope } from "../connection";
 import * as cases from "./cases";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { Section } from "@/core/format/collectionFile";
+import type { Section } from "@/core/record/format/collectionFile";
 import type { Scope } from "../connection";
 import { model } from "../models";
 import { idList, rows, run } from "../query";

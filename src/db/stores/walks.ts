@@ -1,12 +1,12 @@
 import { z } from "zod";
-import { walkScopes } from "@/core/facts/deeds";
-import type { Walk } from "@/core/facts/descriptions";
-import { toolIds } from "@/core/inspection/tools";
-import { pestIds } from "@/core/pests/pests";
-import { growthFormIds } from "@/core/plants/growthForms";
-import { sensitivities } from "@/core/plants/sensitivities";
-import { plantStates } from "@/core/plants/states";
-import { rounds } from "@/core/walk/places";
+import { walkScopes } from "@/core/record/facts/deeds";
+import type { Walk } from "@/core/record/facts/descriptions";
+import { toolIds } from "@/core/model/inspection/tools";
+import { pestIds } from "@/core/knowledge/pests/pests";
+import { growthFormIds } from "@/core/knowledge/plants/growthForms";
+import { sensitivities } from "@/core/knowledge/plants/sensitivities";
+import { plantStates } from "@/core/knowledge/plants/states";
+import { rounds } from "@/core/model/inspection/rounds";
 import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
 import { first, insert, rows, run, update } from "../query";
@@ -118,6 +118,12 @@ const described = member.extend({
   /** Every pest that was ever found on it. */
   everPests: z.array(z.enum(pestIds)),
 });
+
+/** The plants of a walk. */
+export async function memberIds(scope: Scope, walkId: string): Promise<string[]> {
+  const sql = "select plant_id as id from walk_plants where collection_id = :c and walk_id = :walkId";
+  return (await rows(scope, z.object({ id: z.string() }), sql, { walkId })).map(({ id }) => id);
+}
 
 /** The plants of a walk with what was seen on them before it. Archived ones are left out. */
 export async function members(scope: Scope, walkId: string) {

@@ -1,7 +1,7 @@
 import { readdir, stat } from "node:fs/promises";
 import path from "node:path";
 import { instantOf, wallTimeIn } from "@/zones";
-import type { Collection } from "../context";
+import type { Collection } from "../shared/context";
 
 /** Where backups are kept, and how many of each collection. */
 export interface BackupSettings {

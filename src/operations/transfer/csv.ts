@@ -1,6 +1,6 @@
-import { sections } from "@/core/format/collectionFile";
+import { sections } from "@/core/record/format/collectionFile";
 import * as transfer from "@/db/stores/transfer";
-import { scopeOf, type Context } from "../context";
+import { scopeOf, type Context } from "../shared/context";
 
 export const csvTables = ["plants", "looks", "finds", "acts"] as const;
 export type CsvTable = (typeof csvTables)[number];

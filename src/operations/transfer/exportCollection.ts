@@ -10,9 +10,9 @@ import {
   sections,
   type CollectionDigests,
   type CollectionHead,
-} from "@/core/format/collectionFile";
+} from "@/core/record/format/collectionFile";
 import * as transfer from "@/db/stores/transfer";
-import { scopeOf, type Context } from "../context";
+import { scopeOf, type Context } from "../shared/context";
 
 /** How far it is, in lines and pictures written. */
 export type Progress = (done: number) => void;

@@ -10,17 +10,17 @@ import {
   type CollectionDigests,
   type CollectionHead,
   type Section,
-} from "@/core/format/collectionFile";
-import { MOST_BOTTLES, type Bottle } from "@/core/household/bottles";
-import { standsAlone, standsIn } from "@/core/facts/deeds";
-import type { Place } from "@/core/facts/descriptions";
-import { ringsIn } from "@/core/facts/placeOrder";
+} from "@/core/record/format/collectionFile";
+import { MOST_BOTTLES, type Bottle } from "@/core/knowledge/household/bottles";
+import { standsAlone, standsIn } from "@/core/record/facts/deeds";
+import type { Place } from "@/core/record/facts/descriptions";
+import { ringsIn } from "@/core/record/facts/placeOrder";
 import * as carriage from "@/db/stores/carriage";
 import * as collections from "@/db/stores/collections";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import * as transfer from "@/db/stores/transfer";
-import { scopeOf, type Context } from "../context";
+import { scopeOf, type Context } from "../shared/context";
 import type { Scope } from "@/db/connection";
 
 /** What came of bringing a file in. */
@@ -85,7 +85,7 @@ export async function importCollection(
       async (transaction) => {
         const scope = scopeOf(context, "own", transaction);
         // One file after the other, and after whatever is being derived.
-        await facts.takeTurn(scope, `${scope.collectionId} import`);
+        await facts.advisoryLock(scope, `${scope.collectionId} import`);
         const came = { added: 0, struckOut: 0, known: 0, renamed: [] as { from: string; to: string }[] };
         let done = 0;
         for (const section of sections) {

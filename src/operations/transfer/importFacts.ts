@@ -1,13 +1,13 @@
 import { v5 as uuidv5 } from "uuid";
-import { subjectsOf, type Act } from "@/core/acts/acts";
+import { subjectsOf, treats, type Act } from "@/core/acts/acts";
 import { rootsIn } from "@/core/acts/mechanical";
-import { casesOf, type Case } from "@/core/case/cases";
-import { priorsFor, USUAL_C } from "@/core/diagnosis/priors";
-import type { Plant } from "@/core/facts/descriptions";
-import { standing } from "@/core/facts/facts";
-import { moment } from "@/core/fields";
-import { recordLook as lookShape } from "@/core/facts/kinds/look";
-import { usualTool } from "@/core/facts/settings";
+import { casesOf, type Case } from "@/core/record/cases/cases";
+import { priorsFor, USUAL_C } from "@/core/advice/diagnosis/priors";
+import type { Plant } from "@/core/record/facts/descriptions";
+import { standing } from "@/core/record/facts/facts";
+import { moment } from "@/core/shared/fields";
+import { recordLook as lookShape } from "@/core/record/facts/kinds/look";
+import { usualTool } from "@/core/record/facts/settings";
 import {
   factsFromRows,
   type Cells,
@@ -16,9 +16,9 @@ import {
   type ReadFacts,
   type ReadLook,
   type RowProblem,
-} from "@/core/format/csvFacts";
-import { groupBy } from "@/core/groupBy";
-import { placesOfRound } from "@/core/walk/places";
+} from "@/core/record/format/csvFacts";
+import { groupBy } from "@/core/shared/groupBy";
+import { placesOfRound } from "@/core/advice/walks/places";
 import type { Scope } from "@/db/connection";
 import * as carriage from "@/db/stores/carriage";
 import * as facts from "@/db/stores/facts";
@@ -27,14 +27,14 @@ import * as places from "@/db/stores/places";
 import * as plants from "@/db/stores/plants";
 import * as plantStates from "@/db/stores/plantStates";
 import { dayIn, instantOf, withOffset } from "@/zones";
-import { scopeOf, type Context } from "../context";
-import { deriveStale } from "../deriveStale";
-import { outcomeOf, refuse, type Problem } from "../outcome";
-import { checkSpots, momentOn, pastMoment } from "../parts/checks";
-import { plantsWarmedBy } from "../parts/placesAround";
-import { refreshPlants } from "../parts/refreshPlants";
-import { fromPot } from "../recordAct";
-import { lookOn } from "../recordLook";
+import { scopeOf, type Context } from "../shared/context";
+import { deriveStale } from "../plants/commands/deriveStale";
+import { outcomeOf, refuse, type Problem } from "../shared/outcome";
+import { checkSpots, momentOn, pastMoment } from "../shared/checks";
+import { plantsWarmedBy } from "../places/placesAround";
+import { refreshPlants } from "../plants/refreshPlants";
+import { fromPot } from "../acts/commands/recordAct";
+import { lookOn } from "../looks/commands/recordLook";
 
 /** A row that could not be taken, and why: what is wrong in the row itself, or what the record has against it. */
 export type RefusedRow = RowProblem | { readonly table: FactTable; readonly row: number; readonly problem: Problem };
@@ -109,7 +109,7 @@ export async function importFacts(
   try {
     const came = await context.sequelize.transaction(async (transaction) => {
       const within = scopeOf(context, "record", transaction);
-      await facts.takeTurn(within, `${within.collectionId} import`);
+      await facts.advisoryLock(within, `${within.collectionId} import`);
       const locked = await plants.lockAll(within, [...new Set(plantIds)]);
       goOn();
       const put = await putAll(context, within, read, new Map(locked.map((plant) => [plant.id, plant])), goOn);
@@ -269,9 +269,10 @@ async function potAnew(scope: Scope, plantIds: readonly string[]): Promise<void>
   }
 }
 
-/** The case that was open then, if it is only one: what was done against which of several is not known. */
-function caseOpenThen(cases: readonly Case[], at: Date, { kind }: Act): string | null {
-  if (kind === "culture") return null;
-  const open = cases.filter(({ openedAt, closing }) => openedAt <= at && (!closing || closing.at > at));
+/** The case that was open then and that an act is a treatment of, if it is only one: what was done against which of several is not known. */
+function caseOpenThen(cases: readonly Case[], at: Date, act: Act): string | null {
+  const open = cases.filter(
+    ({ openedAt, closing, pest }) => openedAt <= at && (!closing || closing.at > at) && treats(act, pest),
+  );
   return open.length === 1 ? open[0]!.id : null;
 }

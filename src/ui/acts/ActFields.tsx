@@ -1,10 +1,11 @@
 "use client";
 
 import type { FieldValues, Path, UseFormReturn } from "react-hook-form";
-import type { GrowthFormId } from "@/core/plants/growthForms";
+import type { GrowthFormId } from "@/core/knowledge/plants/growthForms";
 import { ChoiceField, SelectField, TextField } from "../fields/fields";
 import { SpotsField } from "../fields/SpotsField";
 import { actFields, type ActField, type Draft } from "./actFields";
+import { QuantityField } from "../fields/QuantityField";
 
 /** The parameters of an act, to be filled in; `part` chooses those that are shown. */
 export function ActFields<T extends FieldValues>({
@@ -20,7 +21,7 @@ export function ActFields<T extends FieldValues>({
 }) {
   return actFields[draft.kind]
     .filter((field) => part(field) && (field.when?.(draft) ?? true))
-    .map(({ name: own, label, hint, as, options }) => {
+    .map(({ name: own, label, hint, as, of, options }) => {
       const field = { form, name: `act.${own}` as Path<T>, label, hint };
       switch (as) {
         case "select":
@@ -30,7 +31,11 @@ export function ActFields<T extends FieldValues>({
         case "spots":
           return <SpotsField key={own} {...field} growthForm={growthForm} />;
         case "number":
-          return <TextField key={own} {...field} inputMode="decimal" />;
+          return of ? (
+            <QuantityField key={own} {...field} of={of} />
+          ) : (
+            <TextField key={own} {...field} inputMode="decimal" />
+          );
         case "text":
           return <TextField key={own} {...field} />;
       }

@@ -1,11 +1,12 @@
 import type { ActKindId } from "@/core/acts/acts";
+import { cleanedIds, cleanerIds } from "@/core/acts/clean";
 import { dustedOn } from "@/core/acts/dust";
 import { guidedByEye, mechanicalWays, type MechanicalWay } from "@/core/acts/mechanical";
 import { drenchVolume, wetnessIds } from "@/core/acts/drench";
-import { toolIds } from "@/core/inspection/tools";
-import { mixes, mixIds, type MixId } from "@/core/mixing/mixes";
-import { volumeFor } from "@/core/mixing/sprayVolume";
-import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
+import { toolIds } from "@/core/model/inspection/tools";
+import { mixes, mixIds, type MixId } from "@/core/knowledge/mixes/mixes";
+import { volumeFor } from "@/core/knowledge/mixes/sprayVolume";
+import { spotsOf, type GrowthFormId } from "@/core/knowledge/plants/growthForms";
 import {
   cultureIds,
   predatorIds,
@@ -13,10 +14,12 @@ import {
   systemicIds,
   type LastingRemedy,
   type PredatorId,
-} from "@/core/remedies/lasting";
-import { remedyOf, spotsFor } from "@/core/remedies/remedies";
-import { soilRemedyIds } from "@/core/remedies/soilRemedies";
+} from "@/core/knowledge/remedies/lasting";
+import { remedyOf, spotsFor } from "@/core/knowledge/remedies/remedies";
+import { soilRemedyIds } from "@/core/knowledge/remedies/soilRemedies";
 import {
+  cleanedNames,
+  cleanerNames,
   cultureNames,
   dustedNames,
   mechanicalNames,
@@ -24,8 +27,9 @@ import {
   soilRemedyNames,
   systemicNames,
   wetnessNames,
-} from "@/wording/acts";
-import { mixNames, techniqueNames, toolNames } from "@/wording/names";
+} from "@/wording/names/acts";
+import { mixNames, techniqueNames, toolNames } from "@/wording/names/names";
+import type { Quantity } from "../fields/QuantityField";
 
 /** What an act is done to, as far as its form needs it. */
 export interface ActedOn {
@@ -41,6 +45,8 @@ export interface ActField {
   readonly name: string;
   readonly label: string;
   readonly hint?: string;
+  /** What a number is a number of, where keepers measure it in their own units. */
+  readonly of?: Quantity;
   readonly as: "select" | "choice" | "number" | "text" | "spots";
   readonly options?: (draft: Draft) => readonly (readonly [string, string])[];
   readonly begin: (on: ActedOn) => unknown;
@@ -58,7 +64,7 @@ const wayOf = (draft: Draft) => draft.way as MechanicalWay;
 const saw: ActField = {
   name: "seen",
   label: "What you saw",
-  hint: "None seen counts as a clean look, and not as a treatment.",
+  hint: "None seen counts as a clean look, not as a treatment.",
   as: "choice",
   options: () => [
     ["some", "Live animals"],
@@ -80,14 +86,15 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
     },
     {
       name: "volumeMl",
-      label: "How much, mL",
-      hint: "Estimated from the pot; write what you used.",
+      label: "How much",
+      of: "volume",
+      hint: "Estimated from the pot; enter what you used.",
       as: "number",
       begin: ({ potCm }) => volumeFor("dab", potCm),
     },
     {
       name: "tool",
-      label: "What the other hand searched with",
+      label: "What you searched with",
       as: "choice",
       options: () => named(toolIds, toolNames),
       begin: () => "lamp",
@@ -96,8 +103,8 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
     { ...saw, when: (draft) => draft.technique === "dab" },
     {
       name: "strength",
-      label: "Its strength, where it is not the recipe’s",
-      hint: "Alcohol and oil in %, soap and neem in mL a litre. Empty: as the recipe says.",
+      label: "Strength, if not as in the recipe",
+      hint: "Alcohol and oil in %, soap and neem in mL per litre. Empty: as in the recipe.",
       as: "number",
       begin: () => "",
     },
@@ -118,14 +125,15 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
     },
     {
       name: "volumeMl",
-      label: "How much on the mix, mL",
+      label: "How much per pot",
+      of: "volume",
       hint: "Until it runs through; estimated from the pot.",
       as: "number",
       begin: ({ potCm }) => drenchVolume(potCm),
     },
     {
       name: "before",
-      label: "How the mix feels now, a finger deep",
+      label: "How the mix feels, a finger deep",
       as: "choice",
       options: () => named(wetnessIds, wetnessNames),
       begin: () => "moist",
@@ -141,7 +149,7 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
     },
     {
       name: "tool",
-      label: "With what you looked for them",
+      label: "What you searched with",
       as: "choice",
       options: () => named(toolIds, toolNames),
       begin: () => "lamp",
@@ -157,12 +165,12 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
     },
     {
       name: "mix",
-      label: "The mix meanwhile",
-      hint: "What falls into a bare mix climbs back.",
+      label: "The potting mix meanwhile",
+      hint: "What falls on bare mix climbs back up.",
       as: "choice",
       options: () => [
         ["covered", "Covered with paper or film"],
-        ["bare", "Left bare"],
+        ["bare", "Left uncovered"],
       ],
       begin: () => "covered",
       when: (draft) => draft.way === "shower",
@@ -180,7 +188,7 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
     {
       name: "given",
       label: "Active ingredient and dose",
-      hint: "As the label says it.",
+      hint: "As the label says.",
       as: "text",
       begin: () => "",
     },
@@ -201,7 +209,7 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       as: "choice",
       options: () => [
         ["cabinet", "In a closed cabinet"],
-        ["open", "In the open"],
+        ["open", "In the open room"],
       ],
       begin: () => "open",
       when: (draft) => (predators[draft.predator as PredatorId] as LastingRemedy).onlyEnclosed ?? false,
@@ -210,7 +218,7 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
   trap: [
     {
       name: "lure",
-      label: "What draws them",
+      label: "Type of trap",
       as: "choice",
       options: () => [
         ["card", "Sticky cards"],
@@ -229,7 +237,7 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       options: () => named(dustedOn, dustedNames),
       begin: () => "leaves",
     },
-    { name: "dryDays", label: "How many days it is likely to stay dry", as: "number", begin: () => 7 },
+    { name: "dryDays", label: "Likely dry days", as: "number", begin: () => 7 },
   ],
   culture: [
     {
@@ -240,6 +248,16 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       begin: () => cultureIds[0],
     },
     { name: "days", label: "For how many days", as: "number", begin: () => 30 },
+  ],
+  clean: [
+    { name: "what", label: "What", as: "choice", options: () => named(cleanedIds, cleanedNames), begin: () => "shelf" },
+    {
+      name: "with",
+      label: "With",
+      as: "choice",
+      options: () => named(cleanerIds, cleanerNames),
+      begin: () => "soapyWater",
+    },
   ],
 };
 

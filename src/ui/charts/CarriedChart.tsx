@@ -1,8 +1,8 @@
 "use client";
 
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import { addDays, type Day } from "@/core/climate/days";
-import { percent } from "@/wording/chances";
+import { addDays, type Day } from "@/core/shared/days";
+import { percent } from "@/wording/advice/chances";
 import { shortDay } from "@/wording/dates";
 
 const axis = { tick: { fill: "var(--bs-body-color)", fontSize: 14 }, stroke: "var(--bs-border-color)" };

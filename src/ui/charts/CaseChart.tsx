@@ -11,11 +11,11 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
-import type { DatedPicture } from "@/core/case/draw";
-import { addDays, dayNumber, type Day } from "@/core/climate/days";
-import { expectedCount, percent } from "@/wording/chances";
+import type { DatedPicture } from "@/core/advice/plans/draw";
+import { addDays, dayNumber, type Day } from "@/core/shared/days";
+import { expectedCount, percent } from "@/wording/advice/chances";
 import { shortDay } from "@/wording/dates";
-import { stageNames } from "@/wording/names";
+import { stageNames } from "@/wording/names/names";
 import { deepPen, penOf, signs, type MarkKind } from "./pens";
 
 export interface Mark {
@@ -163,7 +163,7 @@ function Told({ picture, dayLabel, active, label }: ToldProps) {
           {stageNames[stage] ?? stage}: {expectedCount(point.expected[i]!)}
         </div>
       ))}
-      <div>where no spray comes: {expectedCount(point.deep)}</div>
+      <div>out of reach of sprays: {expectedCount(point.deep)}</div>
       {point.pClear !== null && <div>over: {percent(point.pClear)}</div>}
     </div>
   );

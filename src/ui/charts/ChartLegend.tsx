@@ -1,4 +1,4 @@
-import { stageNames } from "@/wording/names";
+import { stageNames } from "@/wording/names/names";
 import { deepPen, penOf, signs } from "./pens";
 
 /** Which line is which, and what the signs on the time line mean. */
@@ -17,13 +17,13 @@ export function ChartLegend({ stages }: { stages: readonly string[] }) {
         <svg width="26" height="8" className="me-1">
           <line x1="0" y1="4" x2="26" y2="4" strokeWidth="3" {...deepPen} />
         </svg>
-        of all these, where no spray comes
+        of these, out of reach of sprays
       </li>
       <li>{signs.treated} treated</li>
       <li>{signs.planned} planned</li>
       <li>{signs.found} found</li>
       <li>{signs.clean} looked, clean</li>
-      <li>dashed: to come</li>
+      <li>dashed: future</li>
     </ul>
   );
 }

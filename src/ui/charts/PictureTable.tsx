@@ -1,8 +1,8 @@
-import type { DatedPicture } from "@/core/case/draw";
-import type { Day } from "@/core/climate/days";
-import { expectedCount, percent } from "@/wording/chances";
+import type { DatedPicture } from "@/core/advice/plans/draw";
+import type { Day } from "@/core/shared/days";
+import { expectedCount, percent } from "@/wording/advice/chances";
 import { shortDay } from "@/wording/dates";
-import { stageNames } from "@/wording/names";
+import { stageNames } from "@/wording/names/names";
 
 /** A picture's numbers as a table, for those who cannot see its lines. */
 export function PictureTable({

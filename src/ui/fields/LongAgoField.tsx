@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { useWatch, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
-import { LONG_AGO_DAYS } from "@/core/case/beside";
+import { LONG_AGO_DAYS } from "@/core/record/cases/outsideModel";
 import { SwitchField } from "./fields";
 
 const DAY_MS = 86_400_000;
@@ -25,8 +25,8 @@ export function LongAgoField<T extends FieldValues>({
     <SwitchField
       form={form}
       name={name}
-      label={`Really ${told.getFullYear()}`}
-      hint="That is more than two years ago. It is kept on record, beside the reckoning."
+      label={`Yes, really ${told.getFullYear()}`}
+      hint="That is more than two years ago. It is kept on record but not used in calculations."
     />
   );
 }

@@ -4,7 +4,7 @@ import { useId, useState } from "react";
 import Form from "react-bootstrap/Form";
 import type { FieldValues, Path, PathValue, UseFormReturn } from "react-hook-form";
 import { dayAndYear } from "@/wording/dates";
-import type { Day } from "@/core/climate/days";
+import type { Day } from "@/core/shared/days";
 import { instantOf, instantsOf, wallTimeIn, withOffset } from "@/zones";
 import { useCollection } from "../shell/Collection";
 import { Field } from "./fields";
@@ -58,7 +58,7 @@ export function MomentField<T extends FieldValues>({
       </Field>
       {both.length > 1 && (
         <fieldset className="mb-3">
-          <legend className="fs-6 fw-semibold mb-1">This hour came twice that night. Which was it?</legend>
+          <legend className="fs-6 fw-semibold mb-1">This hour occurred twice that night. Which one was it?</legend>
           {both.map((at, i) => (
             <Form.Check
               key={at.getTime()}

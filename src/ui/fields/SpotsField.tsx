@@ -2,8 +2,8 @@
 
 import { useId } from "react";
 import { Controller, get, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
-import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
-import type { SpotId } from "@/core/plants/spots";
+import { spotsOf, type GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import type { SpotId } from "@/core/knowledge/plants/spots";
 import { toggled } from "../toggled";
 import { FieldProblem } from "./fields";
 import { SpotsPicker } from "../forms/SpotsPicker";

@@ -5,9 +5,9 @@ import { unstable_isUnrecognizedActionError as isUnrecognized } from "next/navig
 import { useEffect, useState } from "react";
 import { get, useForm, type DefaultValues, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
 import type { z } from "zod";
-import "@/wording/problems";
+import "@/wording/record/problems";
 import { useCollectionIfAny } from "../shell/Collection";
-import type { DeedResult } from "./deedResult";
+import type { DeedResult } from "@/offline/deedResult";
 
 export interface DeedForm<T extends FieldValues> {
   readonly form: UseFormReturn<T>;
@@ -19,8 +19,8 @@ export interface DeedForm<T extends FieldValues> {
 
 /** The application was renewed while the page was open: nothing of this page can be sent any more, and a new one is there. */
 const RENEWED =
-  "The application has been renewed since this page was opened. Reload the page: what you typed is put back, and can be sent.";
-const LOST = "It could not be sent. What you typed is still here: check the connection and press again.";
+  "The application was updated after you opened this page. Reload it: what you typed is restored and can be sent.";
+const LOST = "It could not be sent. What you typed is still here: check the connection and try again.";
 
 /** The names of all fields of a form, those within others among them. */
 function namesIn(values: object): string[] {

@@ -1,9 +1,9 @@
 import { useId } from "react";
-import type { GrowthFormId } from "@/core/plants/growthForms";
-import type { SpotId } from "@/core/plants/spots";
-import { growthFormNames, spotNames } from "@/wording/names";
+import type { GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import type { SpotId } from "@/core/knowledge/plants/spots";
+import { growthFormNames, spotNames } from "@/wording/names/names";
 import { drawings } from "./index";
-import { potLines } from "./pot";
+import { potLines } from "./drawings/pot";
 import type { Form, Line, Region } from "./shapes";
 
 /** Radius of the numbers, and of what a finger meets around them, on a ground of 320. */

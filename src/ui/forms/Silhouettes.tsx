@@ -1,4 +1,4 @@
-import type { GrowthFormId } from "@/core/plants/growthForms";
+import type { GrowthFormId } from "@/core/knowledge/plants/growthForms";
 import { drawings } from "./index";
 import type { Form } from "./shapes";
 

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
-import type { GrowthFormId } from "@/core/plants/growthForms";
-import type { SpotId } from "@/core/plants/spots";
-import { spotNames } from "@/wording/names";
+import type { GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import type { SpotId } from "@/core/knowledge/plants/spots";
+import { spotNames } from "@/wording/names/names";
 import { FormDrawing } from "./FormDrawing";
 
 /** Hiding places to press, on the drawing and in a list with the same numbers. */

@@ -1,8 +1,8 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
-import { growthFormIds, spotsOf } from "@/core/plants/growthForms";
-import type { SpotId } from "@/core/plants/spots";
-import { spotNames } from "@/wording/names";
+import { growthFormIds, spotsOf } from "@/core/knowledge/plants/growthForms";
+import type { SpotId } from "@/core/knowledge/plants/spots";
+import { spotNames } from "@/wording/names/names";
 import { FormDrawing } from "./FormDrawing";
 import { drawings } from "./index";
 import { along, ellipse, strip, type Region } from "./shapes";

@@ -1,24 +1,24 @@
-import type { GrowthFormId } from "@/core/plants/growthForms";
-import { airPlant } from "./airPlant";
-import { cane } from "./cane";
-import { caudexSucculent } from "./caudexSucculent";
-import { climbingAroid } from "./climbingAroid";
-import { clumpingFoliage } from "./clumpingFoliage";
-import { columnarCactus } from "./columnarCactus";
-import { fanOrchid } from "./fanOrchid";
-import { fern } from "./fern";
-import { jointedCactus } from "./jointedCactus";
-import { palm } from "./palm";
-import { pseudobulbOrchid } from "./pseudobulbOrchid";
-import { rosetteSucculent } from "./rosetteSucculent";
+import type { GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import { airPlant } from "./drawings/airPlant";
+import { cane } from "./drawings/cane";
+import { caudexSucculent } from "./drawings/caudexSucculent";
+import { climbingAroid } from "./drawings/climbingAroid";
+import { clumpingFoliage } from "./drawings/clumpingFoliage";
+import { columnarCactus } from "./drawings/columnarCactus";
+import { fanOrchid } from "./drawings/fanOrchid";
+import { fern } from "./drawings/fern";
+import { jointedCactus } from "./drawings/jointedCactus";
+import { palm } from "./drawings/palm";
+import { pseudobulbOrchid } from "./drawings/pseudobulbOrchid";
+import { rosetteSucculent } from "./drawings/rosetteSucculent";
 import type { Form } from "./shapes";
-import { softHerb } from "./softHerb";
-import { stemSucculent } from "./stemSucculent";
-import { strapBulb } from "./strapBulb";
-import { tankBromeliad } from "./tankBromeliad";
-import { trailingVine } from "./trailingVine";
-import { tubercledCactus } from "./tubercledCactus";
-import { uprightShrub } from "./uprightShrub";
+import { softHerb } from "./drawings/softHerb";
+import { stemSucculent } from "./drawings/stemSucculent";
+import { strapBulb } from "./drawings/strapBulb";
+import { tankBromeliad } from "./drawings/tankBromeliad";
+import { trailingVine } from "./drawings/trailingVine";
+import { tubercledCactus } from "./drawings/tubercledCactus";
+import { uprightShrub } from "./drawings/uprightShrub";
 
 /** One drawing per growth form; a form without one, or one with a spot too many or too few, does not compile. */
 export const drawings: { readonly [F in GrowthFormId]: Form<F> } = {

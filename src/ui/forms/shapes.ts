@@ -1,4 +1,4 @@
-import type { GrowthFormId, growthForms } from "@/core/plants/growthForms";
+import type { GrowthFormId, growthForms } from "@/core/knowledge/plants/growthForms";
 
 /** A stroke of a drawing: SVG path data on a ground of 320 × 320, painted in order. */
 export interface Line {

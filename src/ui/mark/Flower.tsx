@@ -1,5 +1,5 @@
-import type { PlantState } from "@/core/plants/states";
-import { stateInWords } from "@/wording/states";
+import type { PlantState } from "@/core/knowledge/plants/states";
+import { stateInWords } from "@/wording/names/states";
 
 interface Props {
   state: PlantState;

@@ -3,15 +3,16 @@
 import { useMemo, useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { severityIds, severityOf, type SeverityId } from "@/core/inspection/severity";
-import { pestOf, type PestId } from "@/core/pests/pests";
-import type { GrowthFormId } from "@/core/plants/growthForms";
-import { placesOfPest } from "@/core/plants/spotWeights";
-import type { SpotId } from "@/core/plants/spots";
-import { pestNames, severityNames } from "@/wording/names";
-import { stageLooks } from "@/wording/signs";
+import { severityIds, severityOf, type SeverityId } from "@/core/model/inspection/severity";
+import { pestOf, type PestId } from "@/core/knowledge/pests/pests";
+import type { GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import { placesOfPest } from "@/core/knowledge/plants/spotWeights";
+import type { SpotId } from "@/core/knowledge/plants/spots";
+import { pestNames, severityNames } from "@/wording/names/names";
+import { stageLooks } from "@/wording/names/signs";
 import { toggled } from "../toggled";
 import { SpotsPicker } from "../forms/SpotsPicker";
+import { Animal } from "../animals/Animal";
 
 export interface FindSeen {
   readonly pest: PestId;
@@ -45,8 +46,8 @@ export function FindDetails({
   const save = () => {
     const counted = count.trim() === "" ? null : Number(count);
     if (counted !== null && !(Number.isInteger(counted) && counted >= 1 && counted <= 100_000))
-      return setProblem("Write a whole number from 1 to 100000, or leave it empty.");
-    if (counted === null && severity === null) return setProblem("Press how many there are, or write a number.");
+      return setProblem("Enter a whole number from 1 to 100000, or leave it empty.");
+    if (counted === null && severity === null) return setProblem("Choose how many there are, or enter a number.");
     onSave({
       pest,
       severity: counted === null ? severity! : severityOf(counted),
@@ -58,8 +59,8 @@ export function FindDetails({
   };
   return (
     <section aria-label={pestNames[pest]}>
-      <h2>{pestNames[pest]}: how many, live?</h2>
-      <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="How many, live">
+      <h2>{pestNames[pest]}: how many, alive?</h2>
+      <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="How many, alive">
         {severityIds.map((one) => (
           <button
             key={one}
@@ -103,11 +104,14 @@ export function FindDetails({
             aria-pressed={stages.includes(stage)}
             onClick={() => setStages((all) => toggled(all, stage))}
           >
+            <span className="animal-small" aria-hidden>
+              <Animal pest={pest} stage={stage} bodyPx={30} />
+            </span>
             {stageLooks[pest][stage]}
           </button>
         ))}
         <button type="button" className="spot" aria-pressed={removed} onClick={() => setRemoved((on) => !on)}>
-          All that were seen were killed on the spot
+          I killed all I saw on the spot
         </button>
       </div>
       <div className="sticky-press">

@@ -3,19 +3,21 @@
 import { useMemo, useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { lookAlikesOf } from "@/core/diagnosis/lookAlikes";
-import { inQuestion, testsByWorth } from "@/core/diagnosis/expectedInformation";
-import { posteriorOf } from "@/core/diagnosis/posterior";
-import { priorsFor, type Circumstances } from "@/core/diagnosis/priors";
-import { canShow, seenSignIds, signIds, tests, type Observations, type SignId } from "@/core/diagnosis/signs";
-import { isReckoned, type SignOnlyId, type SuspectId } from "@/core/diagnosis/suspects";
-import { byChance, NAMED_FROM, SETTLES_FROM_BITS, verdictOf, type Verdict } from "@/core/diagnosis/verdict";
-import type { Naming as NamingOnRecord } from "@/core/facts/kinds/look";
-import { pestIds, type PestId } from "@/core/pests/pests";
-import { percent } from "@/wording/chances";
-import { pestNames, signOnlyAdvice, suspectName } from "@/wording/names";
-import { lookAlikeNames, testOn } from "@/wording/signs";
+import { lookAlikesOf } from "@/core/knowledge/signs/lookAlikes";
+import { inQuestion, testsByWorth } from "@/core/advice/diagnosis/expectedInformation";
+import { posteriorOf } from "@/core/advice/diagnosis/posterior";
+import { priorsFor, type Circumstances } from "@/core/advice/diagnosis/priors";
+import { canShow, seenSignIds, signIds, tests, type Observations, type SignId } from "@/core/knowledge/signs/signs";
+import { isReckoned, type SignOnlyId, type SuspectId } from "@/core/knowledge/signs/suspects";
+import { byChance, NAMED_FROM, SETTLES_FROM_BITS, verdictOf, type Verdict } from "@/core/advice/diagnosis/verdict";
+import type { Naming as NamingOnRecord } from "@/core/record/facts/kinds/look";
+import { pestIds, type PestId } from "@/core/knowledge/pests/pests";
+import { percent } from "@/wording/advice/chances";
+import { pestNames, signOnlyAdvice, suspectName } from "@/wording/names/names";
+import { LookAlikes } from "@/ui/animals/lookAlikes";
+import { testOn } from "@/wording/names/signs";
 import { SignToggle, type Seen } from "../signs/SignToggle";
+import { SideBySide, SmallAnimal } from "../animals/SideBySide";
 
 /** How many of the likely pests stand above the signs. */
 const SHOWN = 4;
@@ -25,20 +27,20 @@ function verdictInWords(verdict: Verdict): string {
   const name = (pest: SuspectId) => suspectName(pest).toLowerCase();
   switch (verdict.code) {
     case "nothing_yet":
-      return "Press the signs you see. These odds are from the kind of plant, the place, the season and what you have now.";
+      return "Press the signs you see. So far the odds come from the plant, the place, the season and your other cases.";
     case "named":
       return verdict.pests.length > 1
         ? `Most likely ${verdict.pests.map(name).join(" and ")}, both at once.`
         : `Most likely ${name(verdict.pests[0]!)}.`;
     case "none":
-      return `Most likely none of these (${percent(verdict.p)}): see what it may be instead.`;
+      return `Most likely none of these (${percent(verdict.p)}): see what else it may be.`;
     case "alike": {
       const [a, b] = verdict.pests;
       const both = `These signs do not tell ${name(a)} and ${name(b)} apart.`;
-      return verdict.test ? `${both} The test below may; until then treat as both.` : `${both} Treat as both.`;
+      return verdict.test ? `${both} The test below may; until then treat for both.` : `${both} Treat for both.`;
     }
     case "unsure":
-      return `Not sure yet: ${name(verdict.likeliest)} at ${percent(verdict.p)}${verdict.test ? ". The test below tells most." : "."}`;
+      return `Not sure yet: ${name(verdict.likeliest)} at ${percent(verdict.p)}${verdict.test ? ". The test below would tell most." : "."}`;
   }
 }
 
@@ -95,6 +97,8 @@ export function Naming({
   const alike = verdict.code === "alike" ? verdict.pests : null;
   const several = verdict.code === "named" && verdict.pests.length > 1 ? verdict.pests : null;
   const lookAlikes = lookAlikesOf(present, form);
+  const [one, other] = order.filter(isReckoned);
+  const compared = one && other ? ([one, other] as const) : null;
   return (
     <div className="naming">
       <section className="naming-odds" aria-label="The likely pests">
@@ -106,8 +110,11 @@ export function Naming({
             <li key={pest}>
               <button type="button" className="odd" onClick={() => take([pest])}>
                 <span className="odd-bar" style={{ width: `${posterior.of[pest] * 100}%` }} aria-hidden />
-                <span>{suspectName(pest)}</span>
-                <span>{percent(posterior.of[pest])}</span>
+                <SmallAnimal pest={pest} />
+                <span className="odd-name">
+                  <span>{suspectName(pest)}</span>
+                  <span>{percent(posterior.of[pest])}</span>
+                </span>
               </button>
             </li>
           ))}
@@ -126,9 +133,17 @@ export function Naming({
             </span>
           </li>
         </ol>
+        {present.length > 0 && compared && (
+          <details className="mt-2">
+            <summary>
+              {suspectName(compared[0])} and {suspectName(compared[1]).toLowerCase()} side by side
+            </summary>
+            <SideBySide pests={compared} />
+          </details>
+        )}
         {(alike ?? several) && (
           <Button className="mt-2" onClick={() => take((alike ?? several)!)}>
-            {several && several.length > 2 ? "Take all" : "Take both"}:{" "}
+            {several && several.length > 2 ? "Choose all" : "Choose both"}:{" "}
             {(alike ?? several)!.map((pest) => suspectName(pest).toLowerCase()).join(" and ")}
           </Button>
         )}
@@ -136,19 +151,19 @@ export function Naming({
       {present.length > 0 && verdict.code !== "none" && (
         <section>
           <Button variant="outline-primary" onClick={() => onNone({ ...record(true), open: true })}>
-            Keep it open without a name
+            Leave it unnamed for now
           </Button>
           <p className="small text-body-secondary mb-0">
-            What to do meanwhile, and the day and the test that decide, stand on the plant.
+            The plant&rsquo;s page then says what to do meanwhile, and which test on which day decides.
           </p>
         </section>
       )}
       {signOnly.map((id) => (
         <section key={id} className="alert alert-info mb-0" role="status">
-          <h2 className="h3">{suspectName(id)}: no plan is reckoned</h2>
+          <h2 className="h3">{suspectName(id)}: no plan</h2>
           <p className="mb-1">
-            Too little is known of how it lives on house plants for dates to be reckoned, so no case can be opened. Set
-            the plant apart, and write what you saw into the note of a look.
+            Too little is known about how it lives on house plants to work out dates, so no case can be opened. Set the
+            plant apart, and put what you saw in the note of a look.
           </p>
           <p className="mb-0">{signOnlyAdvice[id]}</p>
         </section>
@@ -168,19 +183,13 @@ export function Naming({
       )}
       {lookAlikes.length > 0 && (
         <section>
-          <h2 className="h3">It may be instead</h2>
-          <ul className="mb-0 ps-3">
-            {lookAlikes.map((id) => (
-              <li key={id}>
-                <strong>{lookAlikeNames[id].name}:</strong> {lookAlikeNames[id].tell}
-              </li>
-            ))}
-          </ul>
+          <h2 className="h3">It could also be</h2>
+          <LookAlikes ids={lookAlikes} />
         </section>
       )}
       <section>
         <h2 className="h3">Signs</h2>
-        <p className="small text-body-secondary mb-2">Once: there. Twice: looked for, not there.</p>
+        <p className="small text-body-secondary mb-2">Press once: present. Press twice: looked for, not present.</p>
         <div className="signs">
           {signIds
             .filter((sign) => canShow(sign, form))
@@ -201,7 +210,7 @@ export function Naming({
             onNamed({ pests: [event.target.value as PestId], naming: { ...record(false), by: "keeper" } })
           }
         >
-          <option value="">Your word goes before the odds</option>
+          <option value="">You overrule the odds</option>
           {pestIds.map((pest) => (
             <option key={pest} value={pest}>
               {pestNames[pest]}

@@ -4,9 +4,9 @@ import Button from "react-bootstrap/Button";
 export function NotReckoned({ again }: { again: () => void }) {
   return (
     <div role="alert">
-      <p>It could not be reckoned in this browser just now. What is on record is not touched by that.</p>
+      <p>It could not be worked out in this browser. Your record is not affected.</p>
       <Button variant="outline-primary" onClick={again}>
-        Reckon again
+        Try again
       </Button>
     </div>
   );

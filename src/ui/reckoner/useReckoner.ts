@@ -1,53 +1,19 @@
 "use client";
 
-import { wrap, type Remote } from "comlink";
+import type { Remote } from "comlink";
 import PQueue from "p-queue";
 import { useEffect, useState } from "react";
 import type { Reckoner } from "@/workers/reckoner";
+import { WorkerHandle } from "../workerHandle";
 
-interface Running {
-  readonly worker: Worker;
-  readonly remote: Remote<Reckoner>;
-  /** Rejects when the worker fails or is ended: what it was asked is never answered then. */
-  readonly broken: Promise<never>;
-  readonly breakOff: (why: Error) => void;
-}
+/** A reckoner in a worker of its own. */
+export type ReckonerHandle = WorkerHandle<Reckoner>;
 
-/** A reckoner in a worker of its own, which is started when it is first asked something, and anew after it has failed. */
-export class ReckonerHandle {
-  private running: Running | null = null;
-
-  /** The answer to a question; fails with what the question failed with, or with the worker. */
-  async ask<T>(question: Question<T>): Promise<T> {
-    const { remote, broken } = (this.running ??= this.start());
-    return Promise.race([question(remote), broken]);
-  }
-
-  end(): void {
-    this.running?.breakOff(new Error("the reckoner was ended"));
-  }
-
-  private start(): Running {
-    const worker = new Worker(new URL("../../workers/reckoner.ts", import.meta.url), { type: "module" });
-    let breakOff = (_why: Error) => {};
-    const broken = new Promise<never>((_, reject) => {
-      breakOff = (why) => {
-        worker.terminate();
-        this.running = null;
-        reject(why);
-      };
-    });
-    // Nobody may be asking just then.
-    broken.catch(() => {});
-    worker.onerror = () => breakOff(new Error("the reckoner failed"));
-    worker.onmessageerror = () => breakOff(new Error("the reckoner's answer could not be read"));
-    return { worker, remote: wrap<Reckoner>(worker), broken, breakOff };
-  }
-}
+const openReckoner = () => new Worker(new URL("../../workers/reckoner.ts", import.meta.url), { type: "module" });
 
 /** A reckoner that ends with the component. */
 export function useReckoner(): ReckonerHandle {
-  const [handle] = useState(() => new ReckonerHandle());
+  const [handle] = useState(() => new WorkerHandle<Reckoner>(openReckoner));
   useEffect(() => () => handle.end(), [handle]);
   return handle;
 }

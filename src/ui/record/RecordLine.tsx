@@ -10,7 +10,7 @@ export function RecordLine({
   entries: readonly RecordEntry[];
   strike: (entry: RecordEntry) => ReactNode;
 }) {
-  if (entries.length === 0) return <p className="mb-0">Nothing is on record yet.</p>;
+  if (entries.length === 0) return <p className="mb-0">Nothing on record yet.</p>;
   return (
     <ol className="record" reversed>
       {entries.map((entry) => (

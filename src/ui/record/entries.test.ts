@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
-import { closing, find, look, nextId, placement, plan, spray, struck } from "@/core/case/tests/facts";
-import { factKindIds, factKinds } from "@/core/facts/facts";
-import { tell } from "@/wording/record";
+import { closing, find, look, nextId, placement, plan, spray, struck } from "@/core/record/cases/tests/facts";
+import { factKindIds, factKinds } from "@/core/record/facts/facts";
+import { tell } from "@/wording/record/record";
 import { recordEntries } from "./entries";
 
-const around = { places: [{ id: "s", name: "Sill" }] };
+const around = { places: [{ id: "s", name: "Sill" }], units: "metric" as const };
 
 describe("a record as lines", () => {
   it("the newest first, and of one minute the one written down last", () => {
@@ -64,7 +64,7 @@ describe("a record as lines", () => {
       what: "Found: Mealybugs, 5 live, eggs, adults, on leaf axils, stem joints",
       details: [
         "Lamp: leaf axils, stem joints; one side only",
-        "Named by you; the signs spoke for root mealybugs. There: White cottony tufts in joints or on the underside. Not there: Ants attending",
+        "Named by you; the signs pointed to root mealybugs. Present: White cottony tufts in joints or on the underside. Not present: Ants attending",
       ],
     });
   });

@@ -1,7 +1,7 @@
-import type { Day } from "@/core/climate/days";
-import { byMoment, factKindIds, factKindOf, type Fact, type FactKindId } from "@/core/facts/facts";
-import type { ShownOn } from "@/core/facts/kind";
-import { tell, type Around } from "@/wording/record";
+import type { Day } from "@/core/shared/days";
+import { byMoment, factKindIds, factKindOf, type Fact, type FactKindId } from "@/core/record/facts/facts";
+import type { ShownOn } from "@/core/record/facts/kind";
+import { tell, type Around } from "@/wording/record/record";
 
 /** One line of a record, ready to be shown. */
 export interface RecordEntry {

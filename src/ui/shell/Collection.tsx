@@ -2,6 +2,7 @@
 
 import { createContext, useContext, useEffect, type ReactNode } from "react";
 import type { RoleId } from "@/core/access/roles";
+import type { Units } from "@/wording/units";
 import { COLLECTION_COOKIE, remember, remembered } from "./cookies";
 
 /** The collection a page shows, as far as its parts in the browser need it. */
@@ -9,6 +10,7 @@ export interface ShownCollection {
   readonly id: string;
   readonly name: string;
   readonly timeZone: string;
+  readonly units: Units;
   readonly isDemo: boolean;
   /** Where to call when something got into an eye or a mouth; empty where nobody has said. */
   readonly poisonCentre: string;
@@ -45,6 +47,11 @@ export function CollectionProvider({ shown, children }: { shown: ShownCollection
 /** The collection of this page; null on the first page, where there may be none. */
 export function useCollectionIfAny(): ShownCollection | null {
   return useContext(Shown);
+}
+
+/** What the keeper measures in; metric on the first page, where there may be no collection. */
+export function useUnits(): Units {
+  return useContext(Shown)?.units ?? "metric";
 }
 
 /** The collection of this page. */

@@ -13,7 +13,7 @@ export function DemoBanner() {
     <p className="demo-banner" role="note">
       This is the demo: plants and keepers are made up.{" "}
       <Only right="record">
-        <Link href="/begin">Begin your own</Link>
+        <Link href="/begin">Start your own</Link>
       </Only>
     </p>
   );

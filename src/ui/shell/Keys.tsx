@@ -4,7 +4,7 @@ import { usePathname, useRouter } from "next/navigation";
 import { useState } from "react";
 import Modal from "react-bootstrap/Modal";
 import { useHotkeys } from "react-hotkeys-hook";
-import { rooms } from "./rooms";
+import { rooms } from "./navigation";
 
 /** Keys of single screens, by the beginning of their address. */
 const screenKeys: readonly (readonly [path: string, keys: readonly (readonly [key: string, what: string])[]])[] = [

@@ -1,36 +1,36 @@
 "use client";
 
-import { Library, Settings } from "lucide-react";
+import { Ellipsis, Library } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
+import { useState } from "react";
+import Offcanvas from "react-bootstrap/Offcanvas";
+import OffcanvasBody from "react-bootstrap/OffcanvasBody";
+import OffcanvasHeader from "react-bootstrap/OffcanvasHeader";
+import OffcanvasTitle from "react-bootstrap/OffcanvasTitle";
 import { Flower } from "../mark/Flower";
 import { useCollectionIfAny } from "./Collection";
-import { roomsFor } from "./rooms";
+import { isIn, roomsFor } from "./navigation";
 import { ThemeSwitch } from "./ThemeSwitch";
 
-/** On a phone the bar is for the rooms of the work: the collection and its settings are in the corner of the page. */
-export function Corner() {
-  const shown = useCollectionIfAny();
-  const path = usePathname();
-  if (!shown || path === "/begin") return null;
-  return (
-    <nav aria-label="Corner" className="corner-links d-lg-none">
-      <Link href="/begin" aria-label={`Collection: ${shown.name}. Choose another`}>
-        <Library size={22} aria-hidden />
-      </Link>
-      {path !== "/settings" && (
-        <Link href="/settings" aria-label="Settings">
-          <Settings size={22} aria-hidden />
-        </Link>
-      )}
-    </nav>
-  );
-}
-
-/** The rooms: a rail on a laptop, a bar on a phone. Without a collection there is none to go to. */
+/** The rooms: a rail on a laptop; a bar on a phone, with the rest on a sheet that thumbs reach. Without a collection there is none to go to. */
 export function Rail() {
   const path = usePathname();
   const shown = useCollectionIfAny();
+  const [more, setMore] = useState(false);
+  const all = shown ? roomsFor(shown.role) : [];
+  const isHere = (href: string) => (isIn(href, path) ? "page" : undefined);
+  const behind = all.filter(({ bar }) => !bar);
+  const collection = (className?: string) =>
+    shown && (
+      <li className={className}>
+        <Link href="/begin" aria-current={path === "/begin" ? "page" : undefined} onClick={() => setMore(false)}>
+          <Library size={20} aria-hidden />
+          <span className="text-truncate">{shown.name}</span>
+          <span className="visually-hidden">: change collection</span>
+        </Link>
+      </li>
+    );
   return (
     <nav className="rail" aria-label="Rooms">
       <div className="rail-name">
@@ -38,29 +38,61 @@ export function Rail() {
         Wary Petal
       </div>
       <ul>
-        {shown &&
-          roomsFor(shown.role).map(({ href, name, Icon }) => (
-            <li key={href} className={href === "/settings" ? "corner d-none d-lg-block" : undefined}>
-              <Link href={href} aria-current={path.startsWith(href) ? "page" : undefined}>
-                <Icon size={20} aria-hidden />
-                {name}
-              </Link>
-            </li>
-          ))}
-        {shown && (
-          <li className="d-none d-lg-block">
-            <Link href="/begin" aria-current={path === "/begin" ? "page" : undefined}>
-              <Library size={20} aria-hidden />
-              <span className="text-truncate">{shown.name}</span>
-              <span className="visually-hidden">: choose another collection</span>
+        {all.map(({ href, name, Icon, bar }) => (
+          <li key={href} className={`${href === "/settings" ? "corner " : ""}${bar ? "" : "d-none d-lg-block"}`}>
+            <Link href={href} aria-current={isHere(href)}>
+              <Icon size={20} aria-hidden />
+              {name}
             </Link>
           </li>
+        ))}
+        {shown && (
+          <li className="d-lg-none">
+            <button
+              type="button"
+              aria-haspopup="dialog"
+              aria-current={behind.some(({ href }) => isIn(href, path)) ? "page" : undefined}
+              onClick={() => setMore(true)}
+            >
+              <Ellipsis size={20} aria-hidden />
+              More
+            </button>
+          </li>
         )}
-        {/* On a phone the bar has no room for it: it is in the settings there. */}
+        {collection("d-none d-lg-block")}
         <li className="d-none d-lg-block">
           <ThemeSwitch />
         </li>
       </ul>
+      <Offcanvas
+        show={more}
+        onHide={() => setMore(false)}
+        placement="bottom"
+        className="more"
+        aria-labelledby="more-title"
+      >
+        <OffcanvasHeader closeButton>
+          <OffcanvasTitle id="more-title" as="h2">
+            More
+          </OffcanvasTitle>
+        </OffcanvasHeader>
+        <OffcanvasBody>
+          <ul>
+            {behind.map(({ href, name, Icon }) => (
+              <li key={href}>
+                <Link href={href} aria-current={isHere(href)} onClick={() => setMore(false)}>
+                  <Icon size={20} aria-hidden />
+                  {name}
+                </Link>
+              </li>
+            ))}
+            {collection()}
+            <li>
+              <ThemeSwitch />
+            </li>
+          </ul>
+        </OffcanvasBody>
+      </Offcanvas>
     </nav>
   );
 }

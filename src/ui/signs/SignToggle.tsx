@@ -1,10 +1,10 @@
-import type { SignId } from "@/core/diagnosis/signs";
-import { signNames } from "@/wording/signs";
+import type { SignId } from "@/core/knowledge/signs/signs";
+import { signNames } from "@/wording/names/signs";
 import { signDrawings } from "./drawings";
 
 export type Seen = "present" | "absent" | undefined;
 
-const words = { present: "there", absent: "not there", none: "not looked for" } as const;
+const words = { present: "there", absent: "not present", none: "not looked for" } as const;
 
 /** One sign with its drawing: pressed once it is there, twice it is not, three times it was not looked for. */
 export function SignToggle({ sign, seen, onChange }: { sign: SignId; seen: Seen; onChange: (seen: Seen) => void }) {

@@ -1,4 +1,4 @@
-import type { SignId } from "@/core/diagnosis/signs";
+import type { SignId } from "@/core/knowledge/signs/signs";
 
 /** Small line drawings of signs, SVG path data on a ground of 48 × 48. */
 const dot = (x: number, y: number, r = 1.6) => `M${x - r} ${y}a${r} ${r} 0 1 1 ${2 * r} 0a${r} ${r} 0 1 1 ${-2 * r} 0Z`;

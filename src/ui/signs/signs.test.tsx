@@ -1,14 +1,14 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
-import { lookAlikeIds } from "@/core/diagnosis/lookAlikes";
-import { posteriorOf } from "@/core/diagnosis/posterior";
-import { priorsFor } from "@/core/diagnosis/priors";
-import { signIds, testIds, tests } from "@/core/diagnosis/signs";
-import { pestIds, pestOf } from "@/core/pests/pests";
-import { percent } from "@/wording/chances";
-import { pestNames } from "@/wording/names";
-import { lookAlikeNames, signNames, stageLooks, testNames } from "@/wording/signs";
-import { readyPhrases, timeInWords } from "@/wording/walks";
+import { lookAlikeIds } from "@/core/knowledge/signs/lookAlikes";
+import { posteriorOf } from "@/core/advice/diagnosis/posterior";
+import { priorsFor } from "@/core/advice/diagnosis/priors";
+import { signIds, testIds, tests } from "@/core/knowledge/signs/signs";
+import { pestIds, pestOf } from "@/core/knowledge/pests/pests";
+import { percent } from "@/wording/advice/chances";
+import { pestNames } from "@/wording/names/names";
+import { lookAlikeNames, signNames, stageLooks, testNames } from "@/wording/names/signs";
+import { readyPhrases, timeInWords } from "@/wording/names/walks";
 import { Naming } from "../naming/Naming";
 import { signDrawings } from "./drawings";
 import { SignToggle } from "./SignToggle";
@@ -35,7 +35,7 @@ describe("signs on the screen", () => {
   it.each([
     [undefined, "present", "not looked for"],
     ["present", "absent", "there"],
-    ["absent", undefined, "not there"],
+    ["absent", undefined, "not present"],
   ] as const)("a sign that is %s becomes %s when pressed, and says so", (seen, next, words) => {
     let now: string | undefined = "nothing";
     const element = SignToggle({ sign: "ants", seen, onChange: (to) => (now = to) });

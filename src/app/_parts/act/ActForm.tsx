@@ -2,45 +2,26 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import Alert from "react-bootstrap/Alert";
 import type { UseFormReturn } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
 import { recordActAction } from "@/app/_parts/actions";
-import {
-  act as anyAct,
-  actKindIds,
-  cautionsOfAct,
-  cleanLookIn,
-  costsOfAct,
-  subjectsOf,
-  treats,
-  type Act,
-  type ActKindId,
-} from "@/core/acts/acts";
-import { ownStrength, type Bottle } from "@/core/household/bottles";
-import { workOf } from "@/core/acts/works";
-import { doseIn } from "@/core/case/course";
-import type { PlanStep } from "@/core/case/plans";
-import type { PlannedDose } from "@/core/facts/kinds/programme";
-import { recordAct } from "@/core/facts/kinds/act";
-import { mixes, type MixId } from "@/core/mixing/mixes";
-import { volumeFor } from "@/core/mixing/sprayVolume";
-import { potencyAt, TOKEN_POTENCY } from "@/core/mixing/potency";
-import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
-import type { SpotId } from "@/core/plants/spots";
-import { toldBefore } from "@/core/suitability/told";
-import type { PestId } from "@/core/pests/pests";
-import type { Courses } from "@/core/planning/course";
-import { labelObjections, type LabelObjection } from "@/core/planning/label";
-import { remedyOf, spotsFor, type TechniqueId } from "@/core/remedies/remedies";
-import type { Bearer } from "@/core/suitability/bearer";
-import type { Home } from "@/core/household/household";
-import { actObjections, placeObjections } from "@/core/suitability/actObjections";
+import { actKindIds, cautionsOfAct, subjectsOf, type Act, type ActKindId } from "@/core/acts/acts";
+import type { PlanStep } from "@/core/advice/plans/plans";
+import { recordAct } from "@/core/record/facts/kinds/act";
+import { type MixId } from "@/core/knowledge/mixes/mixes";
+import { spotsOf, type GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import type { SpotId } from "@/core/knowledge/plants/spots";
+import { toldBefore } from "@/core/advice/tolerance/cautionsRead";
+import { type LabelObjection } from "@/core/advice/labels/label";
+import { type TechniqueId } from "@/core/knowledge/remedies/remedies";
+import type { Home } from "@/core/knowledge/household/household";
+import { actObjections, placeObjections } from "@/core/advice/tolerance/actObjections";
 import { ActFields } from "@/ui/acts/ActFields";
-import { askedFor, draftOf, type ActedOn, type Draft } from "@/ui/acts/actFields";
-import { Amounts, type Measuring } from "@/ui/Amounts";
+import { askedFor, draftOf, type Draft } from "@/ui/acts/actFields";
+import { type Measuring } from "@/ui/Amounts";
 import { CautionList } from "@/ui/Cautions";
 import { useReadCautions } from "@/ui/readCautions";
 import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
@@ -48,22 +29,14 @@ import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { useCollection } from "@/ui/shell/Collection";
-import { actKindNames, plannedName } from "@/wording/acts";
-import { millilitres } from "@/wording/amounts";
+import { actKindNames, plannedName } from "@/wording/names/acts";
 import { dayInWords } from "@/wording/dates";
-import { pestNames, spotNames } from "@/wording/names";
-import { labelSentence } from "@/wording/problems";
-import { dayIn } from "@/zones";
-
-/** The plant an act is done to. */
-export interface ActPlant extends ActedOn {
-  readonly id: string;
-  readonly bearer: Bearer;
-  /** Its open cases, to one of which the act may belong. */
-  readonly cases: readonly { readonly id: string; readonly pest: PestId }[];
-  /** The courses of remedies that run on it; nothing is said of labels before it is written down where left out. */
-  readonly courses?: Courses;
-}
+import { pestNames, spotNames } from "@/wording/names/names";
+import { labelSentence } from "@/wording/record/problems";
+import { noPlant, type ActPlant } from "./actPlant";
+import { labelBefore } from "./labelBefore";
+import { kindOfDose, plannedDraft, useAmountOf, useOwnStrength, useSpotsOf } from "./proposed";
+import { Against, HowToMix, Takes, TokenDose } from "./Told";
 
 interface Props {
   on: { plant: ActPlant } | { placeId: string; home: Home; outdoors: boolean };
@@ -77,9 +50,6 @@ interface Props {
   then: string;
   label: string;
 }
-
-/** A place has no form and no pot of its own: what is done there asks for neither. */
-const noPlant: ActedOn = { growthForm: "uprightShrub", potCm: 12 };
 
 /** What was done with the hands, of any kind; the cautions and what it takes stand before the act. */
 export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label }: Props) {
@@ -130,14 +100,14 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
   if (warnings.length > 0) {
     return (
       <Alert variant="warning">
-        <p className="fw-semibold">It is written down. It goes against what the remedy bears:</p>
+        <p className="fw-semibold">It is on record, but it breaks a rule of the remedy:</p>
         <ul>
           {warnings.map((warning) => (
             <li key={warning.code}>{labelSentence(warning)}</li>
           ))}
         </ul>
         <Link className="btn btn-primary" href={then}>
-          Go on
+          Continue
         </Link>
       </Alert>
     );
@@ -161,12 +131,12 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
         <SelectField
           form={form}
           name="stepId"
-          label="Which step this carries out"
+          label="Which planned step this is"
           options={[
             ...steps.map(
               ({ id, dueOn, dose }) => [id, `${dayInWords(dueOn)}${dose ? `: ${plannedName(dose)}` : ""}`] as const,
             ),
-            ["", "none, an extra one"],
+            ["", "none: an extra treatment"],
           ]}
         />
       )}
@@ -182,7 +152,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
         {plant && draft.way === "unpot" && (
           <p>
             <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/unpot`}>
-              Step by step, with the pot it goes into
+              Step by step, with the pot size
             </Link>
           </p>
         )}
@@ -203,7 +173,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
         <ChoiceField
           form={form}
           name="caseId"
-          label="What it is against"
+          label="Against"
           options={[...plant.cases.map(({ id, pest }) => [id, pestNames[pest]] as const), ["", "No case"]]}
         />
       )}
@@ -212,8 +182,8 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
         <SwitchField
           form={form}
           name="alreadyDone"
-          label="It has happened already; write it down all the same"
-          hint="Watch the plant closely for the next days."
+          label="It has already been done; record it anyway"
+          hint="Watch the plant closely for the next few days."
         />
       )}
       {/* In reach at once where nothing new stands before it. */}
@@ -229,172 +199,7 @@ const isWhere = ({ as }: { as: string }) => as === "spots";
 /** The places that are ticked, in words; of many how many. */
 function where(ticked: readonly SpotId[], form: GrowthFormId): string {
   const there = spotsOf(form);
-  if (ticked.length === 0) return "nowhere yet";
+  if (ticked.length === 0) return "nowhere marked yet";
   if (ticked.length > 3) return `${ticked.length} of ${there.length} places`;
   return ticked.map((spot) => spotNames[spot].toLowerCase()).join(", ");
-}
-
-/** The kind of act that a step asks for, on any plant. */
-function kindOfDose(dose: PlannedDose): ActKindId {
-  return "work" in dose ? workOf(dose.work).act({ form: noPlant.growthForm, potCm: noPlant.potCm }).kind : "contact";
-}
-
-/** What the form begins with: the step that is next, or the first kind there is. */
-function plannedDraft(next: PlannedDose | null, kind: ActKindId, on: ActedOn, volumeMl: number | undefined): Draft {
-  if (next && "work" in next) {
-    const act = workOf(next.work).act({ form: on.growthForm, potCm: on.potCm });
-    return { ...draftOf(act.kind, on), ...act };
-  }
-  return { ...draftOf(kind, on), ...next, ...(volumeMl && { volumeMl }) };
-}
-
-/**
- * A technique that the mix does not take gives way to one that it does; and the volume is that of the technique, until the keeper
- * writes another.
- */
-function useAmountOf(
-  form: UseFormReturn,
-  contact: { readonly mix: MixId; readonly technique: TechniqueId } | null,
-  potCm: number,
-  begun: number | undefined,
-): void {
-  const proposed = useRef<string | null>(null);
-  const { mix, technique } = contact ?? {};
-  useEffect(() => {
-    if (!mix || !technique) return;
-    const taken = remedyOf(mixes[mix].remedy).techniques;
-    if (!taken.includes(technique)) return form.setValue("act.technique", taken[0]!);
-    const now = String(form.getValues("act.volumeMl") ?? "");
-    const usual = String(volumeFor(technique, potCm));
-    // What was planned begins with its own estimate; any other draft with that of a dab.
-    const first = proposed.current === null;
-    if (first && begun !== undefined) {
-      proposed.current = String(begun);
-      return;
-    }
-    if (first || now === proposed.current || now === String(volumeFor("dab", potCm)))
-      form.setValue("act.volumeMl", usual);
-    proposed.current = usual;
-  }, [form, mix, technique, potCm, begun]);
-}
-
-/** The places that a technique goes to are ticked, until the keeper ticks otherwise. */
-function useSpotsOf(form: UseFormReturn, technique: TechniqueId | null, growthForm: GrowthFormId): void {
-  const ticked = useRef<string | null>(null);
-  useEffect(() => {
-    if (!technique) return;
-    const now = JSON.stringify(form.getValues("act.spots"));
-    const usual = spotsFor(technique, growthForm);
-    if (ticked.current === null || ticked.current === now) form.setValue("act.spots", usual);
-    ticked.current = JSON.stringify(usual);
-  }, [form, technique, growthForm]);
-}
-
-/** A mix that the keeper's own label makes up is as strong as that says, until the keeper writes something else. */
-function useOwnStrength(form: UseFormReturn, mix: MixId | null, bottles: readonly Bottle[]): void {
-  const proposed = useRef("");
-  useEffect(() => {
-    if (!mix) return;
-    const own = String(ownStrength(bottles, mixes[mix].remedy) ?? "");
-    if (String(form.getValues("act.strength") ?? "") === proposed.current) form.setValue("act.strength", own);
-    proposed.current = own;
-  }, [form, mix, bottles]);
-}
-
-/** Says that a mix is too weak to do anything. */
-function TokenDose({ draft }: { draft: Draft }) {
-  const strength = typedNumber(draft.strength);
-  if (strength === null) return null;
-  const { remedy } = mixes[draft.mix as MixId];
-  const potency = potencyAt(remedy, remedy === "alcohol" ? strength / 100 : strength);
-  if (potency >= TOKEN_POTENCY) return null;
-  return (
-    <p className="text-danger-emphasis fw-semibold" role="alert">
-      As weak as this it does next to nothing: it counts as what it is.
-    </p>
-  );
-}
-
-/** What speaks against it as it stands in the form: it does nothing to what it is against, or the label says otherwise. */
-function Against({
-  draft,
-  plant: { cases, courses },
-  caseId,
-  at,
-}: {
-  draft: Draft;
-  plant: ActPlant;
-  caseId: unknown;
-  at: unknown;
-}) {
-  const { timeZone } = useCollection();
-  const read = anyAct.safeParse(askedFor(draft));
-  if (!read.success) return null;
-  const done = read.data;
-  const pest = cases.find(({ id }) => id === caseId)?.pest;
-  // Cards, and ways to water, are no treatment of a plant, and good all the same.
-  const treatment = done.kind !== "trap" && done.kind !== "culture" && cleanLookIn(done) === null;
-  const pointless = treatment && pest !== undefined && !treats(done, pest);
-  const label = labelBefore(draft, at, courses, timeZone);
-  const told = [
-    ...(pointless ? [`It does nothing against ${pestNames[pest].toLowerCase()}: no treatment of this case.`] : []),
-    ...label.map(labelSentence),
-  ];
-  return told.map((sentence) => (
-    <p key={sentence} className="text-danger-emphasis fw-semibold" role="status">
-      {sentence}
-    </p>
-  ));
-}
-
-/** What the label has against an act as it stands in the form; nothing where its courses are not known. */
-function labelBefore(
-  draft: Draft,
-  at: unknown,
-  courses: Courses | undefined,
-  timeZone: string,
-): readonly LabelObjection[] {
-  const read = anyAct.safeParse(askedFor(draft));
-  const when = new Date(String(at));
-  if (!courses || !read.success || Number.isNaN(+when)) return [];
-  // Hands and water have no label.
-  const dose = read.data.kind === "mechanical" ? null : doseIn(read.data);
-  return dose ? labelObjections([{ day: dayIn(when, timeZone), dose }], courses) : [];
-}
-
-/** A number as it is typed; null for none. */
-function typedNumber(typed: unknown): number | null {
-  const n = Number(String(typed ?? "").replace(",", "."));
-  return n > 0 ? n : null;
-}
-
-function HowToMix({ mix, draft, measuring }: { mix: MixId; draft: Draft; measuring: Measuring }) {
-  const totalMl = typedNumber(draft.volumeMl);
-  const strength = typedNumber(draft.strength);
-  if (totalMl === null || totalMl > 20_000) return null;
-  // More than all of it is a mistyped number, and told at its field.
-  const most = mixes[mix].kind === "cut" || mixes[mix].remedy === "oil" ? 100 : 1000;
-  return (
-    <details className="mb-3">
-      <summary>How to mix it</summary>
-      <Amounts
-        mix={mix}
-        totalMl={totalMl}
-        measuring={measuring}
-        strength={strength !== null && strength <= most ? strength : null}
-      />
-    </details>
-  );
-}
-
-/** What an act is likely to take, once its parameters make sense. */
-function Takes({ draft, potCm }: { draft: Draft; potCm: number }) {
-  const read = anyAct.safeParse(askedFor(draft));
-  if (!read.success) return null;
-  const { minutes, volumeMl } = costsOfAct(read.data, potCm);
-  return (
-    <p className="text-body-secondary">
-      It takes about {minutes} min{volumeMl > 0 && ` and ${millilitres(volumeMl)}`}.
-    </p>
-  );
 }

@@ -4,10 +4,10 @@ import { BellRing, Hourglass } from "lucide-react";
 import { usePathname } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import Button from "react-bootstrap/Button";
-import { groupBy } from "@/core/groupBy";
-import type { ShownTimer } from "@/operations/readTimers";
+import { groupBy } from "@/core/shared/groupBy";
+import type { ShownTimer } from "@/operations/acts/queries/readTimers";
 import { useCollection } from "@/ui/shell/Collection";
-import { ringsInWords, runsInWords } from "@/wording/timers";
+import { ringsInWords, runsInWords } from "@/wording/record/timers";
 import { wallTimeIn } from "@/zones";
 import { ring } from "./ring";
 import { useTimerDeeds, useTimers } from "./useTimers";
@@ -41,7 +41,7 @@ export function Timers({ known }: { known: readonly ShownTimer[] }) {
             )}
           </span>
           <Button size="sm" onClick={() => group.forEach(({ id }) => end(id))}>
-            Seen to
+            Done
           </Button>
         </div>
       ))}
@@ -87,9 +87,7 @@ function AskForNotices() {
     setState(globalThis.isSecureContext && "Notification" in globalThis ? Notification.permission : "none");
   }, []);
   if (state === "none")
-    return (
-      <p className="small mb-0">They ring while a page is open. Notices of the system need a secure connection.</p>
-    );
+    return <p className="small mb-0">They ring while a page is open. Notifications need a secure connection.</p>;
   if (state !== "default") return null;
   return (
     <Button
@@ -98,7 +96,7 @@ function AskForNotices() {
       className="mt-1"
       onClick={() => void Notification.requestPermission().then(setState)}
     >
-      Tell me by a notice of the system too
+      Send me a notification too
     </Button>
   );
 }

@@ -4,11 +4,11 @@ import { useEffect, useMemo, useState } from "react";
 import { v7 as uuidv7 } from "uuid";
 import { shownAt } from "@/core/acts/timers";
 import type { TimerId } from "@/core/acts/timerIds";
-import type { ShownTimer } from "@/operations/readTimers";
+import type { ShownTimer } from "@/operations/acts/queries/readTimers";
 import { useCollection } from "@/ui/shell/Collection";
 import { withOffset } from "@/zones";
-import { outbox } from "../outbox";
-import { useOutbox } from "../useOutbox";
+import { outbox } from "@/offline/outbox";
+import { useOutbox } from "@/offline/useOutbox";
 
 const MINUTE_MS = 60_000;
 const TICK_MS = 5000;

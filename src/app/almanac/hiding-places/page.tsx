@@ -1,13 +1,13 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { pestIds } from "@/core/pests/pests";
-import { growthFormIds, spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
-import { shelteredShare, spotWeights } from "@/core/plants/spotWeights";
-import { spots } from "@/core/plants/spots";
+import { pestIds } from "@/core/knowledge/pests/pests";
+import { growthFormIds, spotsOf, type GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import { shelteredShare, spotWeights } from "@/core/knowledge/plants/spotWeights";
+import { spots } from "@/core/knowledge/plants/spots";
 import { FormDrawing } from "@/ui/forms/FormDrawing";
 import { Panel } from "@/ui/Panel";
-import { percent } from "@/wording/chances";
-import { growthFormNames, pestNames, spotNames } from "@/wording/names";
+import { percent } from "@/wording/advice/chances";
+import { growthFormNames, pestNames, spotNames } from "@/wording/names/names";
 
 export const metadata: Metadata = { title: "Hiding places" };
 
@@ -24,7 +24,7 @@ export default async function HidingPlacesPage({ searchParams }: { searchParams:
     <>
       <h1>Hiding places</h1>
       <p>
-        Where each pest sits, by growth form, in the order of a look: from the inside outwards, the pot last. The shares
+        Where each pest sits, by growth form, in the order you look: from the inside outwards, the pot last. The shares
         are our own estimates.
       </p>
       <Panel title={growthFormNames[form]}>
@@ -60,7 +60,7 @@ export default async function HidingPlacesPage({ searchParams }: { searchParams:
                     </tr>
                   ))}
                   <tr>
-                    <th scope="row">Where a spray reaches badly</th>
+                    <th scope="row">Hard for a spray to reach</th>
                     {pestIds.map((pest) => (
                       <td key={pest} className="fw-semibold">
                         {percent(shelteredShare(form, pest))}

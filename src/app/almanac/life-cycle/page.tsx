@@ -8,8 +8,8 @@ export default function LifeCyclePage() {
     <>
       <h1>Life cycles</h1>
       <p className="mb-2">
-        A case of your making: nothing here is written down. On day 0 a look with a lamp finds animals and leaves them.
-        Drag the treatments of two courses, and how many sit where no spray comes.
+        A case to play with: nothing here is recorded. On day 0 a look with a lamp finds animals and leaves them. Drag
+        the treatments of two courses, and change how many sit out of reach of sprays.
       </p>
       <LifeCycles />
     </>

@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { Panel } from "@/ui/Panel";
-import { methodParts, trialKeepers, trials } from "@/wording/method";
+import { methodParts, trialKeepers, trials } from "@/wording/advice/method";
 
-export const metadata: Metadata = { title: "How it is reckoned" };
+export const metadata: Metadata = { title: "How it is worked out" };
 
 /** How it is reckoned, in plain words: what is from where, and how often it was right in trials. */
 export default function MethodPage() {
@@ -12,7 +12,7 @@ export default function MethodPage() {
       <p className="mb-0">
         <Link href="/almanac">Almanac</Link>
       </p>
-      <h1>How it is reckoned</h1>
+      <h1>How it is worked out</h1>
       <div className="row gx-3">
         <div className="col-lg-6">
           {methodParts.map(({ title, told }) => (
@@ -28,10 +28,9 @@ export default function MethodPage() {
         <div className="col-lg-6">
           <Panel title="How often it was right">
             <p>
-              {trialKeepers} made-up keepers in each line found a pest, followed the plan proposed or stopped half-way,
-              and looked weekly. Of the looks after which the rule would have let them call it clear, so many were
-              right. The first line is a world as it is believed here; the others are worlds in which that belief is
-              wrong.
+              {trialKeepers} simulated keepers in each row found a pest, followed the proposed plan or stopped half-way,
+              and looked weekly. The figures say how often the pest really was gone when the rule let them call it
+              clear. The first row is a world that matches our estimates; in the others our estimates are wrong.
             </p>
             <div className="table-responsive" tabIndex={0} role="region" aria-label="How often it was right">
               <table className="table table-sm mb-0">

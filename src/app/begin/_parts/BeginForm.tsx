@@ -3,15 +3,17 @@
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
 import { beginCollectionAction } from "@/app/_parts/actions";
-import { beginCollection } from "@/core/facts/deeds";
-import { belongings, type Belonging } from "@/core/facts/settings";
+import { beginCollection } from "@/core/record/facts/deeds";
+import { belongings, type Belonging } from "@/core/record/facts/settings";
 import { ChecksField, ChoiceField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { DEVICE_COOKIE, remember } from "@/ui/shell/cookies";
-import { belongingNames, hemisphereNames, unitNames } from "@/wording/settings";
+import { belongingNames, hemisphereNames, unitNames } from "@/wording/names/settings";
 import { deviceField } from "./DeviceName";
 import { guessHemisphere } from "./hemisphere";
 import { show } from "./show";
+import { QuantityField } from "@/ui/fields/QuantityField";
+import { useWatch } from "react-hook-form";
 
 /** The device is named beside the collection: it is this browser's and not the server's to keep. */
 const onForm = beginCollection.extend({ device: deviceField });
@@ -41,36 +43,38 @@ export function BeginForm({ zones, device }: { zones: readonly string[]; device:
     }),
     done: ({ id }) => show(String(id), "/plants/several"),
   });
+  const units = useWatch({ control: form.control, name: "units" });
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="name" label="What your collection is called" />
+      <TextField form={form} name="name" label="Name of your collection" />
       <TextField
         form={form}
         name="device"
-        label="What this device is called"
-        hint="It stands beside what you write down on it."
+        label="Name of this device"
+        hint="It is shown next to what you record on it."
       />
       <ChecksField
         form={form}
         name="owns"
-        label="What you have to look with"
-        hint="Beside your eyes. A lamp and a loupe see what the eye misses."
+        label="What you look with"
+        hint="Besides your eyes. A lamp and a loupe show what the eye misses."
         options={belongings.map((id) => [id, belongingNames[id]])}
       />
       <div className="row">
         <div className="col-sm-6">
-          <TextField form={form} name="room" label="A first room" />
+          <TextField form={form} name="room" label="Your first room" />
         </div>
         <div className="col-sm-6">
-          <TextField form={form} name="shelf" label="A shelf in it" hint="May stay empty." />
+          <TextField form={form} name="shelf" label="A shelf in it" hint="Optional." />
         </div>
       </div>
-      <TextField
+      <QuantityField
         form={form}
         name="celsius"
-        label="About how warm it is there, °C"
-        inputMode="decimal"
-        hint="Mean of day and night. The pest's pace, and with it every date, is reckoned from it."
+        of="warmth"
+        units={units}
+        label="About how warm it is there"
+        hint="The average of day and night. How fast the pest develops, and so every date, depends on it."
       />
       <ChoiceField
         form={form}
@@ -78,7 +82,7 @@ export function BeginForm({ zones, device }: { zones: readonly string[]; device:
         label="Units"
         options={(["metric", "us"] as const).map((id) => [id, unitNames[id]])}
       />
-      <TextField form={form} name="timeZone" label="Time zone" list="zones" hint="A day is a day in this zone." />
+      <TextField form={form} name="timeZone" label="Time zone" list="zones" hint="Days begin and end in this zone." />
       <datalist id="zones">
         {zones.map((zone) => (
           <option key={zone} value={zone} />
@@ -87,17 +91,17 @@ export function BeginForm({ zones, device }: { zones: readonly string[]; device:
       <ChoiceField
         form={form}
         name="hemisphere"
-        label="Half of the earth"
-        hint="Seasons change which pests are likely."
+        label="Hemisphere"
+        hint="The season changes which pests are likely."
         options={(["north", "south"] as const).map((id) => [id, hemisphereNames[id]])}
       />
-      <SubmitRow form={form} trouble={trouble} label="Begin" />
+      <SubmitRow form={form} trouble={trouble} label="Start" />
     </form>
   );
 }
 
-/** The zone this browser is in; nothing where its clock is set to none in particular. The server knows which there are. */
+/** The zone this browser is in, UTC where its clock is set to none in particular. The server knows which there are. */
 function zoneHere(): string {
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
-  return timeZone.includes("/") ? timeZone : "";
+  return timeZone.includes("/") && !timeZone.startsWith("Etc/") ? timeZone : "UTC";
 }

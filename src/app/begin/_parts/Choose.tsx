@@ -19,9 +19,9 @@ export function Choose({
           <Button
             variant={id === shownId ? "outline-primary" : "primary"}
             onClick={() => show(id, "/today")}
-            aria-label={`${id === shownId ? "Go on with" : "Show"} ${name}`}
+            aria-label={`${id === shownId ? "Continue with" : "Show"} ${name}`}
           >
-            {id === shownId ? "Go on" : "Show"}
+            {id === shownId ? "Continue" : "Show"}
           </Button>
         </li>
       ))}

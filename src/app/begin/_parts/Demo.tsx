@@ -8,7 +8,7 @@ import { show, showNone } from "./show";
 
 type What = "show" | "reset" | "remove";
 
-const LOST = "It could not be done just now. Check the connection and press again.";
+const LOST = "It could not be done just now. Check the connection and try again.";
 
 /** The demo: looked at, put back to its first day, or removed. */
 export function Demo({ isThere, isShown }: { isThere: boolean; isShown: boolean }) {
@@ -36,17 +36,17 @@ export function Demo({ isThere, isShown }: { isThere: boolean; isShown: boolean 
       {trouble && <Alert variant="danger">{trouble}</Alert>}
       {lasts && (
         <p role="status" className="mb-2">
-          Ten weeks are being written down; this takes some seconds.
+          Recording ten weeks; this takes a few seconds.
         </p>
       )}
       <div className="d-flex flex-wrap gap-2">
         <Button onClick={() => press("show")} disabled={busy !== null}>
-          {busy === "show" ? "Opening …" : isShown ? "Go on with the demo" : "Show the demo"}
+          {busy === "show" ? "Opening …" : isShown ? "Continue with the demo" : "Show the demo"}
         </Button>
         {isThere && sure === null && (
           <>
             <Button variant="outline-primary" onClick={() => setSure("reset")} disabled={busy !== null}>
-              Put back to its first day
+              Reset the demo
             </Button>
             <Button variant="outline-danger" onClick={() => setSure("remove")} disabled={busy !== null}>
               Remove
@@ -58,15 +58,15 @@ export function Demo({ isThere, isShown }: { isThere: boolean; isShown: boolean 
         <div className="mt-3">
           <p>
             {sure === "reset"
-              ? "What you wrote down in the demo is gone then. Your own collections are not touched."
-              : "The demo goes with everything in it. It can be shown again from here."}
+              ? "What you recorded in the demo will be gone. Your own collections are not touched."
+              : "The demo is removed with everything in it. You can open it again from here."}
           </p>
           <div className="d-flex flex-wrap gap-2">
             <Button variant="danger" onClick={() => press(sure)} disabled={busy !== null}>
-              {sure === "reset" ? "Put it back" : "Remove it"}
+              {sure === "reset" ? "Reset it" : "Remove it"}
             </Button>
             <Button variant="outline-primary" onClick={() => setSure(null)} disabled={busy !== null}>
-              Leave it
+              Cancel
             </Button>
           </div>
         </div>

@@ -4,9 +4,9 @@ import { useState, type FormEvent } from "react";
 import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { requiredText } from "@/core/fields";
+import { requiredText } from "@/core/shared/fields";
 import { DEVICE_COOKIE, remember } from "@/ui/shell/cookies";
-import "@/wording/problems";
+import "@/wording/record/problems";
 
 /** The name under which this device writes things down. */
 export const deviceField = requiredText(40);
@@ -24,7 +24,7 @@ export function DeviceName({ device }: { device: string }) {
   return (
     <Form onSubmit={save} noValidate>
       <Form.Label htmlFor="device" className="fw-semibold mb-1">
-        Its name
+        Name
       </Form.Label>
       <Form.Control
         id="device"
@@ -38,11 +38,11 @@ export function DeviceName({ device }: { device: string }) {
         }}
       />
       <Form.Text id="device-hint" className="d-block mb-2">
-        It stands beside everything you write down here, so that several keepers can tell who did what.
+        It is shown next to everything you record here, so that several keepers can tell who did what.
       </Form.Text>
       {said && <Alert variant={said.wrong ? "danger" : "success"}>{said.text}</Alert>}
       <Button type="submit" variant="outline-primary">
-        Keep the name
+        Save the name
       </Button>
     </Form>
   );

@@ -1,4 +1,4 @@
-import { forgetPages } from "@/ui/shell/keptPages";
+import { forgetPages } from "@/offline/keptPages";
 import { COLLECTION_COOKIE, forget, remember } from "@/ui/shell/cookies";
 
 /** Shows a collection from now on. The page is loaded anew: nothing of the one before is left on it. */

@@ -3,8 +3,8 @@
 import Link from "next/link";
 import Offcanvas from "react-bootstrap/Offcanvas";
 import { Flower } from "@/ui/mark/Flower";
-import { percent } from "@/wording/chances";
-import { stateInWords } from "@/wording/states";
+import { percent } from "@/wording/advice/chances";
+import { stateInWords } from "@/wording/names/states";
 import { besides, type ShelfPlant } from "./shelves";
 
 /** A plant's card: how it stands, what it may carry, and the next presses. */
@@ -25,12 +25,12 @@ export function BenchCard({ plant, onClose }: { plant: ShelfPlant | null; onClos
             </p>
             <p>
               {plant.carries === null
-                ? "What it may carry unseen is being reckoned."
-                : `${percent(plant.carries)} that it carries something unseen.`}
+                ? "How likely it is to carry something unseen is being worked out."
+                : `${percent(plant.carries)} that it carries a pest unseen.`}
             </p>
             <div className="d-grid gap-2">
               <Link className="btn btn-primary" href={`/plants/${plant.id}`}>
-                Open it
+                Open
               </Link>
               <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/look`}>
                 Look

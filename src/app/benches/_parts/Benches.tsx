@@ -196,12 +196,12 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
     }
   };
   const undo = async (factId: string) => {
-    const deed = { kind: "placement", factId, reason: "Taken back on the benches." };
+    const deed = { kind: "placement", factId, reason: "Undone on the benches." };
     const result = await voidFactAction(collectionId, deed).catch(() => null);
     setSaid(
       result?.ok
-        ? { text: "It stands where it stood.", wrong: false, undo: null }
-        : { text: "It could not be taken back. Move it by hand.", wrong: true, undo: null },
+        ? { text: "It is back where it was.", wrong: false, undo: null }
+        : { text: "It could not be undone. Move it by hand.", wrong: true, undo: null },
     );
     if (result?.ok) {
       setShifted(null);
@@ -227,14 +227,14 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
       <Form.Check
         type="switch"
         id="show-carried"
-        label={`Show what may be carried (at risk from ${Math.round(limit * 1000) / 10} %)`}
+        label={`Show what plants may carry (at risk from ${Math.round(limit * 1000) / 10} %)`}
         checked={shaded}
         onChange={(event) => setShaded(event.target.checked)}
         className="mb-2"
       />
       <p id="how-to-move" className="small mb-2">
-        Press a plant for its card. To move it, drag it, hold it down with a finger, or press the space bar on it and
-        then the arrow keys; space puts it down, Escape leaves it.
+        Press a plant for its card. To move it, drag it, hold it down with a finger, or press the space bar and use the
+        arrow keys; space puts it down, Escape cancels.
       </p>
       <div aria-live="polite" className="visually-hidden">
         {lifted && spot ? `${lifted.code} ${where(spot)}` : ""}
@@ -251,7 +251,7 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
       )}
       {failed && (
         <Alert variant="warning">
-          The plants further down could not be fetched, and none can be moved before they have come.{" "}
+          The plants further down could not be loaded, and none can be moved until they are.{" "}
           <Button variant="outline-primary" onClick={again}>
             Try again
           </Button>

@@ -4,8 +4,8 @@ import { useDraggable } from "@dnd-kit/core";
 import { memo, type CSSProperties, type ReactNode } from "react";
 import { Silhouette } from "@/ui/forms/Silhouettes";
 import { Flower } from "@/ui/mark/Flower";
-import { percent } from "@/wording/chances";
-import { stateInWords } from "@/wording/states";
+import { percent } from "@/wording/advice/chances";
+import { stateInWords } from "@/wording/names/states";
 import { besides, type ShelfPlant } from "./shelves";
 
 /** What is drawn of a plant: its flower, its silhouette, its code and name. */

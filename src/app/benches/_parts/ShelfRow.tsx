@@ -32,7 +32,7 @@ export const ShelfRow = memo(function ShelfRow({ shelf, shaded, onPress, spot, l
           </>
         )}
       </p>
-      {plants.length < count && <p className="small mb-1">Fetching its plants …</p>}
+      {plants.length < count && <p className="small mb-1">Loading its plants …</p>}
       <ul className={`board ${next === plants.length ? "board-gap" : ""}`} aria-label={`${name}, from left to right`}>
         {plants.map((plant, i) =>
           live ? (

@@ -1,4 +1,4 @@
-import type { Bench } from "@/operations/readBenches";
+import type { Bench } from "@/operations/places/queries/readBenches";
 import { packPlants } from "./shelves";
 
 /** The plants of a place, packed for the page. */

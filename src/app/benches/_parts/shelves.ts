@@ -1,5 +1,5 @@
-import type { GrowthFormId } from "@/core/plants/growthForms";
-import type { PlantCard } from "@/core/state/plantCard";
+import type { GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import type { PlantCard } from "@/core/schedule/state/plantCard";
 
 /** A plant on a shelf, as it is drawn. */
 export interface ShelfPlant extends Pick<PlantCard, "id" | "code" | "name" | "state" | "petals" | "apart"> {

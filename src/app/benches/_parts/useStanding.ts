@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from "react";
-import { STANDING_PART } from "@/ui/shell/keptPages";
+import { STANDING_PART } from "@/offline/keptPages";
 import { isCut, type PackedRow, type Standing } from "./shelves";
 
 const NONE: Standing = {};

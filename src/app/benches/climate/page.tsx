@@ -3,12 +3,15 @@ import Link from "next/link";
 import { currentContext, markNow } from "@/app/_parts/context";
 import { Live } from "@/app/_parts/Live";
 import { airOf } from "@/core/climate/vapour";
-import { readPaces } from "@/operations/readPaces";
+import { readPaces } from "@/operations/sessions/queries/readPaces";
 import { Panel } from "@/ui/Panel";
-import { pestNames } from "@/wording/names";
-import { airNames, daysAbout } from "@/wording/rooms";
+import { pestNames } from "@/wording/names/names";
+import { airNames, daysAbout } from "@/wording/advice/seasons";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
+import { toFahrenheit } from "@/core/units/temperature";
 
-export const metadata: Metadata = { title: "Where the trouble will be" };
+export const metadata: Metadata = { title: "Where trouble is likely" };
 
 /** Doubling within so many days is fast, and shown so. */
 const FAST_DAYS = 7;
@@ -16,17 +19,19 @@ const FAST_DAYS = 7;
 /** How fast each pest doubles at each place: where the trouble will be. */
 export default async function PacesPage() {
   const context = await currentContext();
+  const { units } = context.collection;
   const mark = await markNow(context);
-  const { pests, places } = await readPaces(context);
+  const { pests, places } = await cachedView(context, "paces", () => readPaces(context));
   const fastest = (doubling: readonly (number | null)[]) => Math.min(...doubling.map((days) => days ?? Infinity));
   const sorted = places.toSorted((a, b) => fastest(a.doubling) - fastest(b.doubling));
   return (
     <>
       <Live mark={mark} />
-      <h1>Where the trouble will be</h1>
+      <h1>Where trouble is likely</h1>
+      <AsOf />
       <p>
-        Days in which each pest doubles at each place, left alone, at the mean of its last two weeks. The fastest are
-        set in bold.
+        Days in which each pest would double at each place if left alone, at the average of the last two weeks. The
+        fastest are in bold.
       </p>
       <Panel title="By place">
         <div className="table-responsive" tabIndex={0} role="region" aria-label="Doubling by place and pest">
@@ -35,7 +40,7 @@ export default async function PacesPage() {
               <tr>
                 <th scope="col">Place</th>
                 <th scope="col" className="text-end">
-                  °C
+                  {units === "us" ? "°F" : "°C"}
                 </th>
                 {pests.map((pest) => (
                   <th scope="col" key={pest} className="text-end">
@@ -56,7 +61,7 @@ export default async function PacesPage() {
                       ].join(", ")}
                     </div>
                   </th>
-                  <td className="text-end">{meanC.toFixed(1)}</td>
+                  <td className="text-end">{units === "us" ? Math.round(toFahrenheit(meanC)) : meanC.toFixed(1)}</td>
                   {doubling.map((days, i) => (
                     <td key={pests[i]} className={`text-end ${days !== null && days <= FAST_DAYS ? "fw-bold" : ""}`}>
                       {days === null ? "–" : daysAbout(days)}

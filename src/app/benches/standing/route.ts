@@ -1,12 +1,12 @@
 import { currentContext } from "@/app/_parts/context";
-import { kept } from "@/app/_parts/kept";
-import { readBenches } from "@/operations/readBenches";
+import { readBenches } from "@/operations/places/queries/readBenches";
 import { packBench } from "../_parts/packBench";
+import { cachedView } from "@/app/_parts/cachedView";
 
 /** What stands in every place, by its id: what the page of a large collection fetches after it has been drawn. */
 export async function GET(): Promise<Response> {
   const context = await currentContext();
-  const { view } = await kept(`${context.collection.id} standing`, async () =>
+  const view = await cachedView(context, "standing", async () =>
     (await readBenches(context)).flatMap(({ benches }) =>
       benches.map(({ place, plants }) => [place.id, packBench(plants)] as const),
     ),

@@ -7,7 +7,7 @@ import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
 import { closeFeedAction, openFeedAction } from "@/app/_parts/actions";
 import { usePress } from "@/app/_parts/usePress";
-import { openFeed } from "@/core/access/feeds";
+import { openFeed } from "@/core/access/calendarFeeds";
 import { SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { momentInWords } from "@/wording/dates";
@@ -34,13 +34,12 @@ export function CalendarFeeds({
   return (
     <>
       <p>
-        Whoever has such an address reads what is due, and nothing else; nobody is asked for a passphrase there. A
-        calendar on another device reaches it only where the application does. Cautions stay here: a calendar has no
-        room for them.
+        Anyone with such a link can read what is due, and nothing else; no passphrase is asked for. Another device can
+        use it only where it can reach this application. Cautions are shown here, not in the calendar.
       </p>
       {address && (
         <Alert variant="success" role="status">
-          Told once, so copy it now: <code className="text-break">{address}</code>
+          Shown only once, so copy it now: <code className="text-break">{address}</code>
         </Alert>
       )}
       {feeds.length > 0 && (
@@ -48,16 +47,16 @@ export function CalendarFeeds({
           {feeds.map(({ id, name, fetched }) => (
             <li key={id} className="evening-line">
               <span className="flex-grow-1">
-                {name}: {fetched ? `read last ${momentInWords(fetched)}` : "not read yet"}
+                {name}: {fetched ? `last read ${momentInWords(fetched)}` : "not read yet"}
               </span>
               <Button
                 size="sm"
                 variant="outline-primary"
                 disabled={going}
-                aria-label={`End ${name}`}
+                aria-label={`Revoke ${name}`}
                 onClick={() => void press({ id })}
               >
-                End it
+                Revoke
               </Button>
             </li>
           ))}
@@ -69,13 +68,8 @@ export function CalendarFeeds({
         </p>
       )}
       <form onSubmit={submit} noValidate>
-        <TextField
-          form={form}
-          name="name"
-          label="For which calendar"
-          hint="A name to tell it by, like the kitchen’s."
-        />
-        <SubmitRow form={form} trouble={trouble} label="Make an address" variant="outline-primary" />
+        <TextField form={form} name="name" label="For which calendar" hint="A name for it, such as kitchen." />
+        <SubmitRow form={form} trouble={trouble} label="Create a link" variant="outline-primary" />
       </form>
     </>
   );

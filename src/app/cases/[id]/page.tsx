@@ -1,25 +1,25 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { Strike } from "@/app/_parts/Strike";
-import type { Day } from "@/core/climate/days";
-import type { Plan } from "@/core/case/plans";
-import { standing } from "@/core/facts/facts";
-import { isOfRoom } from "@/core/pests/pests";
-import type { CaseView } from "@/operations/readCase";
-import { AsOf } from "@/ui/AsOf";
+import type { Day } from "@/core/shared/days";
+import type { Plan } from "@/core/advice/plans/plans";
+import { standing } from "@/core/record/facts/facts";
+import { isOfRoom } from "@/core/knowledge/pests/pests";
+import type { CaseView } from "@/operations/cases/queries/readCase";
+import { AsOf } from "@/app/_parts/AsOf";
 import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
-import { plannedInWords } from "@/wording/acts";
-import { notYetSentence } from "@/wording/clearance";
+import { plannedInWords } from "@/wording/names/acts";
+import { notYetSentence } from "@/wording/advice/clearance";
 import { dayCount, dayInWords } from "@/wording/dates";
-import { outcomeNames, pestNames, schoolNames } from "@/wording/names";
-import { outlookSentences, reachSentence, surenessSentence } from "@/wording/judgement";
-import { looksInWords } from "@/wording/planning";
-import { hazardSentence, returnedSentence } from "@/wording/rooms";
-import { stateInWords } from "@/wording/states";
-import { warmthInWords } from "@/wording/warmth";
+import { outcomeNames, pestNames, schoolNames } from "@/wording/names/names";
+import { outlookSentences, reachSentence, surenessSentence } from "@/wording/advice/judgement";
+import { looksInWords } from "@/wording/advice/planning";
+import { hazardSentence, returnedSentence } from "@/wording/advice/seasons";
+import { stateInWords } from "@/wording/names/states";
+import { warmthInWords } from "@/wording/names/warmth";
 import { CaseReckoned } from "./_parts/CaseReckoned";
 import { comingDoses, lastDay, marksOf } from "./_parts/timeline";
 import { caseOf } from "./_parts/caseOf";
@@ -42,7 +42,8 @@ function cleanSince({ facts, found }: CaseView): number {
 }
 
 export default async function CasePage({ params }: { params: Promise<{ id: string }> }) {
-  const { context, view, asOf, today } = await caseOf(params);
+  const { context, view, today } = await caseOf(params);
+  const { units } = context.collection;
   const { found, plan, clearance, judged } = view;
   const { closing } = found;
   const judgement = judged?.judged.ok ? judged.judged.judgement : null;
@@ -57,7 +58,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
   };
   return (
     <>
-      <AsOf at={asOf} timeZone={context.collection.timeZone} />
+      <AsOf />
       <div className="d-flex flex-wrap gap-3 align-items-center mb-3">
         <Flower state={card.state} petals={card.petals} apart={card.apart} size="large" silent />
         <div className="plant-line-text">
@@ -78,18 +79,17 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
       {judgement && (
         <p className="fs-5 mb-3">
           {surenessSentence(judgement)}
-          {!judged!.current && " (As it was before the last change; it is being reckoned anew.)"}
+          {!judged!.current && " (From before the last change; being updated.)"}
         </p>
       )}
       {found.open && isOfRoom(found.pest) && (
         <p className="mb-3">
-          Gnats are a matter of the room: cards are counted and the ways against them kept up there, for all pots
-          together.
+          Gnats concern the whole room: count cards and keep up the methods there, for all pots together.
         </p>
       )}
-      {found.open && !judged && <p className="fs-5 mb-3">It is being reckoned; come back in a moment.</p>}
+      {found.open && !judged && <p className="fs-5 mb-3">It is being worked out; come back in a moment.</p>}
       {unreckonable && (
-        <Panel title="This case cannot be reckoned">
+        <Panel title="This case cannot be worked out">
           <ul className="ps-3">
             {unreckonable.map(({ path, message }) => (
               <li key={path + message}>
@@ -99,32 +99,31 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
             ))}
           </ul>
           <p className="mb-0">
-            Everything stays on record. If an entry below has a mistaken date or number, strike it out and write it down
-            anew.
+            Everything stays on record. If an entry below has a wrong date or number, strike it out and record it again.
           </p>
         </Panel>
       )}
       {found.open && view.returned && <p className="mb-3">{returnedSentence(view.returned)}</p>}
       {view.guardedUntil && (
         <p className="mb-3">
-          On guard until {dayInWords(view.guardedUntil as Day)}: looked at weekly for a month, then every second week.
+          Watched until {dayInWords(view.guardedUntil as Day)}: look weekly for a month, then every second week.
           {hazardSentence(view.hazard)}
         </p>
       )}
       <div className="row gx-3">
         <div className="col-lg-6">
           {outlook?.behind && plan && (
-            <Panel title="The plan is behind" tone="loud">
+            <Panel title="The plan is behind schedule" tone="loud">
               <p className="mb-1">{outlookSentences(outlook, plan.promised, view.changed, found.pest).join(" ")}</p>
               {outlook.mended && (
                 <p className="mb-2">
                   {outlook.mended.dates.length > 0
-                    ? `Mended, with the same remedy: ${outlook.mended.dates.map(dayInWords).join(", ")}; then ${looksInWords(outlook.mended)}.`
-                    : `Least work from here is to look: ${looksInWords(outlook.mended)}.`}
+                    ? `Caught up, with the same remedy: ${outlook.mended.dates.map(dayInWords).join(", ")}; then ${looksInWords(outlook.mended)}.`
+                    : `The least work from here is to look: ${looksInWords(outlook.mended)}.`}
                 </p>
               )}
               <Link className="btn btn-primary" href={`/cases/${found.id}/plan`}>
-                Mend the plan
+                Catch up
               </Link>
             </Panel>
           )}
@@ -132,8 +131,8 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
             <Panel title={clearance.met ? "This may be called clear" : "Not clear yet, because"}>
               {clearance.met ? (
                 <p>
-                  Sure enough by everything done and seen, two clean looks six days apart since the last treatment, and
-                  a whole generation since the last live animal. You decide.
+                  It is sure enough by everything done and seen, there were two clean looks six days apart since the
+                  last treatment, and a whole generation has passed since the last live animal. You decide.
                 </p>
               ) : (
                 <ul className="ps-3">
@@ -152,9 +151,9 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
               )}
               {judgement && reachSentence(judgement) && <p className="mt-3 mb-0">{reachSentence(judgement)}</p>}
               <p className="small text-body-secondary mt-3 mb-0">
-                Judged from live animals and new growth only: scars and dead scale stay.{" "}
+                Judge by live animals and new growth only: scars and dead scale remain.{" "}
                 {view.generationDays !== null &&
-                  `At ${warmthInWords(place.meanC)} a generation takes about ${dayCount(view.generationDays)}.`}
+                  `At ${warmthInWords(place.meanC, units)} a generation takes about ${dayCount(view.generationDays)}.`}
               </p>
             </Panel>
           )}
@@ -188,6 +187,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
         <div className="col-lg-6">
           {view.file && (
             <CaseReckoned
+              pest={found.pest}
               file={view.file}
               on={view.on}
               coming={comingDoses(view)}
@@ -200,15 +200,15 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
           )}
           <Panel title="Record">
             <RecordLine
-              entries={recordEntries("case", facts, { places: [place] })}
+              entries={recordEntries("case", facts, { places: [place], units })}
               strike={(entry) => <Strike entry={entry} />}
             />
             {view.file && (
               <p className="small mt-3 mb-0">
                 <a href={`/cases/${found.id}/file`} download>
-                  This case as a file
+                  Download this case
                 </a>
-                , in the open format that the wary command and other programs read.
+                , in an open format that the wary command and other programs read.
               </p>
             )}
           </Panel>

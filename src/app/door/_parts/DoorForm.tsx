@@ -7,12 +7,12 @@ import { logIn, makeOwner, recover, takePairing } from "@/core/access/deeds";
 import { goTo } from "@/app/_parts/goTo";
 import { SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
-import { forgetPages } from "@/ui/shell/keptPages";
+import { forgetPages } from "@/offline/keptPages";
 import { DEVICE_COOKIE, remember } from "@/ui/shell/cookies";
 import { logInAction, makeOwnerAction, recoverAction, takePairingAction } from "./actions";
 
-const HINT = "12 characters or more; spaces count. Three or four words that do not belong together are easy to keep.";
-const DEVICE_HINT = "It stands beside what you write down on it.";
+const HINT = "12 characters or more; spaces count. Three or four unrelated words are easy to remember.";
+const DEVICE_HINT = "It is shown next to what you record on it.";
 
 export function LogInForm({ device, to }: { device: string; to: string }) {
   // Whoever is asked who they are is shown nothing that was kept for somebody else.
@@ -36,8 +36,8 @@ export function LogInForm({ device, to }: { device: string; to: string }) {
         type="password"
         autoComplete="current-password"
       />
-      {device === "" && <TextField form={form} name="device" label="What this device is called" hint={DEVICE_HINT} />}
-      <SubmitRow form={form} trouble={trouble} label="Come in" />
+      {device === "" && <TextField form={form} name="device" label="Name of this device" hint={DEVICE_HINT} />}
+      <SubmitRow form={form} trouble={trouble} label="Sign in" />
     </form>
   );
 }
@@ -65,7 +65,7 @@ export function OwnerForm({ device }: { device: string }) {
         autoComplete="new-password"
         hint={HINT}
       />
-      <TextField form={form} name="device" label="What this device is called" hint={DEVICE_HINT} />
+      <TextField form={form} name="device" label="Name of this device" hint={DEVICE_HINT} />
       <SubmitRow form={form} trouble={trouble} label="Make me the owner" />
     </form>
   );
@@ -81,7 +81,7 @@ export function RecoverForm({ device }: { device: string }) {
   return (
     <form onSubmit={submit} noValidate>
       <TextField form={form} name="name" label="Your name" autoComplete="username" />
-      <TextField form={form} name="code" label="One of your codes" hint="It is used up by this." />
+      <TextField form={form} name="code" label="A recovery code" hint="Each code works once." />
       <TextField
         form={form}
         name="passphrase"
@@ -90,7 +90,7 @@ export function RecoverForm({ device }: { device: string }) {
         autoComplete="new-password"
         hint={HINT}
       />
-      <SubmitRow form={form} trouble={trouble} label="Come in" />
+      <SubmitRow form={form} trouble={trouble} label="Sign in" />
     </form>
   );
 }
@@ -107,8 +107,8 @@ export function PairingForm({ token, device }: { token: string; device: string }
   });
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="device" label="What this device is called" hint={DEVICE_HINT} />
-      <SubmitRow form={form} trouble={trouble} label="Let this device in" />
+      <TextField form={form} name="device" label="Name of this device" hint={DEVICE_HINT} />
+      <SubmitRow form={form} trouble={trouble} label="Sign this device in" />
     </form>
   );
 }
@@ -118,8 +118,8 @@ export function RecoveryCodes({ codes, onward }: { codes: readonly string[]; onw
   return (
     <>
       <p role="status">
-        Write these codes down, or print them, and keep them where you keep papers. Each lets you in once if you forget
-        your passphrase. <strong>They are shown only now.</strong>
+        Write these codes down or print them, and keep them with your papers. Each lets you in once if you forget your
+        passphrase. <strong>They are shown only now.</strong>
       </p>
       <ul className="list-unstyled fs-5 font-monospace">
         {codes.map((code) => (
@@ -130,7 +130,7 @@ export function RecoveryCodes({ codes, onward }: { codes: readonly string[]; onw
         <Button variant="outline-primary" onClick={() => print()}>
           Print
         </Button>
-        <Button onClick={onward}>I have them</Button>
+        <Button onClick={onward}>I have saved them</Button>
       </div>
     </>
   );

@@ -5,11 +5,11 @@ import type { z } from "zod";
 import { askerNow, asked, callerNow, contextFor, ownedContexts } from "@/app/_parts/context";
 import { attempt, deed, readForm } from "@/app/_parts/deed";
 import * as shapes from "@/core/access/deeds";
-import * as at from "@/operations/door/door";
-import * as people from "@/operations/door/people";
-import type { Asker } from "@/operations/door/asker";
-import type { Outcome } from "@/operations/outcome";
-import type { DeedResult } from "@/ui/fields/deedResult";
+import * as at from "@/operations/access/door";
+import * as people from "@/operations/access/people";
+import type { Session } from "@/operations/access/session";
+import type { Outcome } from "@/operations/shared/outcome";
+import type { DeedResult } from "@/offline/deedResult";
 import { forget, held, remember } from "./session";
 
 /** The ways in. A secret goes into the cookie and nowhere else. */
@@ -52,7 +52,7 @@ const nobody = { ok: false, problems: [{ path: "", code: "not_allowed" }] } as c
 async function asAsker<S extends z.ZodType, T extends object>(
   schema: S,
   input: unknown,
-  work: (asker: Asker, data: z.output<S>, caller: at.Caller) => Promise<Outcome<T>>,
+  work: (asker: Session, data: z.output<S>, caller: at.Caller) => Promise<Outcome<T>>,
 ): Promise<DeedResult> {
   const read = readForm(schema, input);
   if (!read.ok) return read;

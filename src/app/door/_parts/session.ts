@@ -2,7 +2,7 @@ import "server-only";
 import { cookies, headers } from "next/headers";
 import { isSecure } from "@/app/_parts/peer";
 import { SESSION_COOKIES, sessionIn } from "@/app/_parts/session";
-import type { LetIn } from "@/operations/door/door";
+import type { LetIn } from "@/operations/access/door";
 
 /** How long a browser keeps the secret; whether it still holds is decided here. */
 const KEPT_S = 180 * 86_400;

@@ -4,7 +4,7 @@ import { Panel } from "@/ui/Panel";
 import { asked, door, NO_NAME } from "../../_parts/context";
 import { OwnerForm } from "../_parts/DoorForm";
 
-export const metadata: Metadata = { title: "Make an owner" };
+export const metadata: Metadata = { title: "Set up an owner" };
 
 export default async function OwnerPage() {
   const there = await door();
@@ -13,10 +13,10 @@ export default async function OwnerPage() {
   const { device } = await asked();
   return (
     <div className="narrow">
-      <h1>Make an owner</h1>
+      <h1>Set up an owner</h1>
       <p>
-        Until now whoever sits at this machine may do everything, and nobody else can reach it. With an owner, everybody
-        is asked who they are, here too; then phones can be let in, and other people, each with what they may do.
+        So far anyone at this computer can do everything, and nobody else can reach it. Once there is an owner everyone
+        has to sign in, here too; then you can add phones and other people, each with their own rights.
       </p>
       <Panel title="You">
         <OwnerForm device={device === NO_NAME ? "" : device} />

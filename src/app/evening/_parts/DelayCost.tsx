@@ -2,9 +2,9 @@
 
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
-import type { Delay } from "@/operations/readDelay";
+import type { Delay } from "@/operations/cases/queries/readDelay";
 import { Only } from "@/ui/shell/Only";
-import { percent } from "@/wording/chances";
+import { percent } from "@/wording/advice/chances";
 
 /** What it costs to leave a treatment for a day: reckoned when it is asked for. */
 export function DelayCost({ caseId }: { caseId: string }) {
@@ -14,19 +14,20 @@ export function DelayCost({ caseId }: { caseId: string }) {
     const answer = await fetch(`/cases/${caseId}/delay`, { redirect: "error" }).catch(() => null);
     setTold(answer?.ok ? ((await answer.json()) as Delay) : "failed");
   };
-  if (told === "asking") return <span className="d-block small">Reckoning …</span>;
-  if (told === "failed") return <span className="d-block small">It cannot be reckoned just now.</span>;
+  if (told === "asking") return <span className="d-block small">Working it out …</span>;
+  if (told === "failed")
+    return <span className="d-block small">It could not be worked out. Try again in a moment.</span>;
   if (told !== null)
     return (
       <span className="d-block small">
-        Clean looks after its plan: {percent(told.today)} likely when it is done tonight, {percent(told.tomorrow)}{" "}
+        Chance of clean looks after its plan: {percent(told.today)} if you treat tonight, {percent(told.tomorrow)}{" "}
         tomorrow.
       </span>
     );
   return (
     <Only right="read">
       <Button size="sm" variant="link" className="d-block p-0" onClick={() => void ask()}>
-        What does a day cost?
+        What does waiting a day cost?
       </Button>
     </Only>
   );

@@ -4,14 +4,14 @@ import Link from "next/link";
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { mixOf } from "@/core/evening/bath";
-import { chooseEvening, SET_UP_MINUTES, weightOf, LONGEST_MINUTES, MOST_DRYING } from "@/core/evening/choose";
-import { mustWait } from "@/core/evening/wait";
+import { mixOf } from "@/core/advice/evening/bath";
+import { chooseEvening, SET_UP_MINUTES, weightOf, LONGEST_MINUTES, MOST_DRYING } from "@/core/advice/evening/choose";
+import { mustWait } from "@/core/advice/evening/wait";
 import { timersAfter } from "@/core/acts/acts";
-import { groupBy } from "@/core/groupBy";
-import { isMix, type MixId } from "@/core/mixing/mixes";
-import { isWork } from "@/core/planning/doses";
-import type { EveningLine, EveningView } from "@/operations/readEvening";
+import { groupBy } from "@/core/shared/groupBy";
+import { isMix, type MixId } from "@/core/knowledge/mixes/mixes";
+import { isWork } from "@/core/advice/planning/doses";
+import type { EveningLine, EveningView } from "@/operations/sessions/queries/readEvening";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { Panel } from "@/ui/Panel";
 import {
@@ -22,14 +22,15 @@ import {
   waitSentence,
   waitsFor,
   type OutReason,
-} from "@/wording/evening";
-import { plannedInWords, sittingName } from "@/wording/acts";
-import { millilitres } from "@/wording/amounts";
+} from "@/wording/advice/evening";
+import { plannedInWords, sittingName } from "@/wording/names/acts";
+import { volumeIn } from "@/wording/units";
 import { dayAndYear, hoursInWords } from "@/wording/dates";
-import { pestName } from "@/wording/names";
+import { pestName } from "@/wording/names/names";
 import { DelayCost } from "./DelayCost";
 import { OwnTimer } from "./OwnTimer";
 import { useKept } from "./useKept";
+import { useUnits } from "@/ui/shell/Collection";
 
 const batchOf = ({ planned }: EveningLine) => (isWork(planned) ? planned.work : planned.mix);
 /** A fan and a place to dry is needed by whatever wets the plant. */
@@ -45,6 +46,7 @@ interface Props {
 
 /** An evening's work: what fits into its hours and its drying places, batch by batch, with everything that is mixed for it. */
 export function EveningPlan({ view, measuring, collection, clock }: Props) {
+  const units = useUnits();
   const [from, setFrom] = useState(clock);
   const [until, setUntil] = useKept("evening until", "22:00");
   const [pots, setPots] = useKept("evening drying", "12");
@@ -83,12 +85,15 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
           , {collection}, {dayAndYear(view.day)}
         </span>
       </h1>
-      {view.lines.length === 0 && <p className="fs-5">Nothing is due tonight, nor in the next two days.</p>}
+      {view.lines.length === 0 && <p className="fs-5">Nothing is due tonight or in the next two days.</p>}
       {view.lines.length > 0 && (
         <p className="fs-5" aria-live="polite">
           {chosen.length === 0
-            ? "Nothing fits into that."
-            : `${chosen.length === 1 ? "One plant" : `${chosen.length} plants`}, ${hoursInWords(plan.minutes)}, ${millilitres(batches.reduce((sum, { mixMl }) => sum + mixMl, 0))} in all: done by ${clockAfter(from, plan.minutes)}.`}
+            ? "Nothing fits in that time."
+            : `${chosen.length === 1 ? "One plant" : `${chosen.length} plants`}, ${hoursInWords(plan.minutes)}, ${volumeIn(
+                batches.reduce((sum, { mixMl }) => sum + mixMl, 0),
+                units,
+              )} in all: done by ${clockAfter(from, plan.minutes)}.`}
           {plan.left.length > 0 && ` ${waitsFor(plan.left)}`}
         </p>
       )}
@@ -99,9 +104,9 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
               {isMix(what) && <Amounts mix={what as MixId} totalMl={mixMl} measuring={measuring} />}
               {bath && (
                 <p className="mt-2">
-                  One bath of {millilitres(bath.bathMl)} for all that are dunked.{" "}
+                  One bath of {volumeIn(bath.bathMl, units)} for all the plants you dunk.{" "}
                   {bath.serves.length > 0 &&
-                    `What is left, strained, serves ${lines
+                    `What is left, strained, is enough for ${lines
                       .filter(({ stepId }) => bath.serves.includes(stepId))
                       .map(({ plant }) => plant.code)
                       .join(", ")}, the same evening.`}
@@ -116,20 +121,20 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
                         {line.plant.code} {line.plant.name}
                       </strong>
                       , {line.placeName}. {plannedInWords(line.planned)}, {line.minutes} min
-                      {line.volumeMl > 0 && `, ${millilitres(line.volumeMl)}`}, against {pestName(line.pest)}.
+                      {line.volumeMl > 0 && `, ${volumeIn(line.volumeMl, units)}`}, against {pestName(line.pest)}.
                       {line.daysLate < 0 && " Brought forward."}
                       <AfterClock line={line} from={from} minutes={plan.minutes} />
                     </span>
                     <Form.Select
                       size="sm"
                       className="no-print w-auto"
-                      aria-label={`Leave out ${line.plant.code}`}
+                      aria-label={`Skip ${line.plant.code}`}
                       value=""
                       onChange={(event) =>
                         setOut((all) => new Map([...all, [line.stepId, event.target.value as OutReason]]))
                       }
                     >
-                      <option value="">Leave out …</option>
+                      <option value="">Skip, because …</option>
                       {outReasons.map((reason) => (
                         <option key={reason} value={reason}>
                           {outReasonNames[reason]}
@@ -143,7 +148,7 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
                 className="btn btn-primary no-print"
                 href={`/sitting/${what}?steps=${lines.map(({ stepId }) => stepId).join(",")}`}
               >
-                Begin
+                Start
               </Link>
             </Panel>
           ))}
@@ -155,10 +160,10 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
               <Time id="evening-until" label="Until" value={until} onChange={setUntil} />
             </div>
             <Form.Group controlId="evening-pots" className="mb-2">
-              <Form.Label className="fw-semibold mb-1">Pots that can dry at once</Form.Label>
+              <Form.Label className="fw-semibold mb-1">Pots that can dry at the same time</Form.Label>
               <Form.Control inputMode="numeric" value={pots} onChange={(event) => setPots(event.target.value)} />
             </Form.Group>
-            <p className="small">Sprays go on with sun and lamps off: begin at dusk.</p>
+            <p className="small">Spray with sun and lamps off: start at dusk.</p>
             <div className="d-flex flex-wrap gap-2">
               <Button onClick={() => print()}>Print the sheet</Button>
               {(["A4", "letter"] as const).map((size) => (
@@ -184,17 +189,17 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
                 ? () => setOut((all) => new Map([...all].filter(([stepId]) => stepId !== line.stepId)))
                 : null
             }
-            label="Take it up"
+            label="Add it back"
             costs
           />
           <Aside
-            title="Could be brought forward"
+            title="Could be done early"
             lines={later}
             press={(line) => () => setForward((all) => toggle(all, line.stepId))}
             label="Tonight too"
           />
           <Aside
-            title="Must wait"
+            title="Has to wait"
             lines={waiting.flatMap(({ line, why }) => (why.length > 0 ? [line] : []))}
             told={(line) => mustWait(line, view.day).map(waitSentence).join("; ")}
           />

@@ -6,7 +6,7 @@ import Form from "react-bootstrap/Form";
 import { useTimerDeeds } from "@/app/_parts/timers/useTimers";
 import { timerIds, type TimerId } from "@/core/acts/timerIds";
 import { Panel } from "@/ui/Panel";
-import { offerInWords, offers } from "@/wording/timers";
+import { offerInWords, offers } from "@/wording/record/timers";
 
 const usualMinutes: Record<TimerId, number> = { soak: 20, contact: 10, rinse: 60, dark: 24 * 60, fan: 240, wait: 90 };
 
@@ -18,10 +18,10 @@ export function OwnTimer() {
   const minutes = Math.round(Number(typed));
   const good = minutes >= 1 && minutes <= 7 * 24 * 60;
   return (
-    <Panel title="A timer">
+    <Panel title="Set a timer">
       <div className="row gx-2">
         <Form.Group controlId="timer-what" className="col-7 mb-2">
-          <Form.Label className="fw-semibold mb-1">For what</Form.Label>
+          <Form.Label className="fw-semibold mb-1">What for</Form.Label>
           <Form.Select
             value={what}
             onChange={(event) => {

@@ -1,18 +1,18 @@
 import Link from "next/link";
-import { tallyKeys } from "@/core/ledger/tally";
-import type { LedgerView } from "@/operations/readLedger";
+import { tallyKeys } from "@/core/advice/ledger/tally";
+import type { LedgerView } from "@/operations/record/queries/readLedger";
 import { Panel } from "@/ui/Panel";
 import { dayCount } from "@/wording/dates";
-import { tallyName, tallyNames } from "@/wording/ledger";
-import { timeInWords } from "@/wording/walks";
+import { tallyName, tallyNames } from "@/wording/record/ledger";
+import { timeInWords } from "@/wording/names/walks";
 
 /** What was found, counted; each number opens the plants behind it. */
 export function Tally({ by, lines }: LedgerView) {
   const to = (key: string, what: "plants" | "finds") =>
     `/ledger/plants?by=${by}&key=${encodeURIComponent(key)}&what=${what}`;
   return (
-    <Panel title="What was found, and what it cost">
-      <nav className="d-flex flex-wrap gap-2 mb-2" aria-label="Counted by">
+    <Panel title="What was found, and what it took">
+      <nav className="d-flex flex-wrap gap-2 mb-2" aria-label="Count by">
         {tallyKeys.map((one) => (
           <Link
             key={one}
@@ -25,7 +25,7 @@ export function Tally({ by, lines }: LedgerView) {
         ))}
       </nav>
       {lines.length === 0 ? (
-        <p className="mb-0">Nothing is written down yet.</p>
+        <p className="mb-0">Nothing recorded yet.</p>
       ) : (
         <div className="table-responsive" tabIndex={0} role="region" aria-label={tallyNames[by]}>
           <table className="table mb-0">
@@ -34,8 +34,8 @@ export function Tally({ by, lines }: LedgerView) {
                 <th scope="col">{tallyNames[by].replace("By ", "").replace(/^./, (c) => c.toUpperCase())}</th>
                 <th scope="col">Plants</th>
                 <th scope="col">Finds</th>
-                <th scope="col">From coming to found</th>
-                <th scope="col">Took so far</th>
+                <th scope="col">Days until found</th>
+                <th scope="col">Time spent</th>
               </tr>
             </thead>
             <tbody>
@@ -55,8 +55,8 @@ export function Tally({ by, lines }: LedgerView) {
         </div>
       )}
       <p className="small mt-2 mb-0">
-        Days are the middle of those whose day of coming is written down. Minutes are estimated from what was done and
-        looked at while the case ran.
+        Days are the median of plants with a known arrival date. Time is estimated from what you did and looked at
+        during the case.
       </p>
     </Panel>
   );

@@ -1,14 +1,16 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { tallyKeys } from "@/core/ledger/tally";
-import { readLedgerPlants } from "@/operations/readLedger";
+import { tallyKeys } from "@/core/advice/ledger/tally";
+import { readLedgerPlants } from "@/operations/record/queries/readLedger";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
 import { dayAndYear } from "@/wording/dates";
-import { tallyName, tallyNames } from "@/wording/ledger";
-import { pestNames } from "@/wording/names";
+import { tallyName, tallyNames } from "@/wording/record/ledger";
+import { pestNames } from "@/wording/names/names";
 import { currentContext } from "../../_parts/context";
+import { AsOf } from "../../_parts/AsOf";
+import { cachedView } from "../../_parts/cachedView";
 
 export const metadata: Metadata = { title: "Plants of the ledger" };
 
@@ -16,10 +18,15 @@ type Asked = Promise<{ by?: string | string[]; key?: string | string[]; what?: s
 
 export default async function LedgerPlantsPage({ searchParams }: { searchParams: Asked }) {
   const asked = await searchParams;
+  const context = await currentContext();
   const by = tallyKeys.find((one) => one === asked.by);
+  const finds = asked.what === "finds";
+  const { key } = asked;
   const view =
-    by && typeof asked.key === "string"
-      ? await readLedgerPlants(await currentContext(), by, asked.key, asked.what === "finds")
+    by && typeof key === "string"
+      ? await cachedView(context, `ledger plants ${by} ${key} ${finds}`, () =>
+          readLedgerPlants(context, by, key, finds),
+        )
       : null;
   if (!by || !view) notFound();
   const { line, plants } = view;
@@ -29,6 +36,7 @@ export default async function LedgerPlantsPage({ searchParams }: { searchParams:
         <Link href={`/ledger?by=${by}`}>Ledger: {tallyNames[by].toLowerCase()}</Link>
       </p>
       <h1>{tallyName(by, line.key, line.name)}</h1>
+      <AsOf />
       <Panel title={`${asked.what === "finds" ? "Found" : "Plants"}: ${plants.length}`}>
         <ul className="list-group list-group-flush">
           {plants.map(({ card, finds }) => (

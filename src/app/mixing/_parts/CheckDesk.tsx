@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import Form from "react-bootstrap/Form";
-import { labelled, type Bottle } from "@/core/household/bottles";
+import { labelled, type Bottle } from "@/core/knowledge/household/bottles";
 import {
   amountMeasures,
   checkedRemedies,
@@ -13,20 +13,24 @@ import {
   type AmountMeasure,
   type CheckedRemedy,
   type VesselMeasure,
-} from "@/core/mixing/check";
-import type { RemedyId } from "@/core/remedies/remedies";
+} from "@/core/knowledge/mixes/check";
+import type { RemedyId } from "@/core/knowledge/remedies/remedies";
 import { Panel } from "@/ui/Panel";
-import { measureNames, millilitres, ofUsualInWords, strengthInWords, strengthVerdicts } from "@/wording/amounts";
+import { measureNames, ofUsualInWords, strengthInWords, strengthVerdicts } from "@/wording/amounts";
 import { mL } from "@/core/units/volume";
-import { percent } from "@/wording/chances";
-import { remedyNames } from "@/wording/names";
-import { NumberBox, read } from "./NumberBox";
+import { percent } from "@/wording/advice/chances";
+import { remedyNames } from "@/wording/names/names";
+import { NumberBox, read, readVolume, volumeRange, volumeTyped } from "./NumberBox";
+import { useUnits } from "@/ui/shell/Collection";
+import { volumeIn } from "@/wording/units";
+import { unitOf } from "@/ui/fields/QuantityField";
 
 const MOST = 100_000;
 const beside: readonly RemedyId[] = ["soap", "oil", "neem", "alcohol", "spinosad", "pyrethrins", "sulphur"];
 
 /** What somebody has put together, from the other side: how strong it is and what that does. Nothing is written down here. */
 export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number; bottles: readonly Bottle[] }) {
+  const units = useUnits();
   const [remedy, setRemedy] = useState<CheckedRemedy>("neem");
   const [amount, setAmount] = useState("2");
   const [measure, setMeasure] = useState<AmountMeasure>("drop");
@@ -50,7 +54,7 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
   return (
     <div className="row gx-3">
       <div className="col-lg-5">
-        <Panel title="What is in my can?">
+        <Panel title="Check what is in your bottle">
           <Choice
             id="check-remedy"
             label="What you put in"
@@ -62,11 +66,11 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
             <div className="col-5">
               <NumberBox
                 id="check-amount"
-                label="So much"
+                label="Amount"
                 value={amount}
                 onChange={setAmount}
                 wrong={typedAmount === null}
-                right="Write a number above 0."
+                right="Enter a number above 0."
               />
             </div>
             <div className="col-7">
@@ -85,13 +89,13 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
                 value={into}
                 onChange={setInto}
                 wrong={typedInto === null}
-                right="Write a number above 0."
+                right="Enter a number above 0."
               />
             </div>
             <div className="col-7">
               <Choice
                 id="check-into-measure"
-                label="of these, all in all"
+                label="total volume"
                 value={intoMeasure}
                 choose={(one) => setIntoMeasure(one as VesselMeasure)}
                 options={vesselMeasures.map((id) => [id, measureNames[id][1]])}
@@ -101,26 +105,26 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
           {measure === "drop" && (
             <NumberBox
               id="check-drops"
-              label="Drops in 1 mL of your dropper"
+              label="Drops per mL of your dropper"
               value={drops}
               onChange={setDrops}
               wrong={dropsInMl === null}
-              right="Write a number from 5 to 60. Count them into a syringe."
+              right="Enter a number from 5 to 60. Count the drops into a syringe."
             />
           )}
           {remedy === "alcohol" && (
             <NumberBox
               id="check-bottle"
-              label="The bottle it came from, % alcohol"
+              label="Bottle strength, % alcohol"
               value={bottle}
               onChange={setBottle}
               wrong={percentOf === null}
-              right="Without it nothing can be said. It stands on the bottle."
+              right="Needed for an answer. It is printed on the bottle."
             />
           )}
           <Choice
             id="check-other"
-            label="And in the same can"
+            label="Also in the same bottle"
             value={other}
             choose={(one) => setOther(one as RemedyId | "")}
             options={[["", "nothing else"], ...beside.map((id) => [id, remedyNames[id]] as const)]}
@@ -130,12 +134,14 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
       <div className="col-lg-7">
         <Panel title="What it is">
           <div aria-live="polite">
-            {told === null && <p>Fill in the numbers, and the answer stands here.</p>}
+            {told === null && <p>Fill in the numbers to see the answer.</p>}
             {told?.code === "bottle_unknown" && (
-              <p className="fw-semibold">Of a bottle of unknown strength nothing can be said. Look at its label.</p>
+              <p className="fw-semibold">Nothing can be said about a bottle of unknown strength. Check its label.</p>
             )}
             {told?.code === "more_than_all" && (
-              <p className="fw-semibold">That is more than the whole. The second number is all of it, water and all.</p>
+              <p className="fw-semibold">
+                That is more than the total. The second number is everything together, water included.
+              </p>
             )}
             {told?.code === "ok" && (
               <>
@@ -146,24 +152,24 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
                   {strengthVerdicts[told.verdict]}
                 </p>
                 <p className="mb-2">
-                  {millilitres(told.amountMl)} in {millilitres(told.totalMl)}, which is {millilitres(told.perLitreMl)}{" "}
-                  in a litre. Of what the usual strength does to an animal it touches, this does about{" "}
-                  {percent(Math.min(1, told.potency))}.
+                  {volumeIn(told.amountMl, units)} in {volumeIn(told.totalMl, units)}, which is{" "}
+                  {volumeIn(told.perLitreMl, units)} per litre. Compared with the usual strength, its effect on an
+                  animal it touches is about {percent(Math.min(1, told.potency))}.
                 </p>
               </>
             )}
             {other !== "" && (
               <p className="fw-semibold mb-2">
                 {mayShareCan(remedy, other)
-                  ? `${remedyNames[other]} may go into the same can, a few drops to a teaspoon.`
-                  : `Not in one can with ${remedyNames[other].toLowerCase()}: put them on days apart.`}
+                  ? `${remedyNames[other]} can go in the same bottle, from a few drops up to a teaspoon.`
+                  : `Do not combine with ${remedyNames[other].toLowerCase()} in one bottle: use them on different days.`}
               </p>
             )}
           </div>
           <p className="small mb-0">
-            Bleach goes together with nothing: not with alcohol, vinegar, ammonia or peroxide. What a strength does is
-            our own estimate. Alcohol and water shrink when they are mixed: 95 % cut to 70 % comes out about 1½ per cent
-            stronger than reckoned.
+            Never mix bleach with anything: not alcohol, vinegar, ammonia or peroxide. The effect of a strength is our
+            own estimate. Alcohol and water shrink when mixed: 95 % cut to 70 % comes out about 1½ per cent stronger
+            than calculated.
           </p>
         </Panel>
         <LabelRate />
@@ -174,23 +180,24 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
 
 /** "My bottle says 9 mL a quart": the same in a litre, and for any volume. */
 function LabelRate() {
+  const units = useUnits();
   const [amount, setAmount] = useState("9");
   const [measure, setMeasure] = useState<AmountMeasure>("millilitre");
   const [per, setPer] = useState<VesselMeasure>("usQuart");
-  const [wanted, setWanted] = useState("500");
-  const [typed, total] = [read(amount, 0.001, MOST), read(wanted, 1, 20_000)];
+  const [wanted, setWanted] = useState(volumeTyped(500, units));
+  const [typed, total] = [read(amount, 0.001, MOST), readVolume(wanted, units)];
   const rate = typed === null ? null : perLitreOf(typed, measure, 1, per);
   return (
-    <Panel title="What my label says">
+    <Panel title="Convert a label rate">
       <div className="row gx-2">
         <div className="col-6 col-md-3">
           <NumberBox
             id="rate-amount"
-            label="So much"
+            label="Amount"
             value={amount}
             onChange={setAmount}
             wrong={typed === null}
-            right="Write a number above 0."
+            right="Enter a number above 0."
           />
         </div>
         <div className="col-6 col-md-3">
@@ -205,7 +212,7 @@ function LabelRate() {
         <div className="col-6 col-md-3">
           <Choice
             id="rate-per"
-            label="in one"
+            label="per"
             value={per}
             choose={(one) => setPer(one as VesselMeasure)}
             options={vesselMeasures.map((id) => [id, measureNames[id][0]])}
@@ -214,18 +221,18 @@ function LabelRate() {
         <div className="col-6 col-md-3">
           <NumberBox
             id="rate-wanted"
-            label="I want, mL"
+            label={`I want, ${unitOf("volume", units)}`}
             value={wanted}
             onChange={setWanted}
             wrong={total === null}
-            right="Write a number from 1 to 20000."
+            right={volumeRange(units)}
           />
         </div>
       </div>
       {rate !== null && total !== null && (
         <p className="mb-0">
-          That is {millilitres(rate)} in a litre. For {millilitres(total)} take{" "}
-          <strong>{millilitres(mL((rate * total) / 1000))}</strong>, and fill up with water.
+          That is {volumeIn(rate, "metric")} per litre. For {volumeIn(total, units)} take{" "}
+          <strong>{volumeIn(mL((rate * total) / 1000), units)}</strong>, and fill up with water.
         </p>
       )}
     </Panel>

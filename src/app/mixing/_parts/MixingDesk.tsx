@@ -4,18 +4,18 @@ import { useState } from "react";
 import Link from "next/link";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { isKeptOut, type Home } from "@/core/household/household";
-import { mixes, mixesOf, type MixId } from "@/core/mixing/mixes";
-import { remedyIds, type RemedyId } from "@/core/remedies/remedies";
+import { isKeptOut, type Home } from "@/core/knowledge/household/household";
+import { mixes, mixesOf, type MixId } from "@/core/knowledge/mixes/mixes";
+import { remedyIds, type RemedyId } from "@/core/knowledge/remedies/remedies";
 import { spoonSets, type SpoonSet } from "@/core/units/spoons";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { Cautions } from "@/ui/Cautions";
 import { Panel } from "@/ui/Panel";
-import { NumberBox, read } from "./NumberBox";
-import { mixNames, remedyNames } from "@/wording/names";
-import { spoonSetNames } from "@/wording/settings";
-
-const LARGEST_ML = 20_000;
+import { NumberBox, read, readVolume, volumeRange, volumeTyped } from "./NumberBox";
+import { mixNames, remedyNames } from "@/wording/names/names";
+import { spoonSetNames } from "@/wording/names/settings";
+import { unitOf } from "@/ui/fields/QuantityField";
+import { measureMl } from "@/core/units/volume";
 
 /** A mix and a volume give the amounts to measure; nothing is written down here. */
 export function MixingDesk({
@@ -28,13 +28,16 @@ export function MixingDesk({
   /** What it opens with, where a label or a link says so. */
   asked: { readonly mix: MixId | null; readonly ml: number | null };
 }) {
+  const { units } = measuring;
   const usual = remedyIds.find((id) => !isKeptOut(id, home, { sensitivities: [] })) ?? "soap";
   const [remedy, setRemedy] = useState<RemedyId>(asked.mix ? mixes[asked.mix].remedy : usual);
   const [mix, setMix] = useState<MixId>(asked.mix ?? mixesOf(remedy)[0]!);
-  const [volume, setVolume] = useState(String(asked.ml ?? 500));
+  const [volume, setVolume] = useState(
+    volumeTyped(asked.ml ?? (units === "us" ? 16 * measureMl.usFluidOunce : 500), units),
+  );
   const [percent, setPercent] = useState(String(measuring.alcoholPercent));
   const [spoons, setSpoons] = useState<SpoonSet>(measuring.spoons);
-  const totalMl = read(volume, 1, LARGEST_ML);
+  const totalMl = readVolume(volume, units);
   const alcoholPercent = read(percent, 1, 100);
   const allowed = remedyIds.filter((id) => !isKeptOut(id, home, { sensitivities: [] }));
   const choose = (next: RemedyId) => {
@@ -44,7 +47,7 @@ export function MixingDesk({
   return (
     <div className="row gx-3">
       <div className="col-lg-5">
-        <Panel title="What and how much">
+        <Panel title="Mix a remedy">
           <Form.Group className="mb-3" controlId="mixing-remedy">
             <Form.Label className="fw-semibold mb-1">Remedy</Form.Label>
             <Form.Select value={remedy} onChange={(event) => choose(event.target.value as RemedyId)}>
@@ -67,11 +70,11 @@ export function MixingDesk({
           </Form.Group>
           <NumberBox
             id="mixing-volume"
-            label="Finished mix, mL"
+            label={`Amount to make, ${unitOf("volume", units)}`}
             value={volume}
             onChange={setVolume}
             wrong={totalMl === null}
-            right={`Write a number from 1 to ${LARGEST_ML}.`}
+            right={volumeRange(units)}
           />
           {remedy === "alcohol" && (
             <NumberBox
@@ -80,11 +83,11 @@ export function MixingDesk({
               value={percent}
               onChange={setPercent}
               wrong={alcoholPercent === null}
-              right="Write a number from 1 to 100."
+              right="Enter a number from 1 to 100."
             />
           )}
           <Form.Group controlId="mixing-spoons">
-            <Form.Label className="fw-semibold mb-1">Measured with</Form.Label>
+            <Form.Label className="fw-semibold mb-1">Measure with</Form.Label>
             <Form.Select value={spoons} onChange={(event) => setSpoons(event.target.value as SpoonSet)}>
               {spoonSets.map((id) => (
                 <option key={id} value={id}>
@@ -98,7 +101,7 @@ export function MixingDesk({
       <div className="col-lg-7">
         <Panel title={mixNames[mix]}>
           {totalMl === null || alcoholPercent === null ? (
-            <p className="mb-0">Fill in the numbers, and the amounts stand here.</p>
+            <p className="mb-0">Fill in the numbers to see the amounts.</p>
           ) : (
             <>
               <Cautions mix={mix} />
@@ -108,7 +111,7 @@ export function MixingDesk({
                   Half of it
                 </Button>
                 <Link className="btn btn-outline-primary" href={`/mixing/label?mix=${mix}&ml=${totalMl}`}>
-                  Labels for the bottle
+                  Print bottle labels
                 </Link>
               </div>
             </>

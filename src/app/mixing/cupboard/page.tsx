@@ -1,18 +1,20 @@
 import type { Metadata } from "next";
 import Link from "next/link";
+import { AsOf } from "@/app/_parts/AsOf";
 import { currentContext } from "@/app/_parts/context";
-import type { Day } from "@/core/climate/days";
-import { inUse } from "@/core/household/bottles";
-import { datesOf, type Lasting, type Level } from "@/core/household/cupboard";
-import { homeObjections } from "@/core/household/household";
-import { groupOf } from "@/core/household/products";
-import { readCupboard } from "@/operations/readCupboard";
+import type { Day } from "@/core/shared/days";
+import { inUse } from "@/core/knowledge/household/bottles";
+import { datesOf, type Lasting, type Level } from "@/core/advice/household/cupboard";
+import { homeObjections } from "@/core/knowledge/household/household";
+import { groupOf } from "@/core/knowledge/household/products";
+import { readCupboard } from "@/operations/household/queries/readCupboard";
 import { Panel } from "@/ui/Panel";
-import { millilitres } from "@/wording/amounts";
-import { shortObjections } from "@/wording/cautions";
+import { rateIn, volumeIn, type Units } from "@/wording/units";
+import { shortObjections } from "@/wording/advice/cautions";
 import { dayAndYear, dayCount, dayInWords } from "@/wording/dates";
-import { activeNames, allowedNames } from "@/wording/household";
-import { pestNames } from "@/wording/names";
+import { activeNames, allowedNames } from "@/wording/names/household";
+import { pestNames } from "@/wording/names/names";
+import { cachedView } from "@/app/_parts/cachedView";
 
 export const metadata: Metadata = { title: "Cupboard" };
 
@@ -20,7 +22,9 @@ export const metadata: Metadata = { title: "Cupboard" };
 export default async function CupboardPage() {
   const context = await currentContext();
   const { collection } = context;
-  const { day, levels, lasting, yearCost, caseCosts } = await readCupboard(context);
+  const { day, levels, lasting, yearCost, caseCosts } = await cachedView(context, "cupboard", () =>
+    readCupboard(context),
+  );
   const there = levels.filter(({ bottle }) => bottle.emptiedOn === null);
   const empty = levels.filter(({ bottle }) => bottle.emptiedOn !== null);
   const home = { ...collection, bottles: inUse(collection.bottles) };
@@ -29,26 +33,27 @@ export default async function CupboardPage() {
       <div className="d-flex flex-wrap gap-2 align-items-baseline justify-content-between">
         <h1>Cupboard</h1>
         <Link className="btn btn-primary" href="/mixing/cupboard/new">
-          A bottle more
+          Add a bottle
         </Link>
       </div>
+      <AsOf />
       <p>
-        What a label says goes before every recipe and every interval here. Some ingredients are proposed only once a
-        bottle of them stands in this list.
+        The label comes before every recipe and interval here. Some ingredients are only suggested once you have added a
+        bottle of them.
       </p>
       <div className="row gx-3">
         <div className="col-lg-8">
-          {there.length === 0 && <p>Nothing is written down yet.</p>}
+          {there.length === 0 && <p>Nothing recorded yet.</p>}
           <div className="row gx-3">
             {there.map((level) => (
               <div className="col-md-6" key={level.bottle.id}>
                 <Panel title={<Link href={`/mixing/cupboard/${level.bottle.id}`}>{level.bottle.name}</Link>}>
-                  <BottleLines level={level} today={day} />
+                  <BottleLines units={collection.units} level={level} today={day} />
                   {homeObjections(level.bottle.active, home, { sensitivities: [] })
                     .filter(({ level: how }) => how === "refuse")
                     .map(({ code }) => (
                       <p key={code} className="text-danger-emphasis fw-semibold mb-0">
-                        Not proposed: {shortObjections[code]}.
+                        Not suggested: {shortObjections[code]}.
                       </p>
                     ))}
                 </Panel>
@@ -57,7 +62,7 @@ export default async function CupboardPage() {
           </div>
           {empty.length > 0 && (
             <details className="mb-3">
-              <summary>Empty ones ({empty.length})</summary>
+              <summary>Finished bottles ({empty.length})</summary>
               <ul>
                 {empty.map(({ bottle }) => (
                   <li key={bottle.id}>
@@ -70,19 +75,19 @@ export default async function CupboardPage() {
           )}
         </div>
         <div className="col-lg-4">
-          <Panel title="Will it do?">
-            {lasting.length === 0 && <p className="mb-0">No plan asks for anything that is measured out.</p>}
+          <Panel title="Is there enough?">
+            {lasting.length === 0 && <p className="mb-0">No plan needs anything measured out.</p>}
             <ul className="mb-0 ps-3">
               {lasting.map((line) => (
                 <li key={line.active} className={line.shortOn ? "fw-semibold" : undefined}>
-                  {lastingSentence(line)}
+                  {lastingSentence(line, collection.units)}
                 </li>
               ))}
             </ul>
           </Panel>
           {(yearCost > 0 || caseCosts.length > 0) && (
-            <Panel title="What it cost, in your money">
-              <p className="mb-2">{yearCost.toFixed(2)} within a year, of what was written down.</p>
+            <Panel title="Cost">
+              <p className="mb-2">{yearCost.toFixed(2)} within a year, from what was recorded.</p>
               <ul className="mb-0 ps-3">
                 {caseCosts.map(({ caseId, plant, pest, cost }) => (
                   <li key={caseId}>
@@ -102,19 +107,20 @@ export default async function CupboardPage() {
 }
 
 /** What is to be bought, and by when. */
-function lastingSentence({ active, neededMl, leftMl, shortOn, missingMl }: Lasting): string {
+function lastingSentence({ active, neededMl, leftMl, shortOn, missingMl }: Lasting, units: Units): string {
   const name = activeNames[active];
-  if (leftMl === null) return `${name}: ${millilitres(neededMl)} planned; how much is left is not known.`;
-  if (!shortOn) return `${name}: ${millilitres(neededMl)} planned, ${millilitres(leftMl)} left: it will do.`;
-  return `${name}: buy ${millilitres(missingMl)} by ${dayInWords(shortOn)} (${millilitres(neededMl)} planned, ${millilitres(leftMl)} left).`;
+  if (leftMl === null) return `${name}: ${volumeIn(neededMl, units)} planned; how much is left is not known.`;
+  if (!shortOn)
+    return `${name}: ${volumeIn(neededMl, units)} planned, ${volumeIn(leftMl, units)} left: that is enough.`;
+  return `${name}: buy ${volumeIn(missingMl, units)} by ${dayInWords(shortOn)} (${volumeIn(neededMl, units)} planned, ${volumeIn(leftMl, units)} left).`;
 }
 
-function BottleLines({ level, today }: { level: Level; today: Day }) {
+function BottleLines({ level, today, units }: { level: Level; today: Day; units: Units }) {
   const { bottle, usedMl, leftMl } = level;
   const { active, percent, perLitre, unit, everyDays, mostTimes, allowed, openedOn, bestBefore } = bottle;
   const group = groupOf(active);
   const says = [
-    perLitre !== null && `${perLitre} ${unit} in a litre`,
+    perLitre !== null && (unit === "mL" ? rateIn(perLitre, units) : `${perLitre} ${unit} per litre`),
     everyDays !== null && `not again before ${dayCount(everyDays)}`,
     mostTimes !== null && `at most ${mostTimes} times a season`,
   ].filter(Boolean);
@@ -126,21 +132,21 @@ function BottleLines({ level, today }: { level: Level; today: Day }) {
         {percent !== null && ` ${percent} %`}
         {group && `, IRAC group ${group}`}.
       </p>
-      <p className="mb-1">{says.length > 0 ? `Label: ${says.join(", ")}.` : "Of the label nothing is written down."}</p>
+      <p className="mb-1">{says.length > 0 ? `Label: ${says.join(", ")}.` : "No label on record."}</p>
       <p className="mb-1">
         {allowed.length > 0
           ? `Allowed: ${allowed.map((one) => allowedNames[one].toLowerCase()).join(", ")}.`
-          : "Allowed nowhere."}
+          : "Not allowed anywhere."}
       </p>
       <p className="mb-1">
         {openedOn ? `Opened ${dayInWords(openedOn)}` : "Not opened"}
-        {usedMl > 0 && `, ${millilitres(usedMl)} used since`}
-        {leftMl !== null && `, ${millilitres(leftMl)} left`}.
+        {usedMl > 0 && `, ${volumeIn(usedMl, units)} used since`}
+        {leftMl !== null && `, ${volumeIn(leftMl, units)} left`}.
       </p>
       {bestBefore && (
         <p className={dates ? "text-danger-emphasis fw-semibold mb-1" : "mb-1"}>
           {dates === "over"
-            ? `Past its day, ${dayAndYear(bestBefore)}: ${active === "neem" ? "old neem does little. " : ""}Use a fresh one.`
+            ? `Past its best-before date, ${dayAndYear(bestBefore)}: ${active === "neem" ? "old neem does little. " : ""}Use a fresh one.`
             : `Best before ${dayAndYear(bestBefore)}.`}
         </p>
       )}

@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { currentContext } from "@/app/_parts/context";
 import { wallTimeIn } from "@/zones";
-import { isMix, mixes, pour } from "@/core/mixing/mixes";
-import { labelled } from "@/core/household/bottles";
+import { isMix, mixes, pour } from "@/core/knowledge/mixes/mixes";
+import { labelled } from "@/core/knowledge/household/bottles";
 import { mL } from "@/core/units/volume";
 import { Labels } from "./_parts/Labels";
 

@@ -1,5 +1,5 @@
 import { currentContext } from "@/app/_parts/context";
-import { readPhoto } from "@/operations/readPhoto";
+import { readPhoto } from "@/operations/looks/queries/readPhoto";
 
 /** A photo as it is kept. It never changes, but may be struck out: only this browser keeps it, for a while. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {

@@ -1,41 +1,43 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { genusIn } from "@/core/plants/genusIn";
+import { genusIn } from "@/core/knowledge/plants/genusIn";
 import { Strike } from "@/app/_parts/Strike";
-import { aheadOf } from "@/core/case/ahead";
-import { unnamedOn } from "@/core/case/unnamed";
-import { habitsOf } from "@/core/programmes/returns";
-import { atRiskSince } from "@/core/programmes/watch";
-import { standing } from "@/core/facts/facts";
-import { AsOf } from "@/ui/AsOf";
+import { actPreviewOf } from "@/core/advice/aftercare/actPreview";
+import { unnamedOn } from "@/core/advice/unnamed/unnamed";
+import { habitsOf } from "@/core/schedule/programmes/returns";
+import { atRiskSince } from "@/core/schedule/programmes/watch";
+import { standing } from "@/core/record/facts/facts";
+import { AsOf } from "@/app/_parts/AsOf";
 import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
-import { readBorne } from "@/operations/readBorne";
-import { borneSentence } from "@/wording/afterwards";
-import { keptBeside } from "@/app/_parts/kept";
+import { readTolerance } from "@/operations/plants/queries/readTolerance";
+import { borneSentence } from "@/wording/advice/phytotoxicity";
+import { cachedBeside } from "@/app/_parts/pageCache";
 import { NotRead } from "@/ui/NotRead";
-import { aheadNames } from "@/wording/ahead";
+import { aheadNames } from "@/wording/advice/actPreview";
 import { dayInWords, dayAndYear, fromToday } from "@/wording/dates";
-import { growthFormNames, pestNames, sensitivityNames, sourceNames } from "@/wording/names";
-import { programmeNames } from "@/wording/programmes";
-import { habitSentence } from "@/wording/rooms";
-import { helpersSentence } from "@/wording/helpers";
-import { stateInWords } from "@/wording/states";
-import { warmthInWords } from "@/wording/warmth";
+import { growthFormNames, pestNames, sensitivityNames, sourceNames } from "@/wording/names/names";
+import { programmeNames } from "@/wording/names/programmes";
+import { habitSentence } from "@/wording/advice/seasons";
+import { helpersSentence } from "@/wording/names/naturalEnemies";
+import { stateInWords } from "@/wording/names/states";
+import { warmthInWords } from "@/wording/names/warmth";
 import { AddPhoto } from "./_parts/AddPhoto";
 import { Arriving } from "./_parts/Arriving";
 import { Carries } from "./_parts/Carries";
 import { ArchiveButton } from "./_parts/ArchiveButton";
 import { Photos } from "./_parts/Photos";
 import { plantOf } from "./_parts/plantOf";
+import { widthIn } from "@/wording/units";
 
 export const metadata: Metadata = { title: "Plant" };
 
 export default async function PlantPage({ params }: { params: Promise<{ id: string }> }) {
-  const { context, view, asOf, today } = await plantOf(params);
+  const { context, view, today } = await plantOf(params);
   const { plant, card, place, record, verdicts } = view;
+  const { units } = context.collection;
   const archived = plant.archivedAt !== null;
   const { apart } = card;
   const lastLook = standing(record.inspections).at(-1);
@@ -43,10 +45,10 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
   const beside = record.exposures.at(-1);
   const helpersInWords = view.on.bearer.helpers && helpersSentence(view.on.bearer.helpers, today);
   const open = unnamedOn(record.looks);
-  const borne = await keptBeside(`${context.collection.id} borne ${plant.genus}`, () =>
-    readBorne(context, plant.genus),
+  const borne = await cachedBeside(`${context.collection.id} borne ${plant.genus}`, () =>
+    readTolerance(context, plant.genus),
   );
-  const ahead = aheadOf(record.acts, today);
+  const ahead = actPreviewOf(record.acts, today);
   const facts = {
     look: record.looks,
     act: record.acts,
@@ -59,7 +61,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
   };
   return (
     <>
-      <AsOf at={asOf} timeZone={context.collection.timeZone} />
+      <AsOf />
       <div className="d-flex flex-wrap gap-3 align-items-center mb-3">
         <Flower state={card.state} petals={card.petals} apart={card.apart} size="large" silent />
         <div className="plant-line-text">
@@ -87,7 +89,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               </Link>
             )}
             <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/act`}>
-              Write down an act
+              Record a treatment
             </Link>
             <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/move`}>
               {apart ? "Bring back" : "Move"}
@@ -107,8 +109,8 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               )}
               {open && (
                 <li className="fw-semibold">
-                  <Link href={`/plants/${plant.id}/unnamed`}>Signs without a name</Link> since {dayInWords(open.since)}:
-                  what to do until they have one.
+                  <Link href={`/plants/${plant.id}/unnamed`}>Signs not named yet</Link> since {dayInWords(open.since)}:
+                  what to do until they are named.
                 </li>
               )}
               {view.open.map(({ found, plan }) => (
@@ -123,7 +125,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               </li>
               {verdicts.guard.until && (
                 <li>
-                  It was called clear and is guarded until {dayInWords(verdicts.guard.until)}: what was missed shows
+                  It was called clear and is watched until {dayInWords(verdicts.guard.until)}: anything missed shows
                   within that time.
                 </li>
               )}
@@ -132,10 +134,10 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               ))}
               {atRisk && (
                 <li>
-                  It is at risk: what it may carry stands below
+                  It is at risk: see below what it may carry
                   {beside && (
                     <>
-                      ; it stood by <Link href={`/plants/${beside.sourcePlantId}`}>{beside.sourceCode}</Link> when{" "}
+                      ; it was next to <Link href={`/plants/${beside.sourcePlantId}`}>{beside.sourceCode}</Link> when{" "}
                       {pestNames[beside.pest].toLowerCase()} were found
                     </>
                   )}
@@ -145,7 +147,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
             </ul>
           </Panel>
           {!archived && ahead.length > 0 && (
-            <Panel title="What follows from what was done">
+            <Panel title="What follows from your treatments">
               <ol className="ahead mb-0">
                 {ahead.map(({ what, on }) => (
                   <li key={what}>
@@ -169,19 +171,19 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
             <dl className="row mb-0">
               <dt className="col-5">Place</dt>
               <dd className="col-7">
-                <Link href={`/benches/places/${place.id}`}>{place.name}</Link>, {warmthInWords(place.meanC)}
+                <Link href={`/benches/places/${place.id}`}>{place.name}</Link>, {warmthInWords(place.meanC, units)}
               </dd>
               <dt className="col-5">Growth form</dt>
               <dd className="col-7">{growthFormNames[plant.growthForm]}</dd>
               <dt className="col-5">Genus</dt>
               <dd className="col-7">
-                {plant.genus || "not given"}
-                {genusIn(plant.genus)?.uncertain && " (the table is not certain of this kind: test one leaf)"}
+                {plant.genus || "not recorded"}
+                {genusIn(plant.genus)?.uncertain && " (we are not certain about this genus: test one leaf)"}
               </dd>
               <dt className="col-5">Pot</dt>
-              <dd className="col-7">{plant.potCm} cm</dd>
+              <dd className="col-7">{widthIn(plant.potCm, units)}</dd>
               <dt className="col-5">Acquired</dt>
-              <dd className="col-7">{plant.acquiredOn ? dayAndYear(plant.acquiredOn) : "not given"}</dd>
+              <dd className="col-7">{plant.acquiredOn ? dayAndYear(plant.acquiredOn) : "not recorded"}</dd>
               {view.mother ? (
                 <>
                   <dt className="col-5">Cut from</dt>
@@ -194,12 +196,12 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               ) : (
                 <>
                   <dt className="col-5">Seller</dt>
-                  <dd className="col-7">{plant.seller || "not given"}</dd>
+                  <dd className="col-7">{plant.seller || "not recorded"}</dd>
                 </>
               )}
               {view.cuttings.length > 0 && (
                 <>
-                  <dt className="col-5">Cut from it</dt>
+                  <dt className="col-5">Cuttings from it</dt>
                   <dd className="col-7">
                     <ul className="list-unstyled mb-0">
                       {view.cuttings.map(({ id, code, name }) => (
@@ -215,11 +217,11 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               )}
               {helpersInWords && (
                 <>
-                  <dt className="col-5">Helpful animals</dt>
+                  <dt className="col-5">Beneficials</dt>
                   <dd className="col-7">{helpersInWords}</dd>
                 </>
               )}
-              {!borne && <NotRead what="What others of its kind have borne" />}
+              {!borne && <NotRead what="How others of its kind reacted" />}
               {borne && borne.length > 0 && (
                 <>
                   <dt className="col-5">Its kind here</dt>
@@ -253,13 +255,16 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               </p>
             )}
             <p className="mb-2">
-              <Link href={`/plants/${plant.id}/reaction`}>How it bore a treatment</Link>
+              <Link href={`/plants/${plant.id}/reaction`}>How it reacted to a treatment</Link>
             </p>
             <ArchiveButton plantId={plant.id} archived={archived} />
           </Panel>
           {lastLook && (
             <Panel title="Photos">
               <AddPhoto lookId={lastLook.id} day={dayInWords(lastLook.day)} about={`${plant.code} ${plant.name}`} />
+              <p>
+                <Link href={`/plants/${plant.id}/photos`}>Then and now: the same leaf again</Link>
+              </p>
               <Photos photos={view.photos} looks={record.looks} />
             </Panel>
           )}
@@ -267,7 +272,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
         <div className="col-lg-7">
           <Panel title="Record">
             <RecordLine
-              entries={recordEntries("plant", facts, { places: view.places })}
+              entries={recordEntries("plant", facts, { places: view.places, units })}
               strike={(entry) => <Strike entry={entry} />}
             />
           </Panel>

@@ -5,21 +5,22 @@ import { useEffect } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { addPlantAction, editPlantAction } from "@/app/_parts/actions";
-import { addPlant, editPlant } from "@/core/facts/deeds";
-import type { Plant } from "@/core/facts/descriptions";
-import { isDay, type Day } from "@/core/climate/days";
-import { genera } from "@/core/plants/genera";
-import { genusIn } from "@/core/plants/genusIn";
-import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
-import { sensitivitiesOf } from "@/core/plants/care";
-import { sensitivities, type Sensitivity } from "@/core/plants/sensitivities";
-import { keptIds, type KeptId } from "@/core/plants/kept";
-import { USUAL_WORTH, worths, type Worth } from "@/core/plants/worth";
+import { addPlant, editPlant } from "@/core/record/facts/deeds";
+import type { Plant } from "@/core/record/facts/descriptions";
+import { isDay, type Day } from "@/core/shared/days";
+import { genera } from "@/core/knowledge/plants/genera";
+import { genusIn } from "@/core/knowledge/plants/genusIn";
+import { growthFormIds, type GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import { sensitivitiesOf } from "@/core/knowledge/plants/care";
+import { sensitivities, type Sensitivity } from "@/core/knowledge/plants/sensitivities";
+import { moistureIds, type MoistureId } from "@/core/knowledge/plants/moisture";
+import { USUAL_PLANT_VALUE, plantValues, type PlantValue } from "@/core/knowledge/plants/plantValue";
 import { ChecksField, ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { dayAndYear } from "@/wording/dates";
-import { growthFormNames, sensitivityNames } from "@/wording/names";
-import { keptNames, worthNames } from "@/wording/worth";
+import { growthFormNames, sensitivityNames } from "@/wording/names/names";
+import { keptNames, worthNames } from "@/wording/names/plantValue";
+import { QuantityField } from "@/ui/fields/QuantityField";
 
 type Described = {
   code: string;
@@ -30,7 +31,7 @@ type Described = {
   acquiredOn: string | null;
   seller: string;
   inBud?: boolean | undefined;
-  worth?: Worth | undefined;
+  worth?: PlantValue | undefined;
   kept?: string | null | undefined;
   inFlower: boolean;
   careAdded?: Sensitivity[] | undefined;
@@ -65,8 +66,8 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
         list="genera"
         hint={
           genus && !known
-            ? "This genus is not in the table: choose the growth form that comes nearest. It is treated with that form’s caution."
-            : "Sets the growth form and what the plant bears."
+            ? "This genus is not in the table: choose the closest growth form. The cautions for that form apply."
+            : "Sets the growth form and what the plant tolerates."
         }
       />
       <datalist id="genera">
@@ -82,11 +83,11 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
         label="Growth form"
         options={growthFormIds.map((id) => [id, growthFormNames[id]])}
       />
-      <TextField
+      <QuantityField
         form={form}
         name="potCm"
-        label="Pot width, cm"
-        inputMode="decimal"
+        of="width"
+        label="Pot width"
         hint="The amount of spray is estimated from it."
       />
       <div className="row">
@@ -104,25 +105,25 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
             form={form}
             name="seller"
             label="Seller"
-            hint="The second plant from there often brings the same pest."
+            hint="The next plant from there often brings the same pest."
           />
         </div>
       </div>
       <ChoiceField
         form={form}
         name="worth"
-        label="What it is worth to you"
-        hint="After a find this is weighed against the work and the plants beside it."
-        options={worths.map((id) => [id, worthNames[id]])}
+        label="How much it matters to you"
+        hint="After a find this is weighed against the work and the plants next to it."
+        options={plantValues.map((id) => [id, worthNames[id]])}
       />
       <ChoiceField
         form={form}
         name="kept"
-        label="How wet it is kept"
-        hint="Gnats are where it is wet. Empty: as its form is usually kept."
-        options={[["", "As usual for its form"], ...keptIds.map((id) => [id, keptNames[id]] as const)]}
+        label="How moist it is kept"
+        hint="Gnats like it wet. Empty: as usual for its form."
+        options={[["", "As usual for its form"], ...moistureIds.map((id) => [id, keptNames[id]] as const)]}
       />
-      <SwitchField form={form} name="inBud" label="In bud" hint="Buds take oil and neem with care only." />
+      <SwitchField form={form} name="inBud" label="In bud" hint="Use oil and neem on buds only with care." />
       <SwitchField
         form={form}
         name="inFlower"
@@ -130,7 +131,7 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
         hint="Oil and neem fade open flowers within two days."
       />
       <details className="mb-3">
-        <summary>What this plant bears, beside its kind</summary>
+        <summary>What this plant tolerates, unlike its kind</summary>
         <ChecksField
           form={form}
           name="careAdded"
@@ -141,7 +142,7 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
           <ChecksField
             form={form}
             name="careWithout"
-            label="Not so on this plant"
+            label="Not true for this plant"
             options={ofKind.map((id) => [id, sensitivityNames[id]])}
           />
         )}
@@ -182,8 +183,8 @@ export function AddPlantForm({
       acquiredOn: mother?.cutOn ?? "",
       seller: "",
       inBud: false,
-      worth: mother?.worth ?? (USUAL_WORTH as Worth),
-      kept: "" as KeptId | "",
+      worth: mother?.worth ?? (USUAL_PLANT_VALUE as PlantValue),
+      kept: "" as MoistureId | "",
       inFlower: false,
       careAdded: [...(mother?.careAdded ?? [])],
       careWithout: [...(mother?.careWithout ?? [])],
@@ -197,7 +198,7 @@ export function AddPlantForm({
         form={form}
         name="placeId"
         label="Where it stands"
-        hint="A new arrival starts in an isolation place and counts as new here until it joins the others."
+        hint="Start a new arrival in an isolation place; it counts as new here until it joins the others."
         options={places.map((place) => [place.id, place.name])}
       />
       <SubmitRow form={form} trouble={trouble} label="Add the plant" />
@@ -221,7 +222,7 @@ export function EditPlantForm({ plant }: { plant: Plant }) {
       seller: plant.seller,
       inBud: plant.inBud,
       worth: plant.worth,
-      kept: (plant.kept ?? "") as KeptId | "",
+      kept: (plant.kept ?? "") as MoistureId | "",
       inFlower: plant.inFlower,
       careAdded: [...plant.careAdded],
       careWithout: [...plant.careWithout],

@@ -1,13 +1,16 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { currentContext } from "@/app/_parts/context";
-import { readForAdding } from "@/operations/readForAdding";
+import { readForAdding } from "@/operations/plants/queries/readForAdding";
 import { SeveralForm } from "./_parts/SeveralForm";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Add several plants" };
 
 export default async function SeveralPage() {
-  const { places, codes } = await readForAdding(await currentContext());
+  const context = await currentContext();
+  const { places, codes } = await cachedView(context, "adding", () => readForAdding(context));
   // What has been here for long stands among the others; a shelf says more than its room.
   const usual = places.find(({ kind }) => kind === "shelf") ?? places[0];
   const rooms = places.filter(({ kind }) => kind === "room" || kind === "outdoors");
@@ -15,6 +18,7 @@ export default async function SeveralPage() {
   return (
     <>
       <h1>Add several plants</h1>
+      <AsOf />
       {usual ? (
         <SeveralForm
           places={places.map(({ id, name }) => ({ id, name }))}
@@ -24,7 +28,7 @@ export default async function SeveralPage() {
         />
       ) : (
         <p>
-          There is no place yet for them to stand. <Link href="/benches/places/new">Add a place</Link> first.
+          There is no place for them yet. <Link href="/benches/places/new">Add a place</Link> first.
         </p>
       )}
     </>

@@ -4,11 +4,11 @@ import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { z } from "zod";
 import { beginProgrammeAction } from "@/app/_parts/actions";
-import { beginProgramme } from "@/core/facts/kinds/roomProgramme";
-import { predatorIds } from "@/core/remedies/lasting";
+import { beginProgramme } from "@/core/record/facts/kinds/roomProgramme";
+import { predatorIds } from "@/core/knowledge/remedies/lasting";
 import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
-import { predatorNames } from "@/wording/acts";
+import { predatorNames } from "@/wording/names/acts";
 
 /** Predators hung at a place before anything is found, and renewed as sachets run out. */
 export function BeginGuests({
@@ -33,8 +33,8 @@ export function BeginGuests({
   return (
     <form onSubmit={submit} noValidate>
       <p className="small">
-        They need two weeks without sprays before, and none while they live. A sachet lasts four to six weeks. Against
-        mealybugs beetles do something in a closed cabinet only.
+        No sprays for two weeks before, and none while they live. A sachet lasts four to six weeks. Beetles work against
+        mealybugs only in a closed cabinet.
       </p>
       <SelectField
         form={form}
@@ -53,10 +53,10 @@ export function BeginGuests({
           <TextField form={form} name="chosen.sachets" label="Sachets" inputMode="decimal" />
         </div>
         <div className="col-6">
-          <TextField form={form} name="chosen.everyDays" label="Renewed every so many days" inputMode="decimal" />
+          <TextField form={form} name="chosen.everyDays" label="Renew every … days" inputMode="decimal" />
         </div>
       </div>
-      <SubmitRow form={form} trouble={trouble} label="Begin" variant="outline-primary" />
+      <SubmitRow form={form} trouble={trouble} label="Start" variant="outline-primary" />
     </form>
   );
 }

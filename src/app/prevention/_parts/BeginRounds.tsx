@@ -6,13 +6,14 @@ import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { z } from "zod";
 import { beginProgrammeAction } from "@/app/_parts/actions";
-import type { Hemisphere } from "@/core/diagnosis/priors";
-import { beginProgramme, type Chosen } from "@/core/facts/kinds/roomProgramme";
-import { roundMixes, type RoundMixId } from "@/core/rooms/prevention";
+import type { Hemisphere } from "@/core/advice/diagnosis/priors";
+import { beginProgramme, type Chosen } from "@/core/record/facts/kinds/roomProgramme";
+import { roundMixes, type RoundMixId } from "@/core/advice/seasons/prevention";
 import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
-import { mixNames } from "@/wording/names";
-import { monthNames } from "@/wording/rooms";
+import { mixNames } from "@/wording/names/names";
+import { roundRhythms } from "@/core/knowledge/routines/roundRhythms";
+import { monthNames, rhythmNames } from "@/wording/advice/seasons";
 
 /** How often, by what the schools say: oil every season, neem every two to three weeks (common practice). */
 const usualDays: Readonly<Record<RoundMixId, number>> = {
@@ -26,28 +27,38 @@ const usualDays: Readonly<Record<RoundMixId, number>> = {
 const SEASON = { north: ["3", "10"], south: ["9", "4"] } as const;
 
 /** Rounds over the whole collection: with what, on whom, how often, in which months. */
-export function BeginRounds({ running, hemisphere }: { running: Chosen<"prevention"> | null; hemisphere: Hemisphere }) {
+export function BeginRounds({
+  rounds,
+  places,
+  hemisphere,
+}: {
+  /** The programmes that run, each of its place, or of the whole collection. */
+  rounds: readonly { readonly placeId: string | null; readonly chosen: Chosen<"prevention"> }[];
+  places: readonly { readonly id: string; readonly name: string }[];
+  hemisphere: Hemisphere;
+}) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
+  const [placeId, setPlaceId] = useState(rounds[0]?.placeId ?? "");
+  const running = rounds.find((one) => (one.placeId ?? "") === placeId)?.chosen ?? null;
+  const begun = (chosen: Chosen<"prevention"> | null): Typed["chosen"] => ({
+    programme: "prevention" as const,
+    mix: chosen?.mix ?? "oil1",
+    technique: "spray" as const,
+    who: chosen?.who ?? "prone",
+    everyDays: String(chosen?.everyDays ?? usualDays.oil1),
+    rhythm: chosen?.rhythm ?? "steady",
+    pausedUntil: chosen?.pausedUntil ?? "",
+    fromMonth: String(chosen?.fromMonth ?? SEASON[hemisphere][0]),
+    untilMonth: String(chosen?.untilMonth ?? SEASON[hemisphere][1]),
+    minutes: String(chosen?.minutes ?? 90),
+    helpers: String(chosen?.helpers ?? 1),
+    dryingPots: String(chosen?.dryingPots ?? 12),
+  });
   const { form, submit, trouble } = useDeed({
     schema: beginProgramme as z.ZodType<unknown, Typed>,
     action: beginProgrammeAction,
-    defaults: () => ({
-      id: uuidv7(),
-      placeId: "",
-      chosen: {
-        programme: "prevention" as const,
-        mix: running?.mix ?? "oil1",
-        technique: "spray" as const,
-        who: running?.who ?? "prone",
-        everyDays: String(running?.everyDays ?? usualDays.oil1),
-        fromMonth: String(running?.fromMonth ?? SEASON[hemisphere][0]),
-        untilMonth: String(running?.untilMonth ?? SEASON[hemisphere][1]),
-        minutes: String(running?.minutes ?? 90),
-        helpers: String(running?.helpers ?? 1),
-        dryingPots: String(running?.dryingPots ?? 12),
-      },
-    }),
+    defaults: () => ({ id: uuidv7(), placeId, chosen: begun(running) }),
     done: () => {
       setSaved(true);
       form.setValue("id", uuidv7());
@@ -57,6 +68,16 @@ export function BeginRounds({ running, hemisphere }: { running: Chosen<"preventi
   const months = monthNames.map((name, i) => [String(i + 1), name] as const);
   return (
     <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
+      <SelectField
+        form={form}
+        name="placeId"
+        label="For"
+        options={[["", "The whole collection"], ...places.map(({ id, name }) => [id, name] as const)]}
+        onChoose={(id) => {
+          setPlaceId(id);
+          form.setValue("chosen", begun(rounds.find((one) => (one.placeId ?? "") === id)?.chosen ?? null));
+        }}
+      />
       <ChoiceField
         form={form}
         name="chosen.mix"
@@ -69,16 +90,32 @@ export function BeginRounds({ running, hemisphere }: { running: Chosen<"preventi
         name="chosen.who"
         label="On"
         options={[
-          ["prone", "The prone kinds"],
-          ["all", "Everyone that bears it"],
+          ["prone", "The most prone plants"],
+          ["all", "All that tolerate it"],
         ]}
       />
       <div className="row gx-3">
         <div className="col-6">
-          <TextField form={form} name="chosen.everyDays" label="Every so many days" inputMode="decimal" />
+          <TextField form={form} name="chosen.everyDays" label="Every … days" inputMode="decimal" />
         </div>
         <div className="col-6">
-          <TextField form={form} name="chosen.dryingPots" label="Pots that can dry at once" inputMode="decimal" />
+          <SelectField
+            form={form}
+            name="chosen.rhythm"
+            label="Rhythm"
+            options={roundRhythms.map((one) => [one, rhythmNames[one]])}
+          />
+        </div>
+        <div className="col-6">
+          <TextField form={form} name="chosen.pausedUntil" type="date" label="Paused until" hint="Empty: not paused." />
+        </div>
+        <div className="col-6">
+          <TextField
+            form={form}
+            name="chosen.dryingPots"
+            label="Pots that can dry at the same time"
+            inputMode="decimal"
+          />
         </div>
         <div className="col-6">
           <SelectField form={form} name="chosen.fromMonth" label="From" options={months} />
@@ -87,17 +124,17 @@ export function BeginRounds({ running, hemisphere }: { running: Chosen<"preventi
           <SelectField form={form} name="chosen.untilMonth" label="Until the end of" options={months} />
         </div>
         <div className="col-6">
-          <TextField form={form} name="chosen.minutes" label="Minutes of an evening" inputMode="decimal" />
+          <TextField form={form} name="chosen.minutes" label="Minutes per evening" inputMode="decimal" />
         </div>
         <div className="col-6">
-          <TextField form={form} name="chosen.helpers" label="Hands" inputMode="decimal" />
+          <TextField form={form} name="chosen.helpers" label="People" inputMode="decimal" />
         </div>
       </div>
       {saved && <Alert variant="success">Saved.</Alert>}
       <SubmitRow
         form={form}
         trouble={trouble}
-        label={running ? "Go on with this" : "Begin"}
+        label={running ? "Save this" : "Start"}
         variant={running ? "outline-primary" : "primary"}
       />
     </form>
@@ -114,6 +151,8 @@ interface Typed {
     technique: "spray";
     who: string;
     everyDays: string;
+    rhythm: string;
+    pausedUntil: string;
     fromMonth: string;
     untilMonth: string;
     minutes: string;

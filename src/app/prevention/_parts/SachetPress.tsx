@@ -5,7 +5,7 @@ import { v7 as uuidv7 } from "uuid";
 import { recordActAction } from "@/app/_parts/actions";
 import { usePress } from "@/app/_parts/usePress";
 import { cautionsOfAct, type Act } from "@/core/acts/acts";
-import type { Chosen } from "@/core/facts/kinds/roomProgramme";
+import type { Chosen } from "@/core/record/facts/kinds/roomProgramme";
 import { CautionList } from "@/ui/Cautions";
 import { useCollection } from "@/ui/shell/Collection";
 import { withOffset } from "@/zones";
@@ -32,7 +32,7 @@ export function SachetPress({ placeId, chosen }: { placeId: string; chosen: Chos
           })
         }
       >
-        Let loose: {chosen.sachets} {chosen.sachets === 1 ? "sachet" : "sachets"}
+        Release: {chosen.sachets} {chosen.sachets === 1 ? "sachet" : "sachets"}
       </Button>
       {trouble && (
         <p className="text-danger-emphasis fw-semibold mb-0" role="alert">

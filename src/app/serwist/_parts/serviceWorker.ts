@@ -7,7 +7,7 @@ import {
   Serwist,
   type PrecacheEntry,
 } from "serwist";
-import { isKeptPage, NO_LINE_PAGE, PAGES_CACHE, STANDING_PART } from "../../../ui/shell/keptPages";
+import { isKeptPage, NO_LINE_PAGE, PAGES_CACHE, STANDING_PART } from "../../../offline/keptPages";
 
 /** What stands between the pages and the line: without one the application opens from here. */
 declare const self: ServiceWorkerGlobalScope & { readonly __SW_MANIFEST: (PrecacheEntry | string)[] };

@@ -2,9 +2,9 @@
 
 import { useRouter } from "next/navigation";
 import Form from "react-bootstrap/Form";
-import type { GroupAsked, GroupView } from "@/operations/readGroup";
+import type { GroupAsked, GroupView } from "@/operations/sessions/queries/readGroup";
 import { Panel } from "@/ui/Panel";
-import { pestNames } from "@/wording/names";
+import { pestNames } from "@/wording/names/names";
 
 /** A group as the address names it. */
 const addressOf = (who: string, id = "") => `/session?who=${who}${id && `&id=${id}`}`;
@@ -18,10 +18,14 @@ export function Who({ asked, places, pests }: { asked: GroupAsked | null } & Pic
       ? addressOf("place", asked.id)
       : asked.who === "pest"
         ? addressOf("pest", asked.pest)
-        : addressOf(asked.who);
+        : addressOf(asked.who, "id" in asked ? asked.id : "");
   return (
-    <Panel title="Who">
-      <Form.Select aria-label="Who" value={now} onChange={(event) => router.push(event.target.value || "/session")}>
+    <Panel title="Which plants">
+      <Form.Select
+        aria-label="Which plants"
+        value={now}
+        onChange={(event) => router.push(event.target.value || "/session")}
+      >
         <option value="">Choose the plants</option>
         <optgroup label="Where they stand">
           {places.map(({ id, name, plants }) => (
@@ -31,7 +35,7 @@ export function Who({ asked, places, pests }: { asked: GroupAsked | null } & Pic
           ))}
         </optgroup>
         {pests.length > 0 && (
-          <optgroup label="What they have">
+          <optgroup label="By pest">
             {pests.map(({ pest, plants }) => (
               <option key={pest} value={addressOf("pest", pest)}>
                 {pestNames[pest]}: {plants}
@@ -39,9 +43,10 @@ export function Who({ asked, places, pests }: { asked: GroupAsked | null } & Pic
             ))}
           </optgroup>
         )}
-        <optgroup label="How they stand">
+        <optgroup label="By state">
           <option value={addressOf("atRisk")}>At risk</option>
           <option value={addressOf("apart")}>Set apart</option>
+          {asked?.who === "walk" && <option value={now}>From this walk</option>}
         </optgroup>
       </Form.Select>
     </Panel>

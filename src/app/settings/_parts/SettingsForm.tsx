@@ -4,15 +4,16 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import Alert from "react-bootstrap/Alert";
 import { changeSettingsAction } from "@/app/_parts/actions";
-import { changeSettings } from "@/core/facts/deeds";
-import { belongings, type Settings } from "@/core/facts/settings";
-import { householdIds } from "@/core/household/household";
-import { productIds } from "@/core/household/products";
+import { changeSettings } from "@/core/record/facts/deeds";
+import { belongings, usualSpoons, type Settings } from "@/core/record/facts/settings";
+import { householdIds } from "@/core/knowledge/household/household";
+import { productIds } from "@/core/knowledge/household/products";
+import { numbersIds } from "@/core/model/learning/reach";
 import { spoonSets } from "@/core/units/spoons";
 import { ChecksField, ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
-import { householdNames, productNames } from "@/wording/household";
-import { belongingNames, hemisphereNames, spoonSetNames, unitNames } from "@/wording/settings";
+import { householdNames, productNames } from "@/wording/names/household";
+import { belongingNames, hemisphereNames, spoonSetNames, unitNames, numbersNames } from "@/wording/names/settings";
 
 const weekdays = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"].map(
   (name, i) => [String(i + 1), name] as const,
@@ -44,84 +45,95 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
       <TextField
         form={form}
         name="lookEveryDays"
-        label="Look at every plant every so many days"
+        label="Look at every plant every … days"
         inputMode="decimal"
-        hint="Weekly is the norm. Plants in a case, at risk or new here are looked at weekly at least."
+        hint="Weekly is usual. Plants in a case, at risk or new here are looked at at least weekly."
       />
       <ChoiceField
         form={form}
         name="units"
         label="Units"
         options={(["metric", "us"] as const).map((id) => [id, unitNames[id]])}
+        onChoose={(units) => {
+          // Whoever uses a syringe keeps to it; spoons are those of the units.
+          if (form.getValues("spoons") !== "syringe") form.setValue("spoons", usualSpoons[units as Settings["units"]]);
+        }}
       />
       <SelectField
         form={form}
         name="spoons"
-        label="Small amounts are measured with"
+        label="Small amounts measured with"
         options={spoonSets.map((id) => [id, spoonSetNames[id]])}
       />
       <TextField form={form} name="alcoholPercent" label="Your bottle of alcohol, %" inputMode="decimal" />
       <TextField
         form={form}
         name="clearPercent"
-        label="Called clear from so many % on"
+        label="Call clear at … %"
         inputMode="decimal"
-        hint="90 to 99. Higher is surer and asks for more clean looks."
+        hint="90 to 99. Higher is surer and needs more clean looks."
       />
       <TextField
         form={form}
         name="everyDays"
-        label="Fewest days between two treatments"
+        label="Days between treatments, at least"
         inputMode="decimal"
-        hint="2 to 14: what you can keep up. No plan treats oftener; whoever begins too often stops too early."
+        hint="2 to 14: choose what you can keep up. No plan treats more often; starting too often makes people stop too early."
       />
       <TextField
         form={form}
         name="riskPercent"
-        label="At risk from so many % on"
+        label="Call a plant at risk at … %"
         inputMode="decimal"
-        hint="1 to 50: how likely a plant must be to carry something unseen before it is watched. With weekly looks most stay under 4."
+        hint="1 to 50: how likely a plant must be to carry something unseen before it is watched. With weekly looks most stay below 4."
       />
       <SwitchField
         form={form}
         name="stretchLooks"
         label="Look less often at plants that are unlikely to carry anything"
-        hint="Twice your rhythm where the chance is under a fifth of that limit. Off, no plant waits longer than your rhythm."
+        hint="Half as often where the chance is under a fifth of that limit. If off, every plant keeps your rhythm."
       />
-      <ChecksField form={form} name="workDays" label="Days on which you treat" options={weekdays} />
+      <SelectField
+        form={form}
+        name="numbers"
+        label="New cases start from"
+        options={numbersIds.map((id) => [id, numbersNames[id]])}
+        hint="How much your treatments usually miss. The ledger shows what your record says."
+      />
+      <ChecksField form={form} name="workDays" label="Days you treat on" options={weekdays} />
       <ChecksField
         form={form}
         name="owns"
-        label="What you have to look with"
+        label="What you look with"
         options={belongings.map((id) => [id, belongingNames[id]])}
       />
       <ChecksField
         form={form}
         name="household"
-        label="Who is around"
-        hint="What harms them is kept out of every proposal."
+        label="Who else lives here"
+        hint="What harms them is never suggested."
         options={householdIds.map((id) => [id, householdNames[id]])}
       />
       <ChecksField
         form={form}
         name="notAllowed"
-        label="What is not allowed where you live, or not wanted"
+        label="Not allowed where you live, or not wanted"
         options={productIds.map((id) => [id, productNames[id]])}
       />
       <TextField
         form={form}
         name="poisonCentre"
         label="Poison centre’s number"
-        hint="It stands with the cautions wherever something is put on."
+        hint="It is shown with the cautions wherever you treat."
       />
       <ChoiceField
         form={form}
         name="hemisphere"
-        label="Half of the earth"
-        hint="Seasons change which pests are likely."
+        label="Hemisphere"
+        hint="The season changes which pests are likely."
         options={(["north", "south"] as const).map((id) => [id, hemisphereNames[id]])}
       />
-      <TextField form={form} name="timeZone" label="Time zone" list="zones" hint="A day is a day in this zone." />
+      <TextField form={form} name="timeZone" label="Time zone" list="zones" hint="Days begin and end in this zone." />
       <datalist id="zones">
         {zones.map((zone) => (
           <option key={zone} value={zone} />

@@ -1,7 +1,7 @@
 "use client";
 
 import { useSyncExternalStore } from "react";
-import { canKeep } from "@/ui/shell/keptPages";
+import { canKeep } from "@/offline/keptPages";
 
 const never = () => () => {};
 
@@ -11,14 +11,14 @@ export function WithoutALine() {
   if (kept === null) return null;
   return kept ? (
     <p className="mb-0">
-      On this device Today, the walks, what is due, mixing and the almanac open without a connection too, as you last
-      saw them.
+      On this device Today, walks, what is due, mixing and the almanac also open without a connection, as you last saw
+      them.
     </p>
   ) : (
     <p className="mb-0">
-      This browser keeps no pages, because it does not take the connection for a secure one: without a line it shows
-      nothing. What you write down on an open walk is kept all the same. Start the application with <code>TLS=own</code>
-      , or with a certificate of yours, and it keeps them.
+      This browser does not save pages, because the connection is not secure: without a connection it shows nothing.
+      What you record on an open walk is kept all the same. Start the application with <code>TLS=own</code>, or with
+      your own certificate, and it will.
     </p>
   );
 }

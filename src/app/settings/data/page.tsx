@@ -10,7 +10,7 @@ import { wallTimeIn } from "@/zones";
 import { ImportForm } from "./_parts/ImportForm";
 import { TablesForm } from "./_parts/TablesForm";
 
-export const metadata: Metadata = { title: "In and out" };
+export const metadata: Metadata = { title: "Import and export" };
 
 /** From so many days on the age of the last good backup is said loudly. */
 const LOUD_DAYS = 7;
@@ -27,13 +27,13 @@ export default async function DataPage() {
   const late = !collection.isDemo && (!last || now.getTime() - last.at.getTime() > LOUD_DAYS * DAY_MS);
   return (
     <>
-      <h1>In and out</h1>
+      <h1>Import and export</h1>
       <div className="row gx-3">
         <div className="col-lg-6">
-          <Panel title="Everything, as one file">
+          <Panel title="Export everything">
             <p>
-              Every plant, fact and photo of {collection.name}, what was struck out among them: a zip of plain text that
-              other programs read too. Brought in elsewhere it gives the same pages.
+              Every plant, entry and photo of {collection.name}, including what was struck out: a zip of plain text that
+              other programs can read too. Imported elsewhere it gives the same pages.
             </p>
             <a className="btn btn-primary" href="/settings/data/export" download>
               Save the file
@@ -51,20 +51,20 @@ export default async function DataPage() {
         </div>
         <div className="col-lg-6">
           {may(context.role, "own") && (
-            <Panel title="Bring a file in">
+            <Panel title="Import a file">
               <p>
-                A collection that was saved here or elsewhere comes into {collection.name}. What is here stays; twice is
-                once; it is all of it or nothing.
+                A collection saved here or elsewhere is added to {collection.name}. What is here stays; nothing is added
+                twice; it is all or nothing.
               </p>
               <ImportForm />
             </Panel>
           )}
           {may(context.role, "record") && (
-            <Panel title="Bring tables in">
+            <Panel title="Import tables">
               <p>
-                Looks, finds and acts, as they are saved here or as you kept them yourself: a first line that names the
-                columns, then a line each. A find needs <code>plant</code>, <code>at</code>, <code>pest</code> and{" "}
-                <code>count</code>; the rest may be left out. It is all of it or nothing, and twice is once.
+                Looks, finds and acts, as saved here or as you kept them yourself: a header row with the column names,
+                then one line each. A find needs <code>plant</code>, <code>at</code>, <code>pest</code> and{" "}
+                <code>count</code>; the rest is optional. It is all or nothing, and nothing is added twice.
               </p>
               <TablesForm />
             </Panel>
@@ -73,19 +73,19 @@ export default async function DataPage() {
             {collection.isDemo ? (
               <p className="mb-0">The demo is made up and is not backed up.</p>
             ) : !settings ? (
-              <p className="mb-0">None are made here: BACKUP_FOLDER says so.</p>
+              <p className="mb-0">Backups are switched off (BACKUP_FOLDER).</p>
             ) : !last ? (
               <p className="mb-0">There is no good backup yet. The first is made within minutes of starting.</p>
             ) : (
               <>
                 <p>
-                  {late ? "The last good one is from " : "The last one, restored and found whole, is from "}
+                  {late ? "The last good one is from " : "The last one, restored and checked, is from "}
                   <strong>{momentInWords(wallTimeIn(last.at, collection.timeZone))}</strong>
-                  {late ? ": more than a week ago. Look at what the application says where it was started." : "."}
+                  {late ? ": more than a week ago. Check the messages where the application was started." : "."}
                 </p>
                 <p className="mb-0">
                   {backups.length} of {settings.keep} kept in <code>{settings.folder}</code>. Copy that folder somewhere
-                  else now and then: a disk that dies takes both.
+                  else now and then, in case the disk fails.
                 </p>
               </>
             )}

@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { currentContext } from "@/app/_parts/context";
-import { readDoings } from "@/operations/door/people";
+import { readDoings } from "@/operations/access/people";
 import { Panel } from "@/ui/Panel";
 import { wallTimeIn } from "@/zones";
-import { doneInWords } from "@/wording/access";
+import { doneInWords } from "@/wording/names/access";
 import { momentInWords } from "@/wording/dates";
 
 export const metadata: Metadata = { title: "Who did what" };
@@ -15,7 +15,7 @@ export default async function DoingsPage() {
     <>
       <h1>Who did what</h1>
       <Panel title={`Lately in ${context.collection.name}, and at the door`}>
-        {doings.length === 0 && <p className="mb-0">Nothing has been written down here yet.</p>}
+        {doings.length === 0 && <p className="mb-0">Nothing recorded yet.</p>}
         <div className="table-responsive">
           <table className="table mb-0">
             <thead>

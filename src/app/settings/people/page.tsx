@@ -5,9 +5,9 @@ import { redirect } from "next/navigation";
 import { may, roleIds } from "@/core/access/roles";
 import { isSecure, NAMES_HEADER } from "@/app/_parts/peer";
 import { askerNow, callerNow, currentContext, door } from "@/app/_parts/context";
-import { hasPassphrase, readOwnDevices, readPeople, type ListedDevice } from "@/operations/door/people";
+import { hasPassphrase, readOwnDevices, readPeople, type ListedDevice } from "@/operations/access/people";
 import { momentInWords } from "@/wording/dates";
-import { roleMeans, roleNames } from "@/wording/access";
+import { roleMeans, roleNames } from "@/wording/names/access";
 import { Panel } from "@/ui/Panel";
 import { wallTimeIn } from "@/zones";
 import { AddPersonForm } from "./_parts/AddPersonForm";
@@ -51,20 +51,20 @@ export default async function PeoplePage() {
             <Devices devices={shown(own)} />
             {at.length > 0 && !isSecure(await headers()) && (
               <p>
-                This connection is not encrypted: whoever is in the same network can read along, and come in as you.
-                Where you do not know everybody in it, start with <code>TLS=own</code> before you let a phone in.
+                This connection is not encrypted: anyone on the same network can read along and sign in as you. If you
+                do not know everyone on it, start with <code>TLS=own</code> before you add a phone.
               </p>
             )}
-            <PairDevice accountId={asker.accountId} label="Let in a phone of mine" addresses={at} />
+            <PairDevice accountId={asker.accountId} label="Add my phone" addresses={at} />
             <details className="mt-3">
-              <summary>{first ? "Make a passphrase" : "Change my passphrase"}</summary>
+              <summary>{first ? "Set a passphrase" : "Change my passphrase"}</summary>
               <PassphraseForm name={asker.name} first={first} />
             </details>
           </Panel>
         </div>
         {owns && (
           <div className="col-lg-6">
-            <Panel title={`Who has to do with ${context.collection.name}`}>
+            <Panel title={`Who can use ${context.collection.name}`}>
               <ul className="list-unstyled">
                 {people.map(({ accountId, name, role, from, until, hasPassphrase, devices }) => (
                   <li key={accountId} className="mb-3">
@@ -72,13 +72,13 @@ export default async function PeoplePage() {
                     <RoleForm accountId={accountId} name={name} role={role} from={from} until={until} />
                     {accountId !== asker.accountId && <Devices devices={shown(devices)} />}
                     {accountId !== asker.accountId && !hasPassphrase && (
-                      <PairDevice accountId={accountId} label={`Let in a device of ${name}’s`} addresses={at} />
+                      <PairDevice accountId={accountId} label={`Add a device for ${name}`} addresses={at} />
                     )}
                   </li>
                 ))}
               </ul>
             </Panel>
-            <Panel title="Somebody else">
+            <Panel title="Add someone">
               <AddPersonForm />
               <ul className="mt-3 mb-0">
                 {roleIds.map((role) => (

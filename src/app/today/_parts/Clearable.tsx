@@ -6,12 +6,12 @@ import { useState } from "react";
 import { v7 as uuidv7 } from "uuid";
 import { closeCaseAction } from "@/app/_parts/actions";
 import { usePress } from "@/app/_parts/usePress";
-import type { LikelyOver } from "@/operations/readClearable";
+import type { LikelyOver } from "@/operations/cases/queries/readClearable";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
 import { useCollection } from "@/ui/shell/Collection";
 import { Only } from "@/ui/shell/Only";
-import { pestNames } from "@/wording/names";
+import { pestNames } from "@/wording/names/names";
 import { withOffset } from "@/zones";
 
 /** Cases that may be called clear: each is closed with one press. */
@@ -42,8 +42,8 @@ function ClosePress({ caseId, code }: { caseId: string; code: string }) {
   const close = () => press({ id, caseId, outcome: "clear", at: withOffset(new Date(), timeZone), note: "" });
   return (
     <>
-      <Button disabled={going} aria-label={`Close it as clear: ${code}`} onClick={() => void close()}>
-        Close it
+      <Button disabled={going} aria-label={`Close as clear: ${code}`} onClick={() => void close()}>
+        Close as clear
       </Button>
       {trouble && (
         <p className="w-100 text-danger-emphasis fw-semibold mb-0" role="alert">

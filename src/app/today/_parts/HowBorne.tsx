@@ -5,17 +5,17 @@ import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
 import { recordReactionAction } from "@/app/_parts/actions";
 import { usePress } from "@/app/_parts/usePress";
-import { mixes } from "@/core/mixing/mixes";
-import type { ReactionId } from "@/core/suitability/reactions";
-import type { Afterwards } from "@/operations/readAfterwards";
+import { mixes } from "@/core/knowledge/mixes/mixes";
+import type { ReactionId } from "@/core/knowledge/remedies/reactions";
+import type { Afterwards } from "@/operations/cases/queries/readPhytotoxicity";
 import { useCollection } from "@/ui/shell/Collection";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
-import { askSentences, shortReactions } from "@/wording/afterwards";
+import { askSentences, shortReactions } from "@/wording/advice/phytotoxicity";
 import { fromToday } from "@/wording/dates";
-import { mixNames } from "@/wording/names";
+import { mixNames } from "@/wording/names/names";
 import { withOffset } from "@/zones";
-import type { Day } from "@/core/climate/days";
+import type { Day } from "@/core/shared/days";
 
 const always: readonly ReactionId[] = ["nothing", "stain", "scorch", "lostFlowers", "lostBloom", "rot"];
 
@@ -32,7 +32,7 @@ export function HowBorne({ asked, day }: { asked: readonly Afterwards[]; day: Da
     setAnswered((all) => new Set([...all, actId]));
   };
   return (
-    <Panel title="How did they bear it?">
+    <Panel title="How did they take it?">
       {trouble && (
         <p className="text-danger-emphasis fw-semibold" role="alert">
           {trouble}
@@ -45,7 +45,7 @@ export function HowBorne({ asked, day }: { asked: readonly Afterwards[]; day: Da
             plant={one.plant}
             note={`${mixNames[one.mix]}, ${fromToday(one.on, day)}. ${one.asks.map((ask) => askSentences[ask]).join(" ")}`}
           >
-            <div className="d-flex flex-wrap gap-2" role="group" aria-label={`What ${one.plant.code} shows`}>
+            <div className="d-flex flex-wrap gap-2" role="group" aria-label={`How ${one.plant.code} reacted`}>
               {[...always, ...(mixes[one.mix].remedy === "oil" ? (["matt", "tacky"] as const) : [])].map((what) => (
                 <Button
                   key={what}

@@ -1,8 +1,8 @@
 import Link from "next/link";
-import type { RoomDue } from "@/core/calendar/entries";
-import type { Day } from "@/core/climate/days";
+import type { RoomDue } from "@/core/schedule/calendar/entries";
+import type { Day } from "@/core/shared/days";
 import { Panel } from "@/ui/Panel";
-import { roomDueInWords, roomPath } from "@/wording/calendar";
+import { roomDueInWords, roomPath } from "@/wording/record/calendar";
 import { fromToday } from "@/wording/dates";
 
 /** What programmes of rooms and of the whole collection ask for, and where they are. */

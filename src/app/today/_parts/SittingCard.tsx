@@ -1,20 +1,24 @@
 import Link from "next/link";
 import { cautionsOfWork } from "@/core/acts/works";
-import { isMix } from "@/core/mixing/mixes";
-import type { Sitting } from "@/operations/readToday";
+import { isForGroup } from "@/core/advice/sessions/session";
+import { isMix } from "@/core/knowledge/mixes/mixes";
+import type { Sitting } from "@/operations/plants/queries/readToday";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { CautionList, Cautions } from "@/ui/Cautions";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
-import { millilitres } from "@/wording/amounts";
+import { Only } from "@/ui/shell/Only";
+import { volumeIn } from "@/wording/units";
 import { dayCount } from "@/wording/dates";
-import { sittingName } from "@/wording/acts";
-import { pestName } from "@/wording/names";
+import { sittingName } from "@/wording/names/acts";
+import { pestName } from "@/wording/names/names";
 
 /** All that is due of one mix or one work: one volume to mix, its cautions, its plants. */
 export function SittingCard({ sitting, measuring }: { sitting: Sitting; measuring: Measuring }) {
+  const { units } = measuring;
   const { what, due, totalMl } = sitting;
-  const volume = totalMl > 0 ? `, about ${millilitres(totalMl)} in all` : "";
+  const together = due.filter(({ planned }) => isForGroup(planned)).length;
+  const volume = totalMl > 0 ? `, about ${volumeIn(totalMl, units)} in all` : "";
   return (
     <Panel title={sittingName(what)}>
       <p>
@@ -26,7 +30,7 @@ export function SittingCard({ sitting, measuring }: { sitting: Sitting; measurin
           <PlantLine
             key={line.stepId}
             plant={line.plant}
-            note={`${pestName(line.pest)}, ${line.daysLate > 0 ? `${dayCount(line.daysLate)} late` : "due today"}${line.volumeMl > 0 ? `, ${millilitres(line.volumeMl)}` : ""}`}
+            note={`${pestName(line.pest)}, ${line.daysLate > 0 ? `${dayCount(line.daysLate)} late` : "due today"}${line.volumeMl > 0 ? `, ${volumeIn(line.volumeMl, units)}` : ""}`}
           />
         ))}
       </ul>
@@ -41,9 +45,19 @@ export function SittingCard({ sitting, measuring }: { sitting: Sitting; measurin
           <CautionList against={[]} cautions={cautionsOfWork(what)} />
         )}
       </details>
-      <Link className="btn btn-primary" href={`/sitting/${what}`}>
-        Begin
-      </Link>
+      <div className="d-flex flex-wrap gap-2">
+        <Link className="btn btn-primary" href={`/sitting/${what}`}>
+          Start
+        </Link>
+        {together > 1 && (
+          <Only right="record">
+            <Link className="btn btn-outline-primary" href={`/session?who=due&id=${what}`}>
+              {/* Those that are dabbed or unpotted are done plant by plant, and are not among them. */}
+              {together === due.length ? "Do them all at once" : `${together} of them at once`}
+            </Link>
+          </Only>
+        )}
+      </div>
     </Panel>
   );
 }

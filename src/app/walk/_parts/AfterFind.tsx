@@ -4,12 +4,12 @@ import Link from "next/link";
 import { useState } from "react";
 import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
-import { useOutbox } from "@/app/_parts/useOutbox";
+import { useOutbox } from "@/offline/useOutbox";
 import { PhotoField } from "@/app/_parts/PhotoField";
-import type { RecordLook } from "@/core/facts/kinds/look";
-import type { Stop, WalkView } from "@/operations/readWalk";
-import { pestNames } from "@/wording/names";
-import { againstNames } from "@/wording/places";
+import type { RecordLook } from "@/core/record/facts/kinds/look";
+import type { Stop, WalkView } from "@/operations/walks/queries/readWalk";
+import { pestNames } from "@/wording/names/names";
+import { againstNames } from "@/wording/names/places";
 import { ScreenHeading } from "./ScreenHeading";
 
 /** What a find ends in: set apart where, who stood near, a plan. */
@@ -32,7 +32,7 @@ export function AfterFind({
   onDone: () => void;
 }) {
   const kept = useOutbox();
-  const [apart, setApart] = useState<string | null>(stop.apart ? "It stands apart already." : null);
+  const [apart, setApart] = useState<string | null>(stop.apart ? "It is already set apart." : null);
   const here = places.find((place) => place.id === stop.placeId);
   const near = (here?.codes ?? []).filter((code) => code !== stop.code);
   const isolation = places
@@ -53,7 +53,7 @@ export function AfterFind({
         <Alert variant="success">{apart}</Alert>
       ) : (
         <>
-          <p>Best is another room with the door shut. Do not brush it past the others.</p>
+          <p>Best is another room with the door shut. Do not brush it against the others.</p>
           <div className="d-grid gap-2 mb-3">
             {isolation.map((place) => (
               <Button key={place.id} className="big" onClick={() => put(place.id, place.name)}>
@@ -65,15 +65,15 @@ export function AfterFind({
                 ))}
               </Button>
             ))}
-            <Button variant="outline-primary" className="big" onClick={() => put(null, "under a bag, where it stands")}>
-              Under a bag, where it stands
+            <Button variant="outline-primary" className="big" onClick={() => put(null, "under a bag, where it is")}>
+              Under a bag, where it is
             </Button>
             <Button
               variant="outline-primary"
               className="big"
               onClick={() =>
                 setApart(
-                  "It stays as an island: move the others away from it. It stays on Today until it is set apart.",
+                  "Leave it alone where it is: move the others away from it. It stays on Today until it is set apart.",
                 )
               }
             >
@@ -82,13 +82,13 @@ export function AfterFind({
           </div>
         </>
       )}
-      <h2>2. Who stood near</h2>
+      <h2>2. Who stood near it</h2>
       <p>
         {near.length === 0
-          ? "Nothing else stands at its place."
-          : `At ${here?.name}: ${near.join(", ")}. They are at risk now, and on a walk they come after the clean ones. Look at each thoroughly; the cautious school treats them too, the other only looks.`}
+          ? "Nothing else is at its place."
+          : `At ${here?.name}: ${near.join(", ")}. They are at risk now, and on a walk they come after the clean ones. Look at each thoroughly; some growers treat them too, others only look.`}
       </p>
-      <h2>3. Who first, and a plan</h2>
+      <h2>3. What to do next</h2>
       <p>
         {saved
           ? finds.map((find) => {
@@ -96,7 +96,7 @@ export function AfterFind({
               return (
                 <span key={find.id}>
                   <Link className="btn btn-outline-primary me-2 mb-2" href={`/cases/${caseId}/around`}>
-                    Who else may carry {pestNames[find.pest].toLowerCase()}
+                    Who else may have it {pestNames[find.pest].toLowerCase()}
                   </Link>
                   <Link className="btn btn-outline-primary me-2 mb-2" href={`/cases/${caseId}/plan`}>
                     Plan against {pestNames[find.pest].toLowerCase()}
@@ -104,10 +104,12 @@ export function AfterFind({
                 </span>
               );
             })
-          : "The plan can be made once the find has been sent."}
+          : "You can make the plan once the find has been sent."}
       </p>
-      <p className="small">A walk stays open: go on with it afterwards from Walk. Unplanned finds stand on Today.</p>
-      <PhotoField lookId={lookId} label="A photo, if you like" about={stop.code} />
+      <p className="small">
+        The walk stays open: continue it later from Walk. Finds without a plan are listed on Today.
+      </p>
+      <PhotoField lookId={lookId} label="Add a photo (optional)" about={stop.code} />
       <div className="sticky-press">
         <Button className="big w-100" onClick={onDone}>
           {doneLabel}

@@ -3,12 +3,12 @@
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
-import type { Naming as NamingOnRecord, RecordLook } from "@/core/facts/kinds/look";
-import type { PestId } from "@/core/pests/pests";
-import type { Stop } from "@/operations/readWalk";
+import type { Naming as NamingOnRecord, RecordLook } from "@/core/record/facts/kinds/look";
+import type { PestId } from "@/core/knowledge/pests/pests";
+import type { Stop } from "@/operations/walks/queries/readWalk";
 import { FindDetails, type FindSeen } from "@/ui/naming/FindDetails";
 import { Naming } from "@/ui/naming/Naming";
-import { pestNames } from "@/wording/names";
+import { pestNames } from "@/wording/names/names";
 import { ScreenHeading } from "./ScreenHeading";
 import { TakeCare } from "./TakeCare";
 

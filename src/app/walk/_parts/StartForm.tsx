@@ -4,13 +4,13 @@ import { useRouter } from "next/navigation";
 import { useWatch } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { startWalkAction } from "@/app/_parts/actions";
-import { startWalk, type WalkScope } from "@/core/facts/deeds";
-import { toolIds, type ToolId } from "@/core/inspection/tools";
-import { rounds, type Round } from "@/core/walk/places";
+import { startWalk, type WalkScope } from "@/core/record/facts/deeds";
+import { toolIds, type ToolId } from "@/core/model/inspection/tools";
+import { rounds, type Round } from "@/core/model/inspection/rounds";
 import { ChoiceField, SelectField, SubmitRow } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
-import { toolNames } from "@/wording/names";
-import { roundNames, walkScopeNames } from "@/wording/walks";
+import { toolNames } from "@/wording/names/names";
+import { roundNames, walkScopeNames } from "@/wording/names/walks";
 
 /** Nobody unpots on a round. */
 const tools = toolIds.filter((tool) => tool !== "unpotted");
@@ -61,15 +61,15 @@ export function StartForm({
           options={places.map(({ id, name, plants }) => [id, `${name}: ${plants}`])}
         />
       )}
-      <ChoiceField form={form} name="tool" label="With what" options={tools.map((id) => [id, toolNames[id]])} />
+      <ChoiceField form={form} name="tool" label="How you looked" options={tools.map((id) => [id, toolNames[id]])} />
       <ChoiceField
         form={form}
         name="round"
-        label="What you look at on each plant"
+        label="How thoroughly"
         hint={roundNames[round ?? "likely"].what}
         options={rounds.map((id) => [id, roundNames[id].name])}
       />
-      <SubmitRow form={form} trouble={trouble} label="Begin" />
+      <SubmitRow form={form} trouble={trouble} label="Start" />
     </form>
   );
 }

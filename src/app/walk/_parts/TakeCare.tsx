@@ -1,5 +1,5 @@
-import type { Sensitivity } from "@/core/plants/sensitivities";
-import { sensitivityNames } from "@/wording/names";
+import type { Sensitivity } from "@/core/knowledge/plants/sensitivities";
+import { sensitivityNames } from "@/wording/names/names";
 
 /** What hurts whoever handles the plant; the rest matters to remedies only. */
 const hurts: readonly Sensitivity[] = ["spiny", "milkySap"];

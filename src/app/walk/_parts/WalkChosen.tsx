@@ -7,9 +7,9 @@ import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
 import { startWalkAction } from "@/app/_parts/actions";
-import type { startWalk } from "@/core/facts/deeds";
-import type { ToolId } from "@/core/inspection/tools";
-import type { Round } from "@/core/walk/places";
+import type { startWalk } from "@/core/record/facts/deeds";
+import type { ToolId } from "@/core/model/inspection/tools";
+import type { Round } from "@/core/model/inspection/rounds";
 import { useCollection } from "@/ui/shell/Collection";
 
 type Chosen = NonNullable<z.input<typeof startWalk>["chosen"]>;
@@ -39,7 +39,7 @@ export function WalkChosen({
       const deed = { id, scope: "chosen", placeId: "", tool, round, chosen, inOrder };
       const result = await startWalkAction(collectionId, deed).catch(() => null);
       if (result?.ok) router.push(`/walk/${id}`);
-      else setProblem(result?.problems[0]?.message ?? "It could not be begun. Press again in a moment.");
+      else setProblem(result?.problems[0]?.message ?? "It could not be started. Try again in a moment.");
     });
   return (
     <>

@@ -2,15 +2,16 @@
 
 import { useMemo } from "react";
 import { v7 as uuidv7 } from "uuid";
-import { outbox, type Label } from "@/app/_parts/outbox";
-import { useOutbox } from "@/app/_parts/useOutbox";
-import type { RecordLook } from "@/core/facts/kinds/look";
-import type { SkipReason } from "@/core/facts/kinds/skip";
-import { progressOf, type WalkEvent } from "@/core/walk/progress";
-import type { Stop, WalkView } from "@/operations/readWalk";
+import type { Label } from "@/offline/entries";
+import { outbox } from "@/offline/outbox";
+import { useOutbox } from "@/offline/useOutbox";
+import type { RecordLook } from "@/core/record/facts/kinds/look";
+import type { SkipReason } from "@/core/record/facts/kinds/skip";
+import { progressOf, type WalkEvent } from "@/core/advice/walks/progress";
+import type { Stop, WalkView } from "@/operations/walks/queries/readWalk";
 import { useCollection } from "@/ui/shell/Collection";
 import { withOffset } from "@/zones";
-import { eventsOf } from "./events";
+import { eventsOf } from "@/offline/walkEvents";
 
 export type LookInput = Pick<RecordLook, "tool" | "note" | "finds" | "naming"> & {
   spots: readonly RecordLook["spots"][number][];
@@ -19,7 +20,7 @@ export type LookInput = Pick<RecordLook, "tool" | "note" | "finds" | "naming"> &
   at?: string;
 };
 
-const TAKEN_BACK = "Taken back on the walk.";
+const TAKEN_BACK = "Undone on the walk.";
 
 /** A walk as it stands in this browser, and what can be done on it. Everything is kept first and sent as it goes. */
 export function useWalk(view: WalkView) {

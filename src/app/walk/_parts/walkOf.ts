@@ -1,13 +1,15 @@
 import "server-only";
 import { notFound } from "next/navigation";
 import { currentContext, markNow } from "@/app/_parts/context";
-import { readWalk } from "@/operations/readWalk";
+import { readWalk } from "@/operations/walks/queries/readWalk";
+import { cachedView } from "@/app/_parts/cachedView";
 
 /** The walk a page is about, with the context; a page not found when there is none. */
 export async function walkOf(params: Promise<{ id: string }>) {
   const context = await currentContext("see");
   const mark = await markNow(context);
-  const view = await readWalk(context, (await params).id);
+  const { id } = await params;
+  const view = await cachedView(context, `walk ${id}`, () => readWalk(context, id));
   if (!view) notFound();
   return { context, view, mark };
 }

@@ -3,24 +3,24 @@ import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
 import { contextFor } from "@/app/_parts/context";
 import { another, isAnothers } from "@/app/_parts/whose";
 import { deed } from "@/app/_parts/deed";
-import { SHAPE_HEADER } from "@/app/_parts/live";
+import { SHAPE_HEADER } from "@/offline/live";
 import { now } from "@/clock";
-import { assertNever } from "@/core/assertNever";
-import { byDeviceClock } from "@/core/facts/deviceClock";
-import { sentLater, SHAPE } from "@/core/facts/sentLater";
+import { assertNever } from "@/core/shared/assertNever";
+import { byDeviceClock } from "@/core/record/facts/deviceClock";
+import { sentLater, SHAPE } from "@/core/record/facts/sentLater";
 import { databaseUrl } from "@/env";
 import { askFor } from "@/jobs/ask";
-import type { Context } from "@/operations/context";
-import { endTimer } from "@/operations/endTimer";
-import { endWalk } from "@/operations/endWalk";
-import type { Outcome } from "@/operations/outcome";
-import { recordAct } from "@/operations/recordAct";
-import { recordCleaning } from "@/operations/recordCleaning";
-import { recordLook } from "@/operations/recordLook";
-import { setApart } from "@/operations/setApart";
-import { skipPlant } from "@/operations/skipPlant";
-import { startTimer } from "@/operations/startTimer";
-import { voidFact } from "@/operations/voidFact";
+import type { Context } from "@/operations/shared/context";
+import { endTimer } from "@/operations/acts/commands/endTimer";
+import { endWalk } from "@/operations/walks/commands/endWalk";
+import type { Outcome } from "@/operations/shared/outcome";
+import { recordAct } from "@/operations/acts/commands/recordAct";
+import { recordCleaning } from "@/operations/places/commands/recordCleaning";
+import { recordLook } from "@/operations/looks/commands/recordLook";
+import { setApart } from "@/operations/plants/commands/setApart";
+import { skipPlant } from "@/operations/looks/commands/skipPlant";
+import { startTimer } from "@/operations/acts/commands/startTimer";
+import { voidFact } from "@/operations/record/commands/voidFact";
 import { carriedOver, shapeIn } from "./carryOver";
 
 /** More than any look can be; a body without end is not read to its end. */
@@ -54,13 +54,13 @@ export async function POST(request: Request): Promise<Response> {
 const tooNew = {
   ok: false,
   retry: true,
-  problems: [{ path: "", message: "It was kept by a newer version. It is sent when the server has been renewed too." }],
+  problems: [{ path: "", message: "It was recorded by a newer version. It is sent once the server is updated too." }],
 } as const;
 
 const notNow = {
   ok: false,
   retry: true,
-  problems: [{ path: "", message: "The database does not answer just now. It is sent again by itself." }],
+  problems: [{ path: "", message: "The database is not answering. It is sent again automatically." }],
 } as const;
 
 /** The zone in which a collection's clock stands; without a collection the deed is refused anyhow. */

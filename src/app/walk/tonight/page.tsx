@@ -1,15 +1,15 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { usualTool } from "@/core/facts/settings";
-import { readTonight, type TonightLook } from "@/operations/readTonight";
-import { AsOf } from "@/ui/AsOf";
+import { usualTool } from "@/core/record/facts/settings";
+import { readTonight, type TonightLook } from "@/operations/walks/queries/readTonight";
+import { AsOf } from "@/app/_parts/AsOf";
+import { cachedView } from "@/app/_parts/cachedView";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
-import { expectedCount, percent } from "@/wording/chances";
-import { toolNames } from "@/wording/names";
-import { roundNames, timeInWords } from "@/wording/walks";
+import { expectedCount, percent } from "@/wording/advice/chances";
+import { toolNames } from "@/wording/names/names";
+import { roundNames, timeInWords } from "@/wording/names/walks";
 import { currentContext } from "../../_parts/context";
-import { kept } from "../../_parts/kept";
 import { WalkChosen } from "../_parts/WalkChosen";
 
 export const metadata: Metadata = { title: "Tonight’s looks" };
@@ -29,12 +29,12 @@ export default async function TonightPage({ searchParams }: { searchParams: Prom
   const context = await currentContext();
   const asked = Number((await searchParams).minutes);
   const minutes = CHOICES.find((one) => one === asked) ?? USUAL;
-  const { view, asOf } = await kept(`${context.collection.id} tonight ${minutes}`, () => readTonight(context, minutes));
+  const view = await cachedView(context, `tonight ${minutes}`, () => readTonight(context, minutes));
   return (
     <>
-      <AsOf at={asOf} timeZone={context.collection.timeZone} />
+      <AsOf />
       <h1>Tonight’s looks</h1>
-      <p>Say how long you have: these are the plants, the tool and the places that find most in that time.</p>
+      <p>Say how long you have: these plants, this tool and these places find most in that time.</p>
       <nav className="d-flex flex-wrap gap-2 mb-3" aria-label="How long you have">
         {CHOICES.map((one) => (
           <Link
@@ -49,15 +49,15 @@ export default async function TonightPage({ searchParams }: { searchParams: Prom
       </nav>
       <div className="row gx-3">
         <div className="col-lg-5 order-lg-2">
-          <Panel title="What it comes to">
+          <Panel title="What to expect">
             <p>
               {expectedCount(view.carry)} of {view.plants} plants without a case are expected to carry something unseen.
             </p>
             <p>
               <strong>
                 {view.looks.length === 1 ? "One look" : `${view.looks.length} looks`}, {timeInWords(60 * view.spent)}:{" "}
-                {expectedCount(view.finds)} finds expected. It leaves {plantsInWords(view.leaves)} expected to carry
-                something; ten more minutes, {expectedCount(view.leavesWithMore)}.
+                {expectedCount(view.finds)} finds expected. That leaves {plantsInWords(view.leaves)} expected to carry
+                something; with ten more minutes, {expectedCount(view.leavesWithMore)}.
               </strong>
             </p>
             <WalkChosen
@@ -65,18 +65,17 @@ export default async function TonightPage({ searchParams }: { searchParams: Prom
               tool={usualTool(context.collection.owns)}
               round="likely"
               inOrder={false}
-              label="Begin the walk"
+              label="Start the walk"
             />
             <p className="small mt-2 mb-0">
-              They are walked in the order that spreads least: the doubtful ones last. Left in the middle, the walk
-              stays open; what is not looked at stays as likely as it is.
+              They come in the order that spreads least: doubtful ones last. If you stop half-way the walk stays open.
             </p>
           </Panel>
         </div>
         <div className="col-lg-7">
           <Panel title="Which, and how">
             {view.looks.length === 0 && (
-              <p className="mb-0">Nothing has been reckoned yet, or there is no plant. Come back in a moment.</p>
+              <p className="mb-0">Nothing is worked out yet, or there are no plants. Come back in a moment.</p>
             )}
             <ul className="list-group list-group-flush">
               {view.looks.slice(0, SHOWN).map((look) => (

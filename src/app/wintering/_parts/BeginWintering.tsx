@@ -7,11 +7,16 @@ import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { z } from "zod";
 import { beginProgrammeAction } from "@/app/_parts/actions";
-import { addDays, type Day } from "@/core/climate/days";
-import { beginProgramme, type Chosen } from "@/core/facts/kinds/roomProgramme";
+import { addDays, type Day } from "@/core/shared/days";
+import { beginProgramme, type Chosen } from "@/core/record/facts/kinds/roomProgramme";
+import { winterRemedies } from "@/core/knowledge/routines/winterRemedies";
 import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
+import { winterRemedyNames } from "@/wording/advice/seasons";
 import { dayInWords } from "@/wording/dates";
+import { warmthIn } from "@/wording/units";
+import { useUnits } from "@/ui/shell/Collection";
+import { QuantityField } from "@/ui/fields/QuantityField";
 
 interface PlaceChoice {
   readonly id: string;
@@ -38,6 +43,7 @@ export function BeginWintering({
   day: Day;
 }) {
   const router = useRouter();
+  const units = useUnits();
   const [saved, setSaved] = useState(false);
   const { form, submit, trouble } = useDeed({
     schema: beginProgramme as z.ZodType<unknown, Typed>,
@@ -54,6 +60,7 @@ export function BeginWintering({
           addDays(day, IN_DAYS),
         coldestC: String(chosen?.coldestC ?? USUAL.coldestC),
         weeks: String(chosen?.weeks ?? USUAL.weeks),
+        remedy: chosen?.remedy ?? "byKind",
         minutes: String(chosen?.minutes ?? USUAL.minutes),
         helpers: String(chosen?.helpers ?? USUAL.helpers),
         dryingPots: String(chosen?.dryingPots ?? USUAL.dryingPots),
@@ -84,7 +91,7 @@ export function BeginWintering({
           <TextField form={form} name="chosen.moveOn" type="date" label="In by" />
         </div>
         <div className="col-md-6 col-xl-3">
-          <TextField form={form} name="chosen.coldestC" label="Coldest night they may have, °C" inputMode="decimal" />
+          <QuantityField form={form} name="chosen.coldestC" of="warmth" label="Coldest night they should have" />
         </div>
       </div>
       {coldNights.length > 0 && (
@@ -100,7 +107,7 @@ export function BeginWintering({
                 form.setValue("chosen.coldestC", String(coldestC));
               }}
             >
-              {coldestC} °C: {dayInWords(on)}
+              {warmthIn(coldestC, units)}: {dayInWords(on)}
             </Button>
           ))}
         </p>
@@ -110,26 +117,45 @@ export function BeginWintering({
           <TextField
             form={form}
             name="chosen.weeks"
-            label="Begin so many weeks before"
+            label="Start how many weeks before"
             inputMode="decimal"
             hint="Four to six is usual."
           />
         </div>
         <div className="col-6 col-xl-3">
-          <TextField form={form} name="chosen.minutes" label="Minutes of an evening" inputMode="decimal" />
+          <SelectField
+            form={form}
+            name="chosen.remedy"
+            label="Spray with"
+            options={winterRemedies.map((one) => [one, winterRemedyNames[one]])}
+          />
         </div>
         <div className="col-6 col-xl-3">
-          <TextField form={form} name="chosen.helpers" label="Hands" inputMode="decimal" hint="How many people." />
+          <TextField form={form} name="chosen.minutes" label="Minutes per evening" inputMode="decimal" />
         </div>
         <div className="col-6 col-xl-3">
-          <TextField form={form} name="chosen.dryingPots" label="Pots that can dry at once" inputMode="decimal" />
+          <TextField
+            form={form}
+            name="chosen.helpers"
+            label="People"
+            inputMode="decimal"
+            hint="How many people help."
+          />
+        </div>
+        <div className="col-6 col-xl-3">
+          <TextField
+            form={form}
+            name="chosen.dryingPots"
+            label="Pots that can dry at the same time"
+            inputMode="decimal"
+          />
         </div>
       </div>
       {saved && <Alert variant="success">Saved.</Alert>}
       <SubmitRow
         form={form}
         trouble={trouble}
-        label={chosen ? "Go on with this" : "Begin"}
+        label={chosen ? "Save this" : "Start"}
         variant={chosen ? "outline-primary" : "primary"}
       />
     </form>
@@ -146,6 +172,7 @@ interface Typed {
     moveOn: string;
     coldestC: string;
     weeks: string;
+    remedy: string;
     minutes: string;
     helpers: string;
     dryingPots: string;

@@ -2,19 +2,19 @@
 
 import dynamic from "next/dynamic";
 import { useState } from "react";
-import { TRIAL_DAY } from "@/core/case/trial";
-import { addDays, daysBetween, type Day } from "@/core/climate/days";
-import type { CaseFileInput } from "@/core/format/schema";
-import type { PestId } from "@/core/pests/pests";
-import { repeatBounds } from "@/core/planning/bounds";
-import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/remedies/remedies";
-import { schools, type SchoolId } from "@/core/remedies/schools";
+import { TRIAL_DAY } from "@/core/advice/plans/trial";
+import { addDays, daysBetween, type Day } from "@/core/shared/days";
+import type { CaseFileInput } from "@/core/record/format/schema";
+import type { PestId } from "@/core/knowledge/pests/pests";
+import { repeatBounds } from "@/core/advice/planning/bounds";
+import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/knowledge/remedies/remedies";
+import { schools, type SchoolId } from "@/core/knowledge/remedies/schools";
 import type { Mark } from "@/ui/charts/CaseChart";
 import { Panel } from "@/ui/Panel";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
-import { percent } from "@/wording/chances";
-import { remedyNames, schoolNames, techniqueNames } from "@/wording/names";
-import { bindingSentence, boundSentences, whySentences } from "@/wording/planning";
+import { percent } from "@/wording/advice/chances";
+import { remedyNames, schoolNames, techniqueNames } from "@/wording/names/names";
+import { bindingSentence, boundSentences, whySentences } from "@/wording/advice/planning";
 import { Pick } from "./Pick";
 import { SprayLine } from "./SprayLine";
 
@@ -96,7 +96,7 @@ export function Course({ id, title, begun, pest, meanC, generationDays, file }: 
             {daysBetween(TRIAL_DAY, end.day)}
           </>
         ) : (
-          "Reckoning …"
+          "Working it out …"
         )}
       </p>
       {why && <p className="mb-1">{whySentences(why, null).join(" ")}</p>}
@@ -136,10 +136,10 @@ export function Course({ id, title, begun, pest, meanC, generationDays, file }: 
         <div className="col-6">
           <Pick
             id={`${id}-school`}
-            label="As a school does it"
+            label="A common routine"
             value={schoolOf(remedy, technique, days)}
             ids={["", ...schools.map((school) => school.id)]}
-            names={{ ...schoolNames, "": "no school" }}
+            names={{ ...schoolNames, "": "none" }}
             onPick={follow}
           />
         </div>
@@ -147,7 +147,7 @@ export function Course({ id, title, begun, pest, meanC, generationDays, file }: 
       {answer ? (
         <TrialPicture picture={answer} marks={marks} today={TRIAL_DAY as Day} />
       ) : (
-        <p className="mb-0">Reckoning …</p>
+        <p className="mb-0">Working it out …</p>
       )}
       <details className="mt-2">
         <summary>Check by hand</summary>

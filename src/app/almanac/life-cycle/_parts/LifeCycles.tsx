@@ -2,16 +2,18 @@
 
 import { useState } from "react";
 import Form from "react-bootstrap/Form";
-import { trialFile } from "@/core/case/trial";
-import { animalsIn, severityIds, type SeverityId } from "@/core/inspection/severity";
-import { sitesOn } from "@/core/inspection/sitesOn";
-import { pestIds, pestOf, type PestId } from "@/core/pests/pests";
-import { eggToAdultDays } from "@/core/pests/stageDurations";
-import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
-import { percent } from "@/wording/chances";
-import { growthFormNames, pestNames, severityNames } from "@/wording/names";
+import { trialFile } from "@/core/advice/plans/trial";
+import { animalsIn, severityIds, type SeverityId } from "@/core/model/inspection/severity";
+import { sitesOn } from "@/core/model/inspection/sitesOn";
+import { pestIds, pestOf, type PestId } from "@/core/knowledge/pests/pests";
+import { eggToAdultDays } from "@/core/knowledge/pests/stageDurations";
+import { growthFormIds, type GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import { percent } from "@/wording/advice/chances";
+import { growthFormNames, pestNames, severityNames } from "@/wording/names/names";
 import { Course, type CourseBegun } from "./Course";
 import { Pick } from "./Pick";
+import { useUnits } from "@/ui/shell/Collection";
+import { warmthIn } from "@/wording/units";
 
 /** A generation where it is too cold to grow, for drawing. */
 const COLD_DAYS = 60;
@@ -25,6 +27,7 @@ const notEnough: CourseBegun = { remedy: "soap", technique: "spray", every: 5, t
 /** A case, and two courses against it side by side. */
 export function LifeCycles() {
   const [pest, setPest] = useState<PestId>("mealybug");
+  const units = useUnits();
   const [meanC, setMeanC] = useState(22);
   const [form, setForm] = useState<GrowthFormId>("trailingVine");
   const [severity, setSeverity] = useState<SeverityId>("light");
@@ -75,13 +78,13 @@ export function LifeCycles() {
         </div>
         <div className="col-6 col-lg-2">
           <Form.Group controlId="trial-warmth">
-            <Form.Label className="fw-semibold mb-1">At {meanC} °C</Form.Label>
+            <Form.Label className="fw-semibold mb-1">At {warmthIn(meanC, units)}</Form.Label>
             <Form.Range min={8} max={34} value={meanC} onChange={(event) => setMeanC(Number(event.target.value))} />
           </Form.Group>
         </div>
         <div className="col-12 col-lg-3">
           <Form.Group controlId="trial-deep">
-            <Form.Label className="fw-semibold mb-1">Where no spray comes</Form.Label>
+            <Form.Label className="fw-semibold mb-1">Out of reach of sprays</Form.Label>
             <span className="ms-2">{percent(own.shelteredShare * deepShare)} sit there</span>
             <Form.Range
               min={0}

@@ -1,8 +1,8 @@
 "use client";
 
-import { TRIAL_DAY } from "@/core/case/trial";
-import type { DatedPicture } from "@/core/case/draw";
-import { daysBetween, type Day } from "@/core/climate/days";
+import { TRIAL_DAY } from "@/core/advice/plans/trial";
+import type { DatedPicture } from "@/core/advice/plans/draw";
+import { daysBetween, type Day } from "@/core/shared/days";
 import { CaseChart, type Mark } from "@/ui/charts/CaseChart";
 import { ChartLegend } from "@/ui/charts/ChartLegend";
 import { PictureTable } from "@/ui/charts/PictureTable";

@@ -2,20 +2,23 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
-import { lookAlikeIds, lookAlikes } from "@/core/diagnosis/lookAlikes";
-import { likelihoodOf, seenSignIds, type SignId } from "@/core/diagnosis/signs";
-import { pestIds, pestOf, phaseOf, type PestId, type Phase } from "@/core/pests/pests";
-import { genera } from "@/core/plants/genera";
-import { spotIds, spots, type Spot } from "@/core/plants/spots";
-import { killOf, remedyIds, remedyOf } from "@/core/remedies/remedies";
-import { readPestHistory } from "@/operations/readPestHistory";
+import { lookAlikeIds, lookAlikes } from "@/core/knowledge/signs/lookAlikes";
+import { likelihoodOf, seenSignIds, type SignId } from "@/core/knowledge/signs/signs";
+import { pestIds, pestOf, phaseOf, type PestId, type Phase } from "@/core/knowledge/pests/pests";
+import { genera } from "@/core/knowledge/plants/genera";
+import { spotIds, spots, type Spot } from "@/core/knowledge/plants/spots";
+import { killOf, remedyIds, remedyOf } from "@/core/knowledge/remedies/remedies";
+import { readPestHistory } from "@/operations/cases/queries/readPestHistory";
 import { Panel } from "@/ui/Panel";
 import { signDrawings } from "@/ui/signs/drawings";
-import { percent } from "@/wording/chances";
-import { outcomeNames, pestNames, remedyNames, spotNames } from "@/wording/names";
-import { lookAlikeNames, signNames, stageLooks } from "@/wording/signs";
-import { stageNames } from "@/wording/names";
+import { percent } from "@/wording/advice/chances";
+import { outcomeNames, pestNames, remedyNames, spotNames } from "@/wording/names/names";
+import { signNames } from "@/wording/names/signs";
 import { LifeRing } from "./_parts/LifeRing";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
+import { LookAlikes } from "@/ui/animals/lookAlikes";
+import { Stages } from "@/ui/animals/Stages";
 
 /** A sign that is there this often with a pest tells of it. */
 const TELLS_FROM = 0.6;
@@ -35,7 +38,8 @@ export async function generateMetadata({ params }: { params: Promise<{ id: strin
 export default async function PestPage({ params }: { params: Promise<{ id: string }> }) {
   const pest = pestIn((await params).id);
   if (!pest) notFound();
-  const history = await readPestHistory(await currentContext(), pest);
+  const context = await currentContext();
+  const history = await cachedView(context, `history ${pest}`, () => readPestHistory(context, pest));
   const { stages } = pestOf(pest);
   const telling: SignId[] = seenSignIds.filter((sign) => likelihoodOf(sign, pest) >= TELLS_FROM);
   const alike = lookAlikeIds.filter((id) => lookAlikes[id].of.some((sign) => telling.includes(sign)));
@@ -49,18 +53,27 @@ export default async function PestPage({ params }: { params: Promise<{ id: strin
   return (
     <>
       <h1>{pestNames[pest]}</h1>
+      <AsOf />
+      <Panel title="The animal, stage by stage">
+        <Stages pest={pest} />
+      </Panel>
+      {alike.length > 0 && (
+        <Panel title="Mistaken for it">
+          <LookAlikes ids={alike} />
+        </Panel>
+      )}
       <div className="row gx-3">
         <div className="col-lg-4">
           <Panel title="A life, to scale">
             <LifeRing pest={pest} beginC={Math.round(history.meanC ?? USUAL_C)} />
             <p className="small mb-0">
-              From degree-days above its own threshold; literature from memory, on the slow side, since house plants are
+              From degree-days above its own threshold; from the literature, on the slow side, since house plants are
               poor hosts.
             </p>
           </Panel>
         </div>
         <div className="col-lg-4">
-          <Panel title="What tells of it">
+          <Panel title="Signs of it">
             <ul className="list-unstyled mb-0">
               {telling.map((sign) => (
                 <li key={sign} className="d-flex gap-2 align-items-center mb-1">
@@ -72,26 +85,6 @@ export default async function PestPage({ params }: { params: Promise<{ id: strin
               ))}
             </ul>
           </Panel>
-          <Panel title="What it looks like">
-            <ul className="mb-0 ps-3">
-              {stages.map(({ id }) => (
-                <li key={id}>
-                  <strong>{stageNames[id]}:</strong> {stageLooks[pest][id]}
-                </li>
-              ))}
-            </ul>
-          </Panel>
-          {alike.length > 0 && (
-            <Panel title="What is taken for it">
-              <ul className="mb-0 ps-3">
-                {alike.map((id) => (
-                  <li key={id}>
-                    <strong>{lookAlikeNames[id].name}:</strong> {lookAlikeNames[id].tell}
-                  </li>
-                ))}
-              </ul>
-            </Panel>
-          )}
         </div>
         <div className="col-lg-4">
           <Panel title="Where it hides">
@@ -99,16 +92,16 @@ export default async function PestPage({ params }: { params: Promise<{ id: strin
               {hides.map(({ id, weight, deep }) => (
                 <li key={id}>
                   {spotNames[id]}: {percent(weight)}
-                  {deep > 0 && `, ${percent(deep)} of them where no spray comes`}
+                  {deep > 0 && `, ${percent(deep)} of them out of reach of sprays`}
                 </li>
               ))}
             </ol>
-            <Link href="/almanac/hiding-places">Form by form, drawn</Link>
+            <Link href="/almanac/hiding-places">See every growth form</Link>
           </Panel>
-          <Panel title="What ends it here">
+          <Panel title="What has worked here">
             <p>
               {closed === 0
-                ? "No case of it has been closed in this collection yet."
+                ? "No case of it has been closed in your collection yet."
                 : `Of ${closed} closed ${closed === 1 ? "case" : "cases"}: ${[
                     clear > 0 && `${clear} ${outcomeNames.clear.toLowerCase()}`,
                     givenUp > 0 && `${givenUp} ${outcomeNames.givenUp.toLowerCase()}`,
@@ -120,10 +113,10 @@ export default async function PestPage({ params }: { params: Promise<{ id: strin
                 `Clear with: ${history.clearWith.map(({ remedy, cases }) => `${remedyNames[remedy].toLowerCase()} (${cases})`).join(", ")}.`}
             </p>
             <table className="table table-sm mb-0">
-              <caption className="visually-hidden">Of those a remedy touches, so many die</caption>
+              <caption className="visually-hidden">Share killed of those a remedy touches</caption>
               <thead>
                 <tr>
-                  <th scope="col">Of those touched die</th>
+                  <th scope="col">Killed when touched</th>
                   {phases
                     .filter((phase) => stages.some((stage) => phaseOf(stage) === phase))
                     .map((phase) => (
@@ -144,15 +137,17 @@ export default async function PestPage({ params }: { params: Promise<{ id: strin
                       .map((phase) => {
                         const stage = stages.findLast((one) => phaseOf(one) === phase)!;
                         const meets = remedyOf(remedy).actsIn.includes(stage.where);
-                        return <td key={phase}>{meets ? percent(killOf(remedy, pest, stage).likely) : "not met"}</td>;
+                        return (
+                          <td key={phase}>{meets ? percent(killOf(remedy, pest, stage).likely) : "not reached"}</td>
+                        );
                       })}
                   </tr>
                 ))}
               </tbody>
             </table>
           </Panel>
-          <Panel title="Kinds that have it more often">
-            <p className="mb-0">{prone.length > 0 ? prone.join(", ") : "None that practitioners agree on."}</p>
+          <Panel title="Plants that get it most">
+            <p className="mb-0">{prone.length > 0 ? prone.join(", ") : "None that growers agree on."}</p>
           </Panel>
         </div>
       </div>

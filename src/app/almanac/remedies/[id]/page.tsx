@@ -1,15 +1,15 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { genera } from "@/core/plants/genera";
-import type { GrowthFormId } from "@/core/plants/growthForms";
-import { remedyIds, remedyOf, techniques, type RemedyId } from "@/core/remedies/remedies";
-import { refusals } from "@/core/suitability/mixFor";
-import { sensitivitiesOf } from "@/core/plants/care";
+import { genera } from "@/core/knowledge/plants/genera";
+import type { GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import { remedyIds, remedyOf, techniques, type RemedyId } from "@/core/knowledge/remedies/remedies";
+import { refusals } from "@/core/advice/tolerance/mixFor";
+import { sensitivitiesOf } from "@/core/knowledge/plants/care";
 import { Panel } from "@/ui/Panel";
-import { cautionSentences } from "@/wording/cautions";
-import { percent } from "@/wording/chances";
+import { cautionSentences } from "@/wording/advice/cautions";
+import { percent } from "@/wording/advice/chances";
 import { dayCount } from "@/wording/dates";
-import { remedyNames, smellNames, techniqueNames } from "@/wording/names";
+import { remedyNames, smellNames, techniqueNames } from "@/wording/names/names";
 import { hasStrengths, StrengthCurve } from "./_parts/StrengthCurve";
 
 const remedyIn = (id: string): RemedyId | undefined => remedyIds.find((one) => one === id);
@@ -40,9 +40,9 @@ export default async function RemedyPage({ params }: { params: Promise<{ id: str
     <>
       <h1>{remedyNames[id]}</h1>
       <p>
-        Not again before {dayCount(remedy.smallestIntervalDays)}, at most {remedy.mostTimes} times;{" "}
-        {smellNames[remedy.smell]}. It acts while it is wet
-        {remedy.afterwards ? `, and hinders those that live for ${dayCount(remedy.afterwards.days)} more` : ""}.
+        Not again within {dayCount(remedy.smallestIntervalDays)}, at most {remedy.mostTimes} times;{" "}
+        {smellNames[remedy.smell]}. It works while it is wet
+        {remedy.afterwards ? `, and slows down survivors for ${dayCount(remedy.afterwards.days)} more` : ""}.
       </p>
       <div className="row gx-3">
         <div className="col-lg-6">
@@ -50,7 +50,7 @@ export default async function RemedyPage({ params }: { params: Promise<{ id: str
             <table className="table table-sm mb-2">
               <thead>
                 <tr>
-                  <th scope="col">Put on</th>
+                  <th scope="col">Applied</th>
                   <th scope="col">open</th>
                   <th scope="col">sheltered</th>
                   <th scope="col">deep</th>
@@ -68,15 +68,15 @@ export default async function RemedyPage({ params }: { params: Promise<{ id: str
               </tbody>
             </table>
             <p className="small mb-0">
-              Of the animals where the hand goes; our own estimates. Deep: where no brush comes.
+              Of the animals where you treat; our own estimates. Deep: where no brush reaches.
             </p>
           </Panel>
           {hasStrengths(id) && (
-            <Panel title="Strength against effect">
+            <Panel title="Strength and effect">
               <StrengthCurve remedy={id} />
               <p className="small mb-0">
-                Of adult mealybugs that are touched, so many die; the dots are the mixes. A few drops in a bottle do
-                next to nothing, however often. Our own estimates.
+                Share of adult mealybugs killed when touched; the dots are the mixes. A few drops in a bottle do next to
+                nothing, however often you spray. Our own estimates.
               </p>
             </Panel>
           )}
@@ -89,9 +89,11 @@ export default async function RemedyPage({ params }: { params: Promise<{ id: str
               ))}
             </ul>
           </Panel>
-          <Panel title="What does not bear it">
+          <Panel title="What does not tolerate it">
             <p className="mb-0">
-              {refused.length > 0 ? `${refused.join(", ")}.` : "No kind in the table, made weak enough."}
+              {refused.length > 0
+                ? `${refused.join(", ")}.`
+                : "Every plant in the table tolerates it when made weak enough."}
             </p>
           </Panel>
         </div>

@@ -6,19 +6,20 @@ import Alert from "react-bootstrap/Alert";
 import { useWatch } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { addPlaceAction, editPlaceAction, takeReadingAction } from "@/app/_parts/actions";
-import { addPlace, editPlace, standsAlone, standsIn, type PlaceKind } from "@/core/facts/deeds";
-import type { Place } from "@/core/facts/descriptions";
-import { readingSources, takeReading, type ReadingSource } from "@/core/facts/kinds/reading";
+import { addPlace, editPlace, standsAlone, standsIn, type PlaceKind } from "@/core/record/facts/deeds";
+import type { Place } from "@/core/record/facts/descriptions";
+import { readingSources, takeReading, type ReadingSource } from "@/core/record/facts/kinds/reading";
 import { ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
-import { placeKindNames, readingSourceNames } from "@/wording/names";
+import { placeKindNames, readingSourceNames } from "@/wording/names/names";
+import { QuantityField } from "@/ui/fields/QuantityField";
 
-const PACE = "The pest's pace, and with it every date, is reckoned from it.";
+const PACE = "How fast the pest develops, and so every date, depends on it.";
 
-const ROOM_FOR = "How many pots; leave it empty where you do not count.";
-const DOOR = "Nothing passes a shut door. Of an isolation place that counts most.";
-const DRIPS = "Root mealybugs come down with the water. Leave it empty where each pot has its saucer.";
+const ROOM_FOR = "How many pots; leave it empty if you do not count.";
+const DOOR = "Pests do not pass a shut door. This matters most for an isolation place.";
+const DRIPS = "Root mealybugs travel with the water. Leave it empty if each pot has its own saucer.";
 
 const added = ["room", "shelf", "isolation", "tray", "cabinet", "outdoors"] as const;
 
@@ -63,19 +64,19 @@ export function AddPlaceForm({ places }: { places: readonly { id: string; name: 
           name="parentId"
           label="Where it stands"
           options={[
-            ...(standsAlone.includes(kind) ? [["", "by itself"] as const] : [["", "choose …"] as const]),
+            ...(standsAlone.includes(kind) ? [["", "on its own"] as const] : [["", "choose …"] as const]),
             ...around.map((place) => [place.id, place.name] as const),
           ]}
         />
       )}
-      <TextField
+      <QuantityField
         form={form}
         name="celsius"
-        label="About how warm, °C"
-        inputMode="decimal"
-        hint={`Mean of day and night. Leave it empty where it is as warm as what it stands in. ${PACE}`}
+        of="warmth"
+        label="About how warm"
+        hint={`The average of day and night. Leave it empty if it is as warm as what it stands in. ${PACE}`}
       />
-      <TextField form={form} name="roomFor" label="Room for so many" inputMode="decimal" hint={ROOM_FOR} />
+      <TextField form={form} name="roomFor" label="Room for how many pots" inputMode="decimal" hint={ROOM_FOR} />
       {kind !== "tray" && kind !== "shelf" && (
         <SwitchField form={form} name="doorShut" label="Its door is kept shut" hint={DOOR} />
       )}
@@ -112,7 +113,7 @@ export function EditPlaceForm({
   return (
     <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
       <TextField form={form} name="name" label="Name" />
-      <TextField form={form} name="roomFor" label="Room for so many" inputMode="decimal" hint={ROOM_FOR} />
+      <TextField form={form} name="roomFor" label="Room for how many pots" inputMode="decimal" hint={ROOM_FOR} />
       <SwitchField form={form} name="doorShut" label="Its door is kept shut" hint={DOOR} />
       <SelectField
         form={form}
@@ -143,13 +144,13 @@ export function ReadingForm({ placeId, now }: { placeId: string; now: string }) 
   });
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="celsius" label="How warm, °C" inputMode="decimal" hint={PACE} />
+      <QuantityField form={form} name="celsius" of="warmth" label="How warm" hint={PACE} />
       <TextField
         form={form}
         name="humidity"
         label="How humid, %"
         inputMode="decimal"
-        hint="Leave it empty where nothing shows it."
+        hint="Leave it empty if you have no hygrometer."
       />
       <ChoiceField
         form={form}
@@ -158,7 +159,7 @@ export function ReadingForm({ placeId, now }: { placeId: string; now: string }) 
         options={readingSources.map((source) => [source, readingSourceNames[source]])}
       />
       <MomentField form={form} name="at" label="When" />
-      <SubmitRow form={form} trouble={trouble} label="Write it down" />
+      <SubmitRow form={form} trouble={trouble} label="Save" />
     </form>
   );
 }

@@ -1,11 +1,11 @@
 import { isSecure } from "@/app/_parts/peer";
 import { icsOf } from "@/app/_parts/ics";
 import { now } from "@/clock";
-import { addDays } from "@/core/climate/days";
+import { addDays } from "@/core/shared/days";
 import { databaseUrl } from "@/env";
-import { contextOfFeed } from "@/operations/door/feeds";
-import { today } from "@/operations/context";
-import { readCalendar } from "@/operations/readCalendar";
+import { contextOfFeed } from "@/operations/access/calendarFeeds";
+import { today } from "@/operations/shared/context";
+import { readCalendar } from "@/operations/seasons/queries/readCalendar";
 
 /** So far ahead a calendar is told what is due. */
 const AHEAD_DAYS = 120;

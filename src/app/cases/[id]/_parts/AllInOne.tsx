@@ -9,23 +9,23 @@ import { v7 as uuidv7 } from "uuid";
 import { recordActAction } from "@/app/_parts/actions";
 import { usePress } from "@/app/_parts/usePress";
 import { cautionsOfAct, costsOfAct, type Act } from "@/core/acts/acts";
-import type { ToolId } from "@/core/inspection/tools";
-import { blitzActs } from "@/core/planning/blitz";
-import type { PreparationId } from "@/core/planning/preparation";
-import { actObjections } from "@/core/suitability/actObjections";
-import type { Bearer } from "@/core/suitability/bearer";
+import type { ToolId } from "@/core/model/inspection/tools";
+import { blitzActs } from "@/core/advice/decision/blitz";
+import type { PreparationId } from "@/core/advice/planning/preparation";
+import { actObjections } from "@/core/advice/tolerance/actObjections";
+import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
 import { CautionList } from "@/ui/Cautions";
 import { useCollection } from "@/ui/shell/Collection";
 import { toggled } from "@/ui/toggled";
-import { plannedInWords, tellAct, workNames } from "@/wording/acts";
+import { plannedInWords, tellAct, workNames } from "@/wording/names/acts";
 import { hoursInWords } from "@/wording/dates";
-import { preparationNames } from "@/wording/preparation";
+import { preparationNames } from "@/wording/advice/preparation";
 import { withOffset } from "@/zones";
 
 interface Props {
   caseId: string;
   plantId: string;
-  bearer: Bearer;
+  bearer: TreatedPlant;
   tool: ToolId;
 }
 
@@ -78,7 +78,7 @@ export function AllInOne({ caseId, plantId, bearer, tool }: Props) {
         </p>
       )}
       <Button disabled={going || chosen.length === 0} onClick={() => void write()}>
-        Done: write it all down
+        Done: record it all
       </Button>
     </>
   );

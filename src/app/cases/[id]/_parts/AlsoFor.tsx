@@ -5,7 +5,7 @@ import { useState } from "react";
 import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
 import { adoptPlanAction } from "@/app/_parts/actions";
-import type { AlikeCase } from "@/operations/readAlike";
+import type { AlikeCase } from "@/operations/cases/queries/readAlike";
 import { useCollection } from "@/ui/shell/Collection";
 import { toggled } from "@/ui/toggled";
 import { dayInWords } from "@/wording/dates";
@@ -51,9 +51,9 @@ export function AlsoFor({ alike, ticked, toggle, going }: AlsoForHandle) {
   return (
     <details className="mb-2" open={ticked.length > 0 || undefined}>
       <summary>
-        The same plan for others with this pest: {ticked.length} of {alike.length}
+        Same plan for other plants with this pest: {ticked.length} of {alike.length}
       </summary>
-      <p className="small mb-1">Each in the mix that it bears, with the looks that it needs; each is judged alone.</p>
+      <p className="small mb-1">Each gets the mix it tolerates and the looks it needs; each is judged on its own.</p>
       <div className="also-for">
         {alike.map(({ caseId, code, name, placeName, since }) => (
           <Form.Check
@@ -65,7 +65,7 @@ export function AlsoFor({ alike, ticked, toggle, going }: AlsoForHandle) {
           />
         ))}
       </div>
-      {going && <p role="status">It is being adopted for the others …</p>}
+      {going && <p role="status">Adopting it for the others …</p>}
     </details>
   );
 }
@@ -86,7 +86,7 @@ export function NotForAll({ refused, caseId }: { refused: readonly NotFor[]; cas
         ))}
       </ul>
       <Link className="btn btn-primary" href={`/cases/${caseId}`}>
-        Go on
+        Continue
       </Link>
     </div>
   );

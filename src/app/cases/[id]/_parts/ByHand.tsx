@@ -3,22 +3,22 @@
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { useState } from "react";
 import Form from "react-bootstrap/Form";
-import type { PlanQuestion } from "@/core/case/ask";
-import type { Day } from "@/core/climate/days";
-import type { PlannedDose } from "@/core/facts/kinds/programme";
-import type { CaseFileInput } from "@/core/format/schema";
-import { anyHome, isKeptOut } from "@/core/household/household";
-import { mixes, mixesOf, type MixId } from "@/core/mixing/mixes";
-import type { PestId } from "@/core/pests/pests";
-import { repeatBounds } from "@/core/planning/bounds";
-import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/remedies/remedies";
-import type { Bearer } from "@/core/suitability/bearer";
-import { mixFor } from "@/core/suitability/mixFor";
+import type { PlanQuestion } from "@/core/advice/plans/ask";
+import type { Day } from "@/core/shared/days";
+import type { PlannedDose } from "@/core/record/facts/kinds/programme";
+import type { CaseFileInput } from "@/core/record/format/schema";
+import { anyHome, isKeptOut } from "@/core/knowledge/household/household";
+import { mixes, mixesOf, type MixId } from "@/core/knowledge/mixes/mixes";
+import type { PestId } from "@/core/knowledge/pests/pests";
+import { repeatBounds } from "@/core/advice/planning/bounds";
+import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/knowledge/remedies/remedies";
+import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
+import { mixFor } from "@/core/advice/tolerance/mixFor";
 import { Cautions } from "@/ui/Cautions";
 import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
 import { dayInWords } from "@/wording/dates";
-import { mixNames, remedyNames, techniqueNames } from "@/wording/names";
-import { boundSentences, looksInWords } from "@/wording/planning";
+import { mixNames, remedyNames, techniqueNames } from "@/wording/names/names";
+import { boundSentences, looksInWords } from "@/wording/advice/planning";
 import { Adopt, type Adopting } from "./Adopt";
 import { daysFrom, spread, type Chosen } from "./ways";
 
@@ -29,7 +29,7 @@ interface Props {
   meanC: number;
   /** The first day, while what was typed is one. */
   first: Day | null;
-  bearer: Bearer;
+  bearer: TreatedPlant;
   current: Extract<PlannedDose, { mix: MixId }> | null;
   reckoner: ReckonerHandle;
   file: CaseFileInput;
@@ -46,7 +46,7 @@ export function ByHand(props: Props) {
     <div className={`way ${open ? "open" : ""}`}>
       <button type="button" className="way-line" aria-expanded={open} onClick={onPress}>
         <Mark className="way-mark" size={18} aria-hidden />
-        <span className="way-name">By hand: any remedy, your own dates</span>
+        <span className="way-name">Your own plan: any remedy, any dates</span>
       </button>
       {open && (
         <div className="way-more">
@@ -72,7 +72,7 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
   const options = [
     {
       id: "reckoned" as const,
-      label: "Reckoned dates",
+      label: "Suggested dates",
       dates: first ? (scored?.recommended?.dates ?? []) : [],
       score: scored?.recommended,
     },
@@ -169,8 +169,8 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
           ))}
           {basis === "own" && (
             <div className="row">
-              {number("everyDays", "own-every", "Every so many days (1–60)")}
-              {number("times", "own-times", "Times (1–24)")}
+              {number("everyDays", "own-every", "Every … days (1–60)")}
+              {number("times", "own-times", "How often (1–24)")}
             </div>
           )}
           <details open>

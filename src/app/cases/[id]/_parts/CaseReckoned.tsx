@@ -1,10 +1,11 @@
 "use client";
 
 import dynamic from "next/dynamic";
-import type { DatedDose } from "@/core/case/draw";
-import type { OnPlant } from "@/core/case/onPlant";
-import type { CaseFileInput } from "@/core/format/schema";
-import type { Day } from "@/core/climate/days";
+import type { DatedDose } from "@/core/advice/plans/draw";
+import type { OnPlant } from "@/core/advice/plans/onPlant";
+import type { CaseFileInput } from "@/core/record/format/schema";
+import type { Day } from "@/core/shared/days";
+import type { PestId } from "@/core/knowledge/pests/pests";
 import type { Mark } from "@/ui/charts/CaseChart";
 import { Panel } from "@/ui/Panel";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
@@ -18,6 +19,7 @@ const Picture = dynamic(() => import("./Picture").then((module) => module.Pictur
 });
 
 interface Props {
+  readonly pest: PestId;
   readonly file: CaseFileInput;
   readonly on: OnPlant;
   readonly coming: readonly DatedDose[];
@@ -29,16 +31,16 @@ interface Props {
 }
 
 /** What the engine draws and supposes for a case, reckoned in the browser's own worker. */
-export function CaseReckoned({ file, on, coming, marks, today, until, open, pClear }: Props) {
+export function CaseReckoned({ pest, file, on, coming, marks, today, until, open, pClear }: Props) {
   const reckoner = useReckoner();
   const key = JSON.stringify([file, coming, until]);
   const { answer, failed, again } = useAnswer(reckoner, (remote) => remote.draw(file, coming, until, on), key);
   return (
     <>
-      <Panel title="How many are likely left">
+      <Panel title="How many are probably left">
         {failed && <NotReckoned again={again} />}
-        {!failed && !answer && <p className="mb-0">Reckoning …</p>}
-        {answer && <Picture picture={answer} marks={marks} today={today} />}
+        {!failed && !answer && <p className="mb-0">Working it out …</p>}
+        {answer && <Picture pest={pest} picture={answer} marks={marks} today={today} />}
       </Panel>
       {open && pClear !== null && <WhatIf reckoner={reckoner} file={file} pClear={pClear} />}
     </>

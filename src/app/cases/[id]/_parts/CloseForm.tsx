@@ -3,11 +3,11 @@
 import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { closeCaseAction } from "@/app/_parts/actions";
-import { closeCase, outcomes, type OutcomeId } from "@/core/facts/kinds/closing";
+import { closeCase, outcomes, type OutcomeId } from "@/core/record/facts/kinds/closing";
 import { ChoiceField, NoteField, SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
-import { outcomeNames } from "@/wording/names";
+import { outcomeNames } from "@/wording/names/names";
 
 export function CloseForm({ caseId, met, now }: { caseId: string; met: boolean; now: string }) {
   const router = useRouter();
@@ -26,12 +26,7 @@ export function CloseForm({ caseId, met, now }: { caseId: string; met: boolean; 
   });
   return (
     <form onSubmit={submit} noValidate>
-      <ChoiceField
-        form={form}
-        name="outcome"
-        label="How it ended"
-        options={outcomes.map((id) => [id, outcomeNames[id]])}
-      />
+      <ChoiceField form={form} name="outcome" label="Outcome" options={outcomes.map((id) => [id, outcomeNames[id]])} />
       <MomentField form={form} name="at" label="When" />
       <NoteField form={form} name="note" label="Note" />
       <SubmitRow form={form} trouble={trouble} label="Close the case" />

@@ -3,23 +3,23 @@
 import { proxy } from "comlink";
 import Link from "next/link";
 import { useState } from "react";
-import type { DecisionQuestion } from "@/core/case/ask";
-import type { CaseFileInput } from "@/core/format/schema";
-import type { FirstWay } from "@/core/planning/decision";
-import { worths, type Worth } from "@/core/plants/worth";
+import type { DecisionQuestion } from "@/core/advice/plans/ask";
+import type { CaseFileInput } from "@/core/record/format/schema";
+import type { FirstWay } from "@/core/advice/decision/decision";
+import { plantValues, type PlantValue } from "@/core/knowledge/plants/plantValue";
 import { Panel } from "@/ui/Panel";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { Reckoning } from "@/ui/reckoner/Reckoning";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
-import { expectedCount, inTen, percent } from "@/wording/chances";
+import { expectedCount, inTen, percent } from "@/wording/advice/chances";
 import { hoursInWords, shortDay } from "@/wording/dates";
-import { closedSentences, firstWayNames, firstWayTells, proposalSentence } from "@/wording/decision";
-import { worthNames } from "@/wording/worth";
+import { closedSentences, firstWayNames, firstWayTells, proposalSentence } from "@/wording/advice/decision";
+import { worthNames } from "@/wording/names/plantValue";
 
 interface Props {
   caseId: string;
   plantId: string;
-  worth: Worth;
+  worth: PlantValue;
   /** Whether it stands apart already. */
   isApart: boolean;
   file: CaseFileInput;
@@ -52,9 +52,9 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
   return (
     <>
       <fieldset className="mb-3">
-        <legend className="fs-6 fw-semibold mb-1">What the plant is worth to you</legend>
+        <legend className="fs-6 fw-semibold mb-1">How much the plant matters to you</legend>
         <div className="d-flex flex-wrap gap-2">
-          {worths.map((id) => (
+          {plantValues.map((id) => (
             <button
               key={id}
               type="button"
@@ -69,7 +69,7 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
       </fieldset>
       {!isApart && (
         <fieldset className="mb-3">
-          <legend className="fs-6 fw-semibold mb-1">Where it is meanwhile</legend>
+          <legend className="fs-6 fw-semibold mb-1">Where it stays meanwhile</legend>
           <div className="d-flex flex-wrap gap-2">
             {[true, false].map((is) => (
               <button
@@ -79,7 +79,7 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
                 aria-pressed={apart === is}
                 onClick={() => setApart(is)}
               >
-                {is ? "Set apart today, door shut" : "Left where it stands"}
+                {is ? "Set apart today, door kept shut" : "Left where it is"}
               </button>
             ))}
           </div>
@@ -107,9 +107,9 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
                   <dl className="row mb-2">
                     {choice.way !== "giveUp" && (
                       <>
-                        <dt className="col-7">Clean looks after it</dt>
+                        <dt className="col-7">Chance of clean looks afterwards</dt>
                         <dd className="col-5 text-end">{inTen(choice.pClean)}</dd>
-                        <dt className="col-7">Then sure</dt>
+                        <dt className="col-7">How sure that makes it</dt>
                         <dd className="col-5 text-end">
                           {percent(choice.sure)}, {shortDay(choice.clearOn)}
                         </dd>
@@ -119,7 +119,7 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
                     <dd className="col-5 text-end">{hoursInWords(Math.round(choice.minutes))}</dd>
                     {choice.expectedMinutes > 1.2 * choice.minutes && (
                       <>
-                        <dt className="col-7">Expected until clear</dt>
+                        <dt className="col-7">Expected time until clear</dt>
                         <dd className="col-5 text-end">{hoursInWords(Math.round(choice.expectedMinutes))}</dd>
                       </>
                     )}
@@ -131,17 +131,17 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
                     )}
                     <dt className="col-7">Plants that catch it meanwhile</dt>
                     <dd className="col-5 text-end">{expectedCount(choice.neighbours)}</dd>
-                    <dt className="col-7">Lost of the plant by it</dt>
+                    <dt className="col-7">Plant lost to the treatment</dt>
                     <dd className="col-5 text-end">{choice.harm === 1 ? "all" : percent(choice.harm)}</dd>
                     {choice.pLost > 0 && (
                       <>
-                        <dt className="col-7">The pest costs you the plant</dt>
+                        <dt className="col-7">Plant lost to the pest</dt>
                         <dd className="col-5 text-end">{percent(choice.pLost)}</dd>
                       </>
                     )}
                   </dl>
                   <Link className={`btn btn-${i === 0 ? "" : "outline-"}primary`} href={goes[choice.way]}>
-                    Go this way
+                    Choose this
                   </Link>
                 </Panel>
               </div>
@@ -153,13 +153,13 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
             </p>
           ))}
           <details>
-            <summary>How it is weighed</summary>
+            <summary>How they are compared</summary>
             <p className="mb-0">
-              Setting apart goes before every way. Then, in plants that can be replaced: an hour of work until it may be
-              called clear counts half a one, a plant beside it that catches it an hour and a half of work, what is lost
-              of the plant by what is done its share, and the plant itself where the pest costs it; a dear one counts 4,
-              an irreplaceable one 20. Where looks are hardly ever clean the work begins again: the time is divided by
-              that chance. These weights are ours; the chances come from the case.
+              Setting it apart comes first, whatever you choose. The rest is compared in replaceable plants: an hour of
+              work until it may be called clear counts as half a plant, a neighbour that catches it as an hour and a
+              half of work, and the plant itself by how likely the treatment or the pest costs you it; a treasured one
+              counts 4, an irreplaceable one 20. Where looks are rarely clean the work starts again, so the time is
+              divided by that chance. These weights are ours; the chances come from the case.
             </p>
           </details>
         </>

@@ -1,26 +1,30 @@
 "use client";
 
-import type { DatedPicture } from "@/core/case/draw";
-import type { Day } from "@/core/climate/days";
+import type { DatedPicture } from "@/core/advice/plans/draw";
+import type { Day } from "@/core/shared/days";
+import type { PestId } from "@/core/knowledge/pests/pests";
 import { CaseChart, type Mark } from "@/ui/charts/CaseChart";
+import { LivesChart } from "@/ui/charts/LivesChart";
 import { ChartLegend } from "@/ui/charts/ChartLegend";
 import { PictureTable } from "@/ui/charts/PictureTable";
 
 interface Props {
+  readonly pest: PestId;
   readonly picture: DatedPicture;
   readonly marks: readonly Mark[];
   readonly today: Day;
 }
 
 /** A case's picture: the chart, what its lines mean, and the same numbers as a table. */
-export function Picture({ picture, marks, today }: Props) {
+export function Picture({ pest, picture, marks, today }: Props) {
   return (
     <>
+      <LivesChart pest={pest} picture={picture} marks={marks} today={today} />
       <CaseChart picture={picture} marks={marks} today={today} />
       <ChartLegend stages={picture.stages} />
       <p className="small mb-2">
-        The pale band runs from the mildest to the worst of the ways it may be: how much the treatments miss, how well
-        the pest breeds here. The lower line is how likely it was over on each day, by what was known then.
+        The pale band runs from the best case to the worst: how much the treatments miss, and how well the pest breeds
+        here. The lower line shows how likely it was over on each day, judged by what was known then.
       </p>
       <details>
         <summary>The same as a table</summary>

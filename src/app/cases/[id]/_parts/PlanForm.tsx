@@ -6,27 +6,28 @@ import { useState } from "react";
 import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
 import { adoptPlanAction } from "@/app/_parts/actions";
-import type { OnPlant } from "@/core/case/onPlant";
-import type { DatedProgress, DatedWay } from "@/core/case/ask";
-import { isDay, type Day } from "@/core/climate/days";
-import { adoptPlan, type Basis, type PlannedDose } from "@/core/facts/kinds/programme";
-import type { CaseFileInput } from "@/core/format/schema";
-import { mixes as allMixes, type MixId } from "@/core/mixing/mixes";
-import type { PestId } from "@/core/pests/pests";
-import { isWork, type Dose } from "@/core/planning/doses";
-import type { Courses } from "@/core/planning/course";
-import type { RemedyId } from "@/core/remedies/remedies";
-import { mixFor } from "@/core/suitability/mixFor";
+import type { OnPlant } from "@/core/advice/plans/onPlant";
+import type { DatedProgress, DatedWay } from "@/core/advice/plans/ask";
+import { isDay, type Day } from "@/core/shared/days";
+import { adoptPlan, type Basis, type PlannedDose } from "@/core/record/facts/kinds/programme";
+import type { CaseFileInput } from "@/core/record/format/schema";
+import { mixes as allMixes, type MixId } from "@/core/knowledge/mixes/mixes";
+import type { CourseTaught } from "@/core/advice/learning/courses";
+import type { PestId } from "@/core/knowledge/pests/pests";
+import { isWork, type Dose } from "@/core/advice/planning/doses";
+import type { TreatmentCourses } from "@/core/advice/planning/treatmentCourse";
+import type { RemedyId } from "@/core/knowledge/remedies/remedies";
+import { mixFor } from "@/core/advice/tolerance/mixFor";
 import { useDeed } from "@/ui/fields/useDeed";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { Reckoning } from "@/ui/reckoner/Reckoning";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
-import { shortObjections } from "@/wording/cautions";
-import { percent } from "@/wording/chances";
+import { shortObjections } from "@/wording/advice/cautions";
+import { percent } from "@/wording/advice/chances";
 import { dayInWords } from "@/wording/dates";
-import { approachNames } from "@/wording/names";
-import { beyondSentences, planSentence } from "@/wording/planning";
-import type { AlikeCase } from "@/operations/readAlike";
+import { approachNames } from "@/wording/names/names";
+import { beyondSentences, planSentence } from "@/wording/advice/planning";
+import type { AlikeCase } from "@/operations/cases/queries/readAlike";
 import { NotForAll, useAlsoFor } from "./AlsoFor";
 import { ByHand } from "./ByHand";
 import { WayDetail } from "./WayDetail";
@@ -45,11 +46,13 @@ interface Props {
   /** How sure clean looks are to make it, 0–1. */
   target: number;
   /** The courses of remedies that run on the plant. */
-  courses: Courses;
+  courses: TreatmentCourses;
   /** When it is looked at next, where that lies ahead. */
   nextLook: Day | null;
   /** Other plants with the same pest. */
   alike: readonly AlikeCase[];
+  /** What ways have ended against this pest on the keeper's own record. */
+  taught: readonly CourseTaught[];
   /** What the plan in force goes on with: one made by hand begins there. */
   current: PlannedDose | null;
 }
@@ -149,6 +152,12 @@ export function PlanForm(props: Props) {
         mixOf={mixOf}
         onMix={(mix) => setOwnMixes((before) => ({ ...before, [allMixes[mix].remedy]: mix }))}
         promise={(dates, doses) => (remote) => remote.promise(file, question, dates, doses)}
+        draw={(dates, doses) => (remote) => {
+          const coming = dates.map((day, i) => ({ day, dose: doses[i]! }));
+          return remote.draw(file, coming, [...way.schedule.looks, ...dates].reduce(max, begins), on, false);
+        }}
+        today={today}
+        taught={props.taught}
         detail={(schedule) => (remote) => remote.detail(file, question, schedule)}
         reckoner={reckoner}
         planned={planned}
@@ -177,10 +186,10 @@ export function PlanForm(props: Props) {
             `Clean looks are to make it ${percent(target)} sure. Waiting alone comes to ${percent(comparison.without.pOver)} by ${dayInWords(comparison.without.by)}.`}
         </span>
         <span className="text-danger-emphasis fw-semibold" role={first ? undefined : "alert"}>
-          {first ? "" : "Write a day of the calendar."}
+          {first ? "" : "Enter a date."}
         </span>
       </div>
-      {failed === "senseless" && <p>From this day on nothing can be reckoned: it lies before the case began.</p>}
+      {failed === "senseless" && <p>This date is before the case began. Choose a later one.</p>}
       {failed === "broken" && <NotReckoned again={compared.again} />}
       {best && (
         <p className="fs-5" role="status">
@@ -191,25 +200,25 @@ export function PlanForm(props: Props) {
       {!failed && !comparison && <Reckoning share={begun?.share ?? 0} />}
       {comparison?.tooCold && (
         <div className="alert alert-warning" role="note">
-          <strong>It is too cold there for it to grow.</strong> What is put on only thins it out, and nobody can say
-          that it is over. Stand the plant warmer if it bears that, or go on when it is warmer; meanwhile take off what
-          you see.
+          <strong>It is too cold there for the pest to develop.</strong> Treating now only thins it out, and nobody can
+          tell when it is over. Move the plant somewhere warmer if it tolerates that, or continue when it is warmer;
+          until then remove what you see.
         </div>
       )}
       {comparison?.beyond && !comparison.tooCold && (
         <div className="alert alert-warning" role="note">
-          <strong>No way at hand gets there.</strong> {beyondSentences(comparison.beyond).join(" ")}
+          <strong>Nothing you have gets that far.</strong> {beyondSentences(comparison.beyond).join(" ")}
         </div>
       )}
       {comparison?.plans.length === 0 && (
         <div className="alert alert-warning" role="note">
-          <strong>This plant bears none of the remedies just now.</strong> What is left is done by hand: squash and pick
-          off what shows, with a loupe, shower it, or let predators loose.
+          <strong>This plant tolerates none of the remedies at the moment.</strong> What remains is done by hand: squash
+          and pick off what you see, with a loupe, shower it, or release predators.
         </div>
       )}
       {plans.length > 0 && (
         <p className="small mb-1">
-          Bars are treatments, rings are looks; the line is as wide as it is likely to get so far.
+          Bars are treatments, rings are looks; the wider the line, the likelier it gets that far.
         </p>
       )}
       <ul className="ways">
@@ -218,7 +227,7 @@ export function PlanForm(props: Props) {
         {comparison && (
           <li>
             <button type="button" className="btn btn-link px-0" aria-expanded={all} onClick={() => setAll(!all)}>
-              {all ? "Only those that do best" : "All other ways, and what this plant does not bear"}
+              {all ? "Show only the best" : "Show everything, and what this plant does not tolerate"}
             </button>
           </li>
         )}
@@ -231,7 +240,7 @@ export function PlanForm(props: Props) {
         {all && ways.bottled.map(row)}
         {all && ways.short.length > 0 && (
           <li>
-            <h2 className="h3 mt-3">Those that fall short</h2>
+            <h2 className="h3 mt-3">Not enough on their own</h2>
           </li>
         )}
         {all && ways.short.map(row)}
@@ -246,12 +255,12 @@ export function PlanForm(props: Props) {
           comparison?.spent.map((id) => (
             <li key={id} className="way refused">
               <span className="way-name">{approachNames[id]}</span>
-              <span>Put on as often as the label or the plant bears for now.</span>
+              <span>Already used as often as the label or the plant allows for now.</span>
             </li>
           ))}
         {ways.schools.length > 0 && (
           <li>
-            <h2 className="h3 mt-3">As the schools do it</h2>
+            <h2 className="h3 mt-3">Common routines</h2>
           </li>
         )}
         {ways.schools.map(row)}

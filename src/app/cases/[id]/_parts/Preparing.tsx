@@ -1,7 +1,7 @@
 import Link from "next/link";
-import type { Preparation } from "@/core/planning/preparation";
-import { inTen } from "@/wording/chances";
-import { preparationNames, preparationRefusals } from "@/wording/preparation";
+import type { Preparation } from "@/core/advice/planning/preparation";
+import { inTen } from "@/wording/advice/chances";
+import { preparationNames, preparationRefusals } from "@/wording/advice/preparation";
 
 /** What hands do on the first day before any bottle is opened, in its order, and what each step adds. */
 export function Preparing({ preparation, plantId }: { preparation: Preparation; plantId: string }) {
@@ -12,7 +12,7 @@ export function Preparing({ preparation, plantId }: { preparation: Preparation; 
   return (
     <details className="mt-2">
       <summary>
-        Before any bottle is opened, on the first day: from {inTen(without)} to {inTen(last.pClean)} that the looks are
+        On the first day, before you open a bottle: from {inTen(without)} to {inTen(last.pClean)} that the looks are
         clean
       </summary>
       <ol className="mb-2 ps-3">
@@ -29,7 +29,7 @@ export function Preparing({ preparation, plantId }: { preparation: Preparation; 
         </p>
       )}
       <Link className="btn btn-outline-primary" href={`/plants/${plantId}/act`}>
-        Write down what you did by hand
+        Record what you did by hand
       </Link>
     </details>
   );

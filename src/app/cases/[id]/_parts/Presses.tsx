@@ -1,6 +1,6 @@
 import Link from "next/link";
-import { isOfRoom } from "@/core/pests/pests";
-import type { CaseView } from "@/operations/readCase";
+import { isOfRoom } from "@/core/knowledge/pests/pests";
+import type { CaseView } from "@/operations/cases/queries/readCase";
 
 /** What an open case can be gone on with, the likeliest filled. */
 export function Presses({ view: { found, plant, place, plan, card, nextStep } }: { view: CaseView }) {
@@ -25,7 +25,7 @@ export function Presses({ view: { found, plant, place, plan, card, nextStep } }:
       {press("Look", look, next === "look")}
       {!plan && press("What first?", `/cases/${found.id}/decide`)}
       {found.pest === "rootMealybug" && press("Unpot", `/plants/${plant.id}/unpot`)}
-      {press("Who else, and where from", `/cases/${found.id}/around`)}
+      {press("Who else has it, and where it came from", `/cases/${found.id}/around`)}
       {!card.apart && (
         <Link className="btn btn-danger" href={`/plants/${plant.id}/apart`}>
           Set apart

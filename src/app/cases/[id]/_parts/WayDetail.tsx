@@ -3,28 +3,32 @@
 import Link from "next/link";
 import { useState } from "react";
 import Form from "react-bootstrap/Form";
-import type { Detail } from "@/core/case/ask";
-import type { DatedSchedule } from "@/core/case/schedules";
-import type { Day } from "@/core/climate/days";
+import type { Detail } from "@/core/advice/plans/ask";
+import type { DatedPicture } from "@/core/advice/plans/draw";
+import type { DatedSchedule } from "@/core/advice/plans/schedules";
+import type { Day } from "@/core/shared/days";
 import { cautionsOfAct } from "@/core/acts/acts";
 import { workOf } from "@/core/acts/works";
-import type { PlannedDose } from "@/core/facts/kinds/programme";
-import { mixesOf, type MixId } from "@/core/mixing/mixes";
-import type { PestId } from "@/core/pests/pests";
-import { isWork, type Dose } from "@/core/planning/doses";
-import { repeatBounds } from "@/core/planning/bounds";
-import { remedyOf, type RemedyId } from "@/core/remedies/remedies";
-import type { Bearer } from "@/core/suitability/bearer";
-import { actObjections } from "@/core/suitability/actObjections";
-import { mixFor } from "@/core/suitability/mixFor";
-import { objections } from "@/core/suitability/suitability";
+import type { PlannedDose } from "@/core/record/facts/kinds/programme";
+import { mixesOf, type MixId } from "@/core/knowledge/mixes/mixes";
+import type { CourseTaught } from "@/core/advice/learning/courses";
+import type { PestId } from "@/core/knowledge/pests/pests";
+import { isWork, type Dose } from "@/core/advice/planning/doses";
+import { repeatBounds } from "@/core/advice/planning/bounds";
+import { remedyOf, type RemedyId } from "@/core/knowledge/remedies/remedies";
+import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
+import { actObjections } from "@/core/advice/tolerance/actObjections";
+import { mixFor } from "@/core/advice/tolerance/mixFor";
+import { objections } from "@/core/advice/tolerance/suitability";
+import { LivesChart } from "@/ui/charts/LivesChart";
 import { CautionList } from "@/ui/Cautions";
 import { useAnswer, type Question, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
-import { plannedName, workNames } from "@/wording/acts";
-import { percent } from "@/wording/chances";
+import { plannedName, workNames } from "@/wording/names/acts";
+import { percent } from "@/wording/advice/chances";
+import { ownSentences } from "@/wording/advice/learning";
 import { dayInWords } from "@/wording/dates";
-import { mixNames, remedyNames, techniqueNames, wayNames } from "@/wording/names";
-import { bindingSentence, boundSentences, planSentence, whySentences } from "@/wording/planning";
+import { mixNames, remedyNames, techniqueNames, wayNames } from "@/wording/names/names";
+import { bindingSentence, boundSentences, planSentence, whySentences } from "@/wording/advice/planning";
 import { Adopt, type Adopting } from "./Adopt";
 import { Preparing } from "./Preparing";
 import type { Chosen, Way } from "./ways";
@@ -38,13 +42,18 @@ interface Props {
   dated: boolean;
   pest: PestId;
   meanC: number;
-  bearer: Bearer;
+  bearer: TreatedPlant;
   mixOf: (remedy: RemedyId) => MixId;
   onMix: (mix: MixId) => void;
   /** Asks what the dates come to with other mixes. */
   promise: (dates: readonly Day[], doses: readonly Dose[]) => Question<DatedSchedule>;
   /** Asks why these dates, and what would add to them. */
   detail: (schedule: DatedSchedule) => Question<Detail>;
+  /** Asks for the picture of these treatments. */
+  draw: (dates: readonly Day[], doses: readonly Dose[]) => Question<DatedPicture>;
+  today: Day;
+  /** What ways have ended against this pest on the keeper's own record. */
+  taught: readonly CourseTaught[];
   reckoner: ReckonerHandle;
   planned: (dose: Dose) => PlannedDose;
   choose: (chosen: Chosen) => void;
@@ -53,8 +62,8 @@ interface Props {
 
 /** Everything about one way in one place: what it is done with, when, why then, what anyone can check, and its cautions. */
 export function WayDetail(props: Props) {
-  const { way, plantId, isTold, dated, pest, meanC, bearer, mixOf, onMix, promise, detail, reckoner, planned, choose } =
-    props;
+  const { way, plantId, isTold, dated, pest, meanC, bearer, mixOf, onMix, promise, detail, draw } = props;
+  const { reckoner, planned, choose } = props;
   const [at, setAt] = useState<string | null>(null);
   const schedule = way.others.find((other) => other.at === at)?.schedule ?? way.schedule;
   const { dates } = schedule;
@@ -74,6 +83,9 @@ export function WayDetail(props: Props) {
   const told = (answered.key === key && answered.answer) || schedule;
   const why = useAnswer(reckoner, detail(schedule), key);
   const more = why.key === key ? why.answer : null;
+  const drawn = useAnswer(reckoner, draw(dates, doses), key);
+  const picture = drawn.key === key ? drawn.answer : null;
+  const looks = told.looks.map((day) => ({ day, kind: "clean" as const }));
   const several = used.length > 1;
   if (dates.length === 0) return <LookFirst plantId={plantId} schedule={schedule} />;
   return (
@@ -81,6 +93,11 @@ export function WayDetail(props: Props) {
       {(!isTold || at !== null || changed) && (
         <p className="mb-2">{planSentence(way.name, told, way.basis !== "reckoned")}</p>
       )}
+      {ownSentences(used, props.taught).map((sentence) => (
+        <p key={sentence} className="mb-2">
+          {sentence}
+        </p>
+      ))}
       {way.others.length > 0 && (
         <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Which dates">
           {[null, ...way.others.map((other) => other.at)].map((one) => (
@@ -96,6 +113,7 @@ export function WayDetail(props: Props) {
           ))}
         </div>
       )}
+      {picture && <LivesChart pest={pest} picture={picture} marks={looks} today={props.today} />}
       <div className="way-columns">
         <section>
           {remedies.map((remedy) => (

@@ -2,10 +2,10 @@
 
 import { ChevronDown, ChevronRight } from "lucide-react";
 import type { ReactNode } from "react";
-import type { Day } from "@/core/climate/days";
-import { inTen, percent } from "@/wording/chances";
+import type { Day } from "@/core/shared/days";
+import { inTen, percent } from "@/wording/advice/chances";
 import { dayInWords, hoursInWords, shortDay } from "@/wording/dates";
-import { rhythmInWords } from "@/wording/planning";
+import { rhythmInWords } from "@/wording/advice/planning";
 import { CourseLine } from "./CourseLine";
 import type { Way } from "./ways";
 

@@ -2,11 +2,11 @@
 
 import { useState } from "react";
 import Form from "react-bootstrap/Form";
-import type { CaseFileInput } from "@/core/format/schema";
-import type { Supposition } from "@/core/case/whatIf";
+import type { CaseFileInput } from "@/core/record/format/schema";
+import type { Supposition } from "@/core/advice/clearance/whatIf";
 import { Panel } from "@/ui/Panel";
 import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
-import { percent } from "@/wording/chances";
+import { percent } from "@/wording/advice/chances";
 
 const nothing: Supposition = { sprayMore: false, daysLate: 0, betterReach: false, cleanLook: null };
 const looks = [
@@ -34,7 +34,7 @@ export function WhatIf({ reckoner, file, pClear }: { reckoner: ReckonerHandle; f
       </p>
       <Form.Check
         id="what-if-spray"
-        label="One treatment more, today, like the last"
+        label="One more treatment today, like the last"
         disabled={!treated}
         checked={supposed.sprayMore}
         onChange={(event) => set({ sprayMore: event.target.checked })}
@@ -47,7 +47,7 @@ export function WhatIf({ reckoner, file, pClear }: { reckoner: ReckonerHandle; f
         onChange={(event) => set({ betterReach: event.target.checked })}
       />
       <Form.Group controlId="what-if-late" className="mb-2">
-        <Form.Label className="mb-1">Treated later than it was, after the first: {supposed.daysLate} days</Form.Label>
+        <Form.Label className="mb-1">Each treatment after the first came later by {supposed.daysLate} days</Form.Label>
         <Form.Range
           min={0}
           max={7}
@@ -57,7 +57,7 @@ export function WhatIf({ reckoner, file, pClear }: { reckoner: ReckonerHandle; f
         />
       </Form.Group>
       <Form.Group controlId="what-if-look">
-        <Form.Label className="mb-1">A look at the whole plant now that finds nothing</Form.Label>
+        <Form.Label className="mb-1">A look at the whole plant now finds nothing</Form.Label>
         <Form.Select
           value={supposed.cleanLook ?? ""}
           onChange={(event) => set({ cleanLook: (event.target.value || null) as Supposition["cleanLook"] })}

@@ -1,12 +1,12 @@
 "use client";
 
 import Link from "next/link";
-import type { CaseFileInput } from "@/core/format/schema";
+import type { CaseFileInput } from "@/core/record/format/schema";
 import { Panel } from "@/ui/Panel";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
-import { percent } from "@/wording/chances";
-import { explanationNames, whatToChange } from "@/wording/escalation";
+import { percent } from "@/wording/advice/chances";
+import { explanationNames, whatToChange } from "@/wording/advice/escalation";
 
 /** What is less likely than this is not told. */
 const SHOWN_FROM = 0.05;
@@ -31,8 +31,8 @@ export function WhyStill({ folded, file, founders, caseId, plantId }: Props) {
   const goes = {
     missed: [`/cases/${caseId}/plan`, "Change the plan"],
     asExpected: [`/plants/${plantId}/look`, "Look"],
-    resistant: [`/cases/${caseId}/plan`, "A plan of another kind"],
-    reinfested: [`/cases/${caseId}/around`, "Who else, and where from"],
+    resistant: [`/cases/${caseId}/plan`, "Make a different plan"],
+    reinfested: [`/cases/${caseId}/around`, "Who else has it, and where it came from"],
   } as const;
   if (failed) return <NotReckoned again={again} />;
   if (!first) return null;
@@ -51,11 +51,11 @@ export function WhyStill({ folded, file, founders, caseId, plantId }: Props) {
         {label}
       </Link>
       <p className="small text-body-secondary mt-2 mb-0">
-        Odds of these four against each other, by everything on record. What each is beforehand is our own estimate.
+        How likely each of these four is, by everything on record. The starting odds are our own estimate.
       </p>
     </>
   );
-  const title = "Found again after treating: why?";
+  const title = "Found again after treatment: why?";
   return folded ? (
     <details className="mb-3">
       <summary>{title}</summary>

@@ -1,8 +1,8 @@
-import type { DatedDose } from "@/core/case/draw";
-import { doseOf, treatmentsToCome } from "@/core/case/plans";
-import { addDays, type Day } from "@/core/climate/days";
-import { standing } from "@/core/facts/facts";
-import type { CaseView } from "@/operations/readCase";
+import type { DatedDose } from "@/core/advice/plans/draw";
+import { doseOf, treatmentsToCome } from "@/core/advice/plans/plans";
+import { addDays, type Day } from "@/core/shared/days";
+import { standing } from "@/core/record/facts/facts";
+import type { CaseView } from "@/operations/cases/queries/readCase";
 import type { Mark } from "@/ui/charts/CaseChart";
 
 /** How far ahead a picture looks beyond the last step, days. */

@@ -1,13 +1,13 @@
-import type { DatedComparison, DatedWay } from "@/core/case/ask";
-import type { DatedSchedule } from "@/core/case/schedules";
-import { addDays, type Day } from "@/core/climate/days";
-import type { Basis, PlannedDose } from "@/core/facts/kinds/programme";
-import type { ApproachId } from "@/core/planning/approaches";
-import { HOPELESS, type WayId } from "@/core/planning/compare";
-import { pRight } from "@/core/planning/score";
-import { weigh } from "@/core/planning/search";
-import type { SchoolId } from "@/core/remedies/schools";
-import { approachNames, schoolNames, wayNames } from "@/wording/names";
+import type { DatedComparison, DatedWay } from "@/core/advice/plans/ask";
+import type { DatedSchedule } from "@/core/advice/plans/schedules";
+import { addDays, type Day } from "@/core/shared/days";
+import type { Basis, PlannedDose } from "@/core/record/facts/kinds/programme";
+import type { ApproachId } from "@/core/advice/planning/approaches";
+import { HOPELESS, type WayId } from "@/core/advice/planning/compare";
+import { pRight } from "@/core/advice/planning/score";
+import { weigh } from "@/core/advice/planning/search";
+import type { SchoolId } from "@/core/knowledge/remedies/schools";
+import { approachNames, schoolNames, wayNames } from "@/wording/names/names";
 
 /** One way to go about a case, as a row of the comparison. */
 export interface Way {

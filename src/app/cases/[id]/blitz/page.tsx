@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { restsDry } from "@/core/suitability/bearer";
-import { pestNames } from "@/wording/names";
+import { restsDry } from "@/core/advice/tolerance/treatedPlant";
+import { pestNames } from "@/wording/names/names";
 import { caseOf } from "../_parts/caseOf";
 import { AllInOne } from "../_parts/AllInOne";
 
@@ -18,14 +18,14 @@ export default async function BlitzPage({ params }: { params: Promise<{ id: stri
       </h1>
       {restsDry(on.bearer) ? (
         <p>
-          It rests dry now: it is neither washed nor sprayed before it grows.{" "}
-          <Link href={`/cases/${found.id}/decide`}>See what else can be done first</Link>
+          It is resting dry: do not wash or spray it before it starts growing.{" "}
+          <Link href={`/cases/${found.id}/decide`}>See what else you can do</Link>
         </p>
       ) : (
         <>
           <p>
-            Read the cautions, then go down the list. What you leave out, take its tick off; what stays ticked is
-            written down together.
+            Read the cautions, then work down the list. Untick what you leave out; everything ticked is recorded
+            together.
           </p>
           <AllInOne caseId={found.id} plantId={plant.id} bearer={on.bearer} tool={on.tool} />
         </>

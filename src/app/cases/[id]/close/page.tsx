@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
-import { notYetSentence } from "@/wording/clearance";
-import { pestNames } from "@/wording/names";
+import { notYetSentence } from "@/wording/advice/clearance";
+import { pestNames } from "@/wording/names/names";
 import { caseOf } from "../_parts/caseOf";
 import { CloseForm } from "../_parts/CloseForm";
 
@@ -25,9 +25,8 @@ export default async function ClosePage({ params }: { params: Promise<{ id: stri
         </div>
       )}
       <p>
-        After clear: back to its place, looked at weekly for a month, then every second week for two more, then as the
-        rest. A plant that is given up or lost can be archived on its page; its waste goes bagged into the household
-        bin.
+        After clear: back to its place, a weekly look for a month, then every second week for two more, then like the
+        rest. A plant you give up or lose can be archived on its page; bag the waste and put it in the household bin.
       </p>
       <CloseForm caseId={view.found.id} met={view.clearance.met} now={now} />
     </>

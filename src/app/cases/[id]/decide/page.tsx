@@ -2,16 +2,19 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
-import { today } from "@/operations/context";
-import { readDecision } from "@/operations/readDecision";
-import { pestNames } from "@/wording/names";
+import { today } from "@/operations/shared/context";
+import { readDecision } from "@/operations/cases/queries/readDecision";
+import { pestNames } from "@/wording/names/names";
 import { Deciding } from "../_parts/Deciding";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "First decision" };
 
 export default async function DecisionPage({ params }: { params: Promise<{ id: string }> }) {
   const context = await currentContext();
-  const read = await readDecision(context, (await params).id);
+  const { id } = await params;
+  const read = await cachedView(context, `decision ${id}`, () => readDecision(context, id));
   if (!read) notFound();
   const { view, neighbours, warmOutside } = read;
   const { plant, place, found } = view;
@@ -21,9 +24,11 @@ export default async function DecisionPage({ params }: { params: Promise<{ id: s
       <h1>
         What first? {plant.code} {plant.name}: {pestNames[found.pest].toLowerCase()}
       </h1>
+      <AsOf />
       <p>
-        Beside it stand {touching + beside} plants at {place.name} and {room} more in the room. Each way is reckoned
-        until it may be called clear.
+        At {place.name} {beside + touching === 1 ? "is one other plant" : `are ${touching + beside} other plants`}, in
+        the room {room === 1 ? "one more" : room === 0 ? "no more" : `${room} more`}. Each option is worked out up to
+        the day it may be called clear.
       </p>
       {view.file && place.meanC !== null ? (
         <Deciding
@@ -40,8 +45,7 @@ export default async function DecisionPage({ params }: { params: Promise<{ id: s
         />
       ) : (
         <p>
-          It cannot be reckoned:{" "}
-          {place.meanC === null ? "nothing is known of the warmth there. " : "look again first. "}
+          It cannot be worked out: {place.meanC === null ? "no temperature is recorded there. " : "look again first. "}
           <Link href={`/cases/${found.id}`}>Back to the case</Link>
         </p>
       )}

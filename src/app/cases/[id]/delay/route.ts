@@ -1,5 +1,5 @@
 import { currentContext } from "@/app/_parts/context";
-import { readDelay } from "@/operations/readDelay";
+import { readDelay } from "@/operations/cases/queries/readDelay";
 
 /** What a day's delay of the next treatment costs, asked for one plant at a time. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {

@@ -1,10 +1,12 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import type { Plan } from "@/core/case/plans";
-import { pestNames } from "@/wording/names";
-import { warmthInWords } from "@/wording/warmth";
-import { keptBeside } from "@/app/_parts/kept";
-import { readAlike } from "@/operations/readAlike";
+import type { Plan } from "@/core/advice/plans/plans";
+import { pestNames } from "@/wording/names/names";
+import { warmthInWords } from "@/wording/names/warmth";
+import { cachedBeside } from "@/app/_parts/pageCache";
+import { speaks } from "@/core/advice/learning/courses";
+import { readCourses } from "@/operations/record/queries/readTaught";
+import { readAlike } from "@/operations/cases/queries/readAlike";
 import { caseOf } from "../_parts/caseOf";
 import { PlanForm } from "../_parts/PlanForm";
 
@@ -19,9 +21,11 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
   const { context, view, today } = await caseOf(params);
   const { plant, place } = view;
   const { collection } = context;
-  const alike = await keptBeside(`${collection.id} alike ${view.found.id}`, () =>
+  const { units } = collection;
+  const alike = await cachedBeside(`${collection.id} alike ${view.found.id}`, () =>
     readAlike(context, view.found, place.id),
   );
+  const courses = await cachedBeside(`${collection.id} courses`, () => readCourses(context));
   return (
     <>
       <h1>
@@ -29,7 +33,9 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
       </h1>
       <p>
         One treatment never ends it: eggs and hidden animals survive, so the repeats must catch each hatch before it
-        lays.{place.meanC !== null && ` Reckoned for ${warmthInWords(place.meanC)}, as it is at ${place.name}.`}
+        lays.
+        {place.meanC !== null &&
+          ` Worked out for ${warmthInWords(place.meanC, units)}, the temperature at ${place.name}.`}
       </p>
       {view.file && place.meanC !== null ? (
         <PlanForm
@@ -45,17 +51,18 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
           courses={view.courses}
           nextLook={view.card.lookDueOn > today ? view.card.lookDueOn : null}
           alike={alike ?? []}
+          taught={courses?.filter((one) => one.pest === view.found.pest && speaks(one)) ?? []}
           current={lastOf(view.plan)}
         />
       ) : (
         <p>
           {place.meanC === null ? (
             <>
-              Nothing is known of the warmth here: say at <Link href={`/benches/places/${place.id}`}>{place.name}</Link>{" "}
-              about how warm it is, and the dates can be reckoned.
+              No temperature is recorded here: say at <Link href={`/benches/places/${place.id}`}>{place.name}</Link>{" "}
+              about how warm it is, and dates can be worked out.
             </>
           ) : (
-            "What was found lies too far back to be reckoned with. Look again, and write down what you see now."
+            "The find is too long ago to work from. Look again, and record what you see now."
           )}
         </p>
       )}

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { ActForm } from "@/app/_parts/act/ActForm";
-import { treatmentsToCome } from "@/core/case/plans";
-import { pestNames } from "@/wording/names";
+import { treatmentsToCome } from "@/core/advice/plans/plans";
+import { pestNames } from "@/wording/names/names";
 import { caseOf } from "../_parts/caseOf";
 
 export const metadata: Metadata = { title: "Treat" };

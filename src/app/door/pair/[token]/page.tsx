@@ -1,11 +1,11 @@
 import type { Metadata } from "next";
 import { takePairing } from "@/core/access/deeds";
-import { readPairing } from "@/operations/door/door";
+import { readPairing } from "@/operations/access/door";
 import { Panel } from "@/ui/Panel";
 import { asked, callerNow, NO_NAME } from "../../../_parts/context";
 import { PairingForm } from "../../_parts/DoorForm";
 
-export const metadata: Metadata = { title: "Let this device in", referrer: "no-referrer" };
+export const metadata: Metadata = { title: "Sign this device in", referrer: "no-referrer" };
 
 /** Looking at the page uses nothing up: only the press does, since programs that preview links look too. */
 export default async function PairPage({ params }: { params: Promise<{ token: string }> }) {
@@ -14,13 +14,13 @@ export default async function PairPage({ params }: { params: Promise<{ token: st
   const { device } = await asked();
   return (
     <div className="narrow">
-      <h1>Let this device in</h1>
+      <h1>Sign this device in</h1>
       {token.success && pairing ? (
         <Panel title={`For ${pairing.name}`}>
           <PairingForm token={token.data} device={device === NO_NAME ? "" : device} />
         </Panel>
       ) : (
-        <p>This link no longer holds: it works once, within five minutes. Ask for another.</p>
+        <p>This link has expired: it works once, within five minutes. Ask for a new one.</p>
       )}
     </div>
   );

@@ -12,7 +12,7 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
   if (id === "new")
     return (
       <>
-        <h1>A bottle for the cupboard</h1>
+        <h1>Add a bottle</h1>
         <BottleForm />
       </>
     );
@@ -22,7 +22,7 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
     <>
       <h1>{bottle.name}</h1>
       <BottleForm bottle={bottle} />
-      <Panel title="Not a bottle of yours">
+      <Panel title="Not one of your bottles">
         <DropBottle bottleId={bottle.id} />
       </Panel>
     </>

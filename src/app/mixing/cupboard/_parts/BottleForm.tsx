@@ -6,11 +6,12 @@ import Alert from "react-bootstrap/Alert";
 import { useWatch } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { dropBottleAction, keepBottleAction } from "@/app/_parts/actions";
-import { allowedIds, bottleUnits, dropBottle, keepBottle, type Bottle } from "@/core/household/bottles";
-import { activeIds, groupOf, type ActiveId } from "@/core/household/products";
+import { allowedIds, bottleUnits, dropBottle, keepBottle, type Bottle } from "@/core/knowledge/household/bottles";
+import { activeIds, groupOf, type ActiveId } from "@/core/knowledge/household/products";
 import { ChecksField, ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { QuantityField } from "@/ui/fields/QuantityField";
 import { useDeed } from "@/ui/fields/useDeed";
-import { allowedNames, activeNames, bottleUnitNames } from "@/wording/household";
+import { allowedNames, activeNames, bottleUnitNames } from "@/wording/names/household";
 
 const typed = (value: number | null) => (value === null ? "" : String(value));
 
@@ -49,15 +50,15 @@ export function BottleForm({ bottle }: { bottle?: Bottle }) {
     <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
       <div className="row gx-3">
         <div className="col-lg-6">
-          <TextField form={form} name="name" label="What you call it" />
+          <TextField form={form} name="name" label="Name" />
           <SelectField
             form={form}
             name="active"
-            label="Active ingredient, from its label"
+            label="Active ingredient, from the label"
             hint={
               group
-                ? `IRAC group ${group}: not more than twice running, then something of another group.`
-                : "Pests are not known to become resistant to it."
+                ? `IRAC group ${group}: no more than twice in a row, then something from another group.`
+                : "No resistance to it is known."
             }
             options={activeIds.map((id) => [id, activeNames[id]])}
           />
@@ -72,35 +73,49 @@ export function BottleForm({ bottle }: { bottle?: Bottle }) {
             name="percent"
             label="Strength, %"
             inputMode="decimal"
-            hint="Of the active ingredient. Empty where the label does not say."
+            hint="Of the active ingredient. Leave it empty if the label not applicable."
           />
-          <TextField form={form} name="size" label={`A full one holds, ${unit}`} inputMode="decimal" />
-          <TextField form={form} name="price" label="What it cost, in your money" inputMode="decimal" />
+          {unit === "mL" ? (
+            <QuantityField form={form} name="size" of="volume" label="Bottle size" />
+          ) : (
+            <TextField form={form} name="size" label={`Bottle size, ${unit}`} inputMode="decimal" />
+          )}
+          <TextField form={form} name="price" label="Cost" inputMode="decimal" />
         </div>
         <div className="col-lg-6">
-          <TextField
-            form={form}
-            name="perLitre"
-            label={`By the label, ${unit} in a litre of water`}
-            inputMode="decimal"
-            hint="Empty for what is used as it is, and where the label gives none."
-          />
-          <TextField form={form} name="everyDays" label="Not again before so many days" inputMode="decimal" />
-          <TextField form={form} name="mostTimes" label="At most so often in a season" inputMode="decimal" />
+          {unit === "mL" ? (
+            <QuantityField
+              form={form}
+              name="perLitre"
+              of="rate"
+              label="Label rate"
+              hint="Leave it empty if it is used undiluted or the label gives no rate."
+            />
+          ) : (
+            <TextField
+              form={form}
+              name="perLitre"
+              label={`By the label, ${unit} per litre of water`}
+              inputMode="decimal"
+              hint="Leave it empty if it is used undiluted or the label gives no rate."
+            />
+          )}
+          <TextField form={form} name="everyDays" label="Days between applications, at least" inputMode="decimal" />
+          <TextField form={form} name="mostTimes" label="Applications per season, at most" inputMode="decimal" />
           <ChecksField
             form={form}
             name="allowed"
             label="Where the label allows it"
-            hint="What it does not allow is kept out of every proposal. Countries differ: your own label and law decide."
+            hint="It is never suggested where the label does not allow it. Countries differ: your own label and law decide."
             options={allowedIds.map((id) => [id, allowedNames[id]])}
           />
           <TextField form={form} name="openedOn" label="Opened on" type="date" />
           <TextField form={form} name="bestBefore" label="Best before" type="date" />
-          {bottle && <TextField form={form} name="emptiedOn" label="Empty, or thrown away, on" type="date" />}
+          {bottle && <TextField form={form} name="emptiedOn" label="Finished or thrown away on" type="date" />}
         </div>
       </div>
       {saved && <Alert variant="success">Saved.</Alert>}
-      <SubmitRow form={form} trouble={trouble} label={bottle ? "Save" : "Put it into the cupboard"} />
+      <SubmitRow form={form} trouble={trouble} label={bottle ? "Save" : "Add it to the cupboard"} />
     </form>
   );
 }
@@ -116,8 +131,10 @@ export function DropBottle({ bottleId }: { bottleId: string }) {
   });
   return (
     <form onSubmit={submit} noValidate>
-      <p className="mb-2">Was it entered by mistake? An empty one stays here with the day on which it was empty.</p>
-      <SubmitRow form={form} trouble={trouble} label="Take it out of the record" variant="outline-primary" />
+      <p className="mb-2">
+        Only for a bottle entered by mistake. A finished one stays here with the date it was finished.
+      </p>
+      <SubmitRow form={form} trouble={trouble} label="Delete this bottle" variant="outline-primary" />
     </form>
   );
 }

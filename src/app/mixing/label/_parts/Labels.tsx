@@ -2,11 +2,11 @@
 
 import { useEffect, useState } from "react";
 import Button from "react-bootstrap/Button";
-import { mixes, type MixId } from "@/core/mixing/mixes";
-import { remedyOf } from "@/core/remedies/remedies";
+import { mixes, type MixId } from "@/core/knowledge/mixes/mixes";
+import { remedyOf } from "@/core/knowledge/remedies/remedies";
 import { momentInWords } from "@/wording/dates";
-import { labelCautions } from "@/wording/cautions";
-import { mixNames } from "@/wording/names";
+import { labelCautions } from "@/wording/advice/cautions";
+import { mixNames } from "@/wording/names/names";
 
 /** Ordinary sheets of labels: across, down, and how large one is, mm. */
 const sheets = {
@@ -63,16 +63,16 @@ export function Labels({ mix, totalMl, made, uselessAfter }: Props) {
         className="bottle-labels"
         tabIndex={0}
         role="region"
-        aria-label="The sheet of labels"
+        aria-label="Sheet of labels"
         style={{ gridTemplateColumns: `repeat(${across}, ${width}mm)` }}
       >
         {Array.from({ length: across * down }, (_, i) => (
           <div key={i} className="bottle-label" style={size} aria-hidden={i > 0}>
             {/* eslint-disable-next-line @next/next/no-img-element -- a picture made in this browser */}
-            {picture && <img src={picture} alt="Opens this mix" />}
+            {picture && <img src={picture} alt="Scan to open this mix" />}
             <strong>{mixNames[mix]}</strong>
             <div>Made {momentInWords(made)}</div>
-            <div>{uselessAfter ? `Useless after ${momentInWords(uselessAfter)}` : "Keeps, closed and cool"}</div>
+            <div>{uselessAfter ? `Do not use after ${momentInWords(uselessAfter)}` : "Keeps if closed and cool"}</div>
             <div>{cautions.join(" ")}</div>
           </div>
         ))}

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useEffect, useRef } from "react";
 import { PhotoField } from "@/app/_parts/PhotoField";
-import { useOutbox } from "@/app/_parts/useOutbox";
+import { useOutbox } from "@/offline/useOutbox";
 
 /** Adds a photo to the plant's last look, and shows it once it is kept. */
 export function AddPhoto({ lookId, day, about }: { lookId: string; day: string; about: string }) {

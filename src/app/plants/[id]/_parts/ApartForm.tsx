@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { z } from "zod";
 import { setApartAction } from "@/app/_parts/actions";
-import { setApart } from "@/core/facts/kinds/placement";
+import { setApart } from "@/core/record/facts/kinds/placement";
 import { ChoiceField, SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
@@ -45,7 +45,7 @@ export function ApartForm({
         form={form}
         name="placeId"
         label="Where to"
-        options={[...places.map((place) => [place.id, place.name] as const), [BAG, "Under a bag, where it stands"]]}
+        options={[...places.map((place) => [place.id, place.name] as const), [BAG, "Under a bag, where it is"]]}
       />
       <MomentField form={form} name="at" label="When" />
       <SubmitRow form={form} trouble={trouble} label="Set apart" />

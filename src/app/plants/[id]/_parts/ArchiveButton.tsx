@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { archivePlantAction } from "@/app/_parts/actions";
-import { archivePlant } from "@/core/facts/deeds";
+import { archivePlant } from "@/core/record/facts/deeds";
 import { SubmitRow } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 

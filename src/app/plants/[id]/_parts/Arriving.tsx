@@ -1,9 +1,9 @@
 import Link from "next/link";
-import type { ArrivalSteps } from "@/core/arrivals/steps";
-import type { PlantView } from "@/operations/readPlant";
+import type { ArrivalSteps } from "@/core/advice/arrivals/steps";
+import type { PlantView } from "@/operations/plants/queries/readPlant";
 import { Panel } from "@/ui/Panel";
-import { dryingSentence, schoolsSentence, washNames } from "@/wording/arrivals";
-import { wayBackSentence } from "@/wording/carries";
+import { dryingSentence, schoolsSentence, washNames } from "@/wording/advice/arrivals";
+import { wayBackSentence } from "@/wording/advice/carries";
 import { dayInWords } from "@/wording/dates";
 
 /** The steps of a plant that has come: inspected, washed, looked at, joined. */
@@ -25,8 +25,8 @@ export function Arriving({
             `Inspected at the door on ${dayInWords(inspectedOn)}.`
           ) : (
             <>
-              <Link href={`/plants/${plantId}/look?all=1`}>Inspect it at the door</Link>: every place, pot, saucer and
-              label, with lamp or loupe, turned once round.
+              <Link href={`/plants/${plantId}/look?all=1`}>Inspect it before it comes in</Link>: every hiding place,
+              pot, saucer and label, with lamp or loupe, turned right round.
             </>
           )}
         </li>
@@ -41,9 +41,11 @@ export function Arriving({
           )}
         </li>
         <li>
-          Looked at weekly: {Math.min(cleanLooks, needed)} of {needed} clean looks, six days apart.
+          Weekly looks: {Math.min(cleanLooks, needed)} of {needed} clean looks, six days apart.
         </li>
-        <li>{carries?.waysBack ? wayBackSentence(carries.waysBack) : "When it may join is being reckoned."}</li>
+        <li>
+          {carries?.waysBack ? wayBackSentence(carries.waysBack) : "When it may join the others is being worked out."}
+        </li>
       </ol>
       {carries && <p className="small mb-0">{schoolsSentence(carries)}</p>}
     </Panel>

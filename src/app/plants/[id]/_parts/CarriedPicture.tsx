@@ -2,11 +2,11 @@
 
 import dynamic from "next/dynamic";
 import { useEffect, useState } from "react";
-import { dayNumber } from "@/core/climate/days";
-import type { Carried } from "@/operations/readCarried";
-import { percent } from "@/wording/chances";
+import { dayNumber } from "@/core/shared/days";
+import type { Carried } from "@/operations/plants/queries/readCarried";
+import { percent } from "@/wording/advice/chances";
 import { dayInWords } from "@/wording/dates";
-import { toolNames } from "@/wording/names";
+import { toolNames } from "@/wording/names/names";
 
 const CarriedChart = dynamic(async () => (await import("@/ui/charts/CarriedChart")).CarriedChart, { ssr: false });
 
@@ -20,11 +20,11 @@ export function CarriedPicture({ plantId, limit }: { plantId: string; limit: num
       .catch(() => !stop.signal.aborted && setCarried("none"));
     return () => stop.abort();
   }, [plantId]);
-  if (carried === "none") return <p className="small">How it rose and fell cannot be shown just now.</p>;
+  if (carried === "none") return <p className="small">The history cannot be shown at the moment.</p>;
   if (!carried)
     return (
       <p className="small carried-wait" aria-live="polite">
-        Drawing how it rose and fell …
+        Drawing the history …
       </p>
     );
   const looks = carried.looks.toReversed();
@@ -32,13 +32,13 @@ export function CarriedPicture({ plantId, limit }: { plantId: string; limit: num
     <>
       <CarriedChart points={carried.points} looks={carried.looks.map(({ day }) => dayNumber(day))} limit={limit} />
       <details className="mb-2">
-        <summary>Which looks brought it down</summary>
-        {looks.length === 0 && <p className="mb-0">No look lies within these three months.</p>}
+        <summary>Which looks lowered it</summary>
+        {looks.length === 0 && <p className="mb-0">No looks in these three months.</p>}
         <ul className="mb-0 ps-3">
           {looks.map(({ day, tool, before, after, found }) => (
             <li key={`${day} ${before}`}>
               {dayInWords(day)}, {toolNames[tool].toLowerCase()}: {percent(before)} before, {percent(after)} after
-              {found && "; what was found is a case of its own"}
+              {found && "; the find has its own case"}
             </li>
           ))}
         </ul>

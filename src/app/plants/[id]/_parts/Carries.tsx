@@ -1,11 +1,11 @@
-import type { Day } from "@/core/climate/days";
-import type { PlantView } from "@/operations/readPlant";
+import type { Day } from "@/core/shared/days";
+import type { PlantView } from "@/operations/plants/queries/readPlant";
 import { Panel } from "@/ui/Panel";
 import { RouteShares } from "@/ui/RouteShares";
-import { carriesSentence, wayBackSentence } from "@/wording/carries";
-import { percent } from "@/wording/chances";
+import { carriesSentence, wayBackSentence } from "@/wording/advice/carries";
+import { percent } from "@/wording/advice/chances";
 import { dayInWords } from "@/wording/dates";
-import { pestNames } from "@/wording/names";
+import { pestNames } from "@/wording/names/names";
 import { CarriedPicture } from "./CarriedPicture";
 
 /** Ways that have less of it than this stand in no list. */
@@ -30,7 +30,7 @@ export function Carries({
   if (!carries)
     return (
       <Panel title="What it may carry unseen">
-        <p className="mb-0">It is being reckoned; come back in a moment.</p>
+        <p className="mb-0">It is being worked out; come back in a moment.</p>
       </Panel>
     );
   const routes = carries.routes.filter(({ share }) => share >= LISTED).slice(0, MOST_LISTED);
@@ -39,7 +39,7 @@ export function Carries({
     <Panel title="What it may carry unseen">
       <p className="mb-2">
         <strong>{carriesSentence(carries)}</strong>
-        {!carries.current && " (As it was before the last change; it is being reckoned anew.)"}
+        {!carries.current && " (From before the last change; being updated.)"}
       </p>
       {routes.length > 0 && (
         <RouteShares routes={routes} told={(route) => `of it: ${pestNames[route.pest].toLowerCase()}, `} />
@@ -47,11 +47,11 @@ export function Carries({
       {apart && carries.waysBack && <p>{wayBackSentence(carries.waysBack)}</p>}
       <CarriedPicture plantId={plantId} limit={limit} />
       <p className="small mb-0">
-        At risk from {percent(limit)} on, which is yours to say. By hand, beside it:{" "}
+        At risk from {percent(limit)} (you can change that in Settings). By the simple rule:{" "}
         {counted
-          ? "two clean looks, six days apart, since it last stood by a find, or none that it stood by."
-          : `it stood by a find on ${dayInWords(byHand.at(-1)!)}, and has not had two clean looks, six days apart, since.`}{" "}
-        How fast pests pass from pot to pot is our own estimate: read it as an order of size.
+          ? "it has had two clean looks, six days apart, since it was last next to a find, or never was."
+          : `it was next to a find on ${dayInWords(byHand.at(-1)!)} and has not had two clean looks, six days apart, since.`}{" "}
+        How fast pests pass from pot to pot is our own estimate: take it as a rough guide.
       </p>
     </Panel>
   );

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { moveSeveralAction } from "@/app/_parts/actions";
-import { moveSeveral } from "@/core/facts/deeds";
+import { moveSeveral } from "@/core/record/facts/deeds";
 import { SelectField, SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";

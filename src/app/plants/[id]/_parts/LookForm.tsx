@@ -3,25 +3,26 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import Button from "react-bootstrap/Button";
-import { useFieldArray } from "react-hook-form";
+import { useFieldArray, useWatch } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
 import { recordLookAction } from "@/app/_parts/actions";
-import { outbox } from "@/app/_parts/outbox";
-import { useOutbox } from "@/app/_parts/useOutbox";
-import { recordLook } from "@/core/facts/kinds/look";
-import { severityIds, severityOf, type SeverityId } from "@/core/inspection/severity";
-import { toolIds, type ToolId } from "@/core/inspection/tools";
-import { marksNewLeaves } from "@/core/inspection/newGrowth";
-import { pestIds, type PestId } from "@/core/pests/pests";
-import { spotsOf, type GrowthFormId } from "@/core/plants/growthForms";
-import type { SpotId } from "@/core/plants/spots";
+import { outbox } from "@/offline/outbox";
+import { useOutbox } from "@/offline/useOutbox";
+import { recordLook } from "@/core/record/facts/kinds/look";
+import { severityIds, severityOf, type SeverityId } from "@/core/model/inspection/severity";
+import { toolIds, type ToolId } from "@/core/model/inspection/tools";
+import { marksNewLeaves } from "@/core/model/inspection/newGrowth";
+import { pestIds, type PestId } from "@/core/knowledge/pests/pests";
+import { spotsOf, type GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import type { SpotId } from "@/core/knowledge/plants/spots";
 import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
 import { SpotsField } from "@/ui/fields/SpotsField";
+import { PaperCounter } from "@/ui/cards/PaperCounter";
 import { useDeed } from "@/ui/fields/useDeed";
-import { pestNames, severityNames, toolNames } from "@/wording/names";
+import { pestNames, severityNames, toolNames } from "@/wording/names/names";
 
 interface Props {
   plantId: string;
@@ -94,6 +95,12 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
     }
   };
   const found = finds.fields.length;
+  const lookedWith = useWatch({ control: form.control, name: "tool" });
+  /** What moved on the paper is the number of the first find, which begins with it where there is none. */
+  const record = (moved: number) => {
+    if (form.getValues("finds").length === 0) finds.append({ ...newFind(openPests[0]), count: String(moved) });
+    else form.setValue("finds.0.count", String(moved));
+  };
   return (
     <form
       onSubmit={(event) => {
@@ -102,8 +109,9 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
       }}
       noValidate
     >
-      <ChoiceField form={form} name="tool" label="With what" options={toolIds.map((id) => [id, toolNames[id]])} />
-      <SpotsField form={form} name="spots" label="Which places you looked at" growthForm={growthForm} />
+      <ChoiceField form={form} name="tool" label="How you looked" options={toolIds.map((id) => [id, toolNames[id]])} />
+      {lookedWith === "paper" && <PaperCounter onCount={record} />}
+      <SpotsField form={form} name="spots" label="Where you looked" growthForm={growthForm} />
       <div className="mb-3">
         <Button
           variant="outline-primary"
@@ -126,7 +134,7 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
           <ChoiceField
             form={form}
             name={`finds.${i}.severity`}
-            label="How many, live"
+            label="How many, alive"
             options={severityIds.map((id) => [id, severityNames[id]])}
           />
           <TextField
@@ -134,12 +142,12 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
             name={`finds.${i}.count`}
             label="Or the number you counted"
             inputMode="decimal"
-            hint="A number goes before the class."
+            hint="If you give a number, it counts instead."
           />
-          <SwitchField form={form} name={`finds.${i}.removed`} label="All that were seen were killed on the spot" />
+          <SwitchField form={form} name={`finds.${i}.removed`} label="I killed all I saw on the spot" />
           <div>
             <Button variant="outline-primary" onClick={() => finds.remove(i)}>
-              Take this find back
+              Remove this find
             </Button>
           </div>
         </fieldset>
@@ -148,18 +156,13 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
         <TextField
           form={form}
           name="newLeaves"
-          label="New leaves since the last look that carry no mark"
+          label="New leaves since the last look, without marks"
           inputMode="decimal"
-          hint="Each that stays clean makes it surer, whatever the eye can reach. Empty: not counted."
+          hint="Every clean new leaf makes it surer, even where your eye cannot reach. Empty: not counted."
         />
       )}
-      <SwitchField form={form} name="turned" label="Turned: the far side, towards wall or window, seen too" />
-      <MomentField
-        form={form}
-        name="at"
-        label="When"
-        hint="It may be in the past: write down late what you saw earlier."
-      />
+      <SwitchField form={form} name="turned" label="Turned: far side seen too" />
+      <MomentField form={form} name="at" label="When" hint="It may be in the past: you can record an earlier look." />
       <LongAgoField form={form} at="at" name="longAgo" />
       <NoteField form={form} name="note" label="Note" />
       <SubmitRow form={form} trouble={trouble} label={found === 0 ? "Nothing found" : "Save the find"}>

@@ -4,12 +4,13 @@ import { useRouter } from "next/navigation";
 import { useWatch } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { movePlantAction } from "@/app/_parts/actions";
-import { movePlant } from "@/core/facts/kinds/placement";
-import type { MoveView } from "@/operations/readApart";
+import { movePlant } from "@/core/record/facts/kinds/placement";
+import type { MoveView } from "@/operations/plants/queries/readApart";
 import { SelectField, SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
-import { expectedCount } from "@/wording/chances";
+import { pestName } from "@/wording/names/names";
+import { wouldCatchSentence } from "@/wording/advice/carries";
 
 /** Where a plant goes, and what it risks there, said before the press. */
 export function MoveForm({
@@ -35,14 +36,18 @@ export function MoveForm({
   return (
     <form onSubmit={submit} noValidate>
       <SelectField form={form} name="placeId" label="To" options={targets.map(({ id, name }) => [id, name])} />
+      {target && target.finds.length > 0 && (
+        <p className="alert alert-danger py-2" role="note">
+          Not clear there yet: {target.finds.map(({ code, pest }) => `${code}, ${pestName(pest)}`).join("; ")}. What
+          stands next to it may catch it.
+        </p>
+      )}
       {target && (
         <p aria-live="polite">
           {target.plants === 0
-            ? "Nothing stands there."
+            ? "Nothing is there yet."
             : `${target.plants === 1 ? "One plant stands" : `${target.plants} plants stand`} there.`}{" "}
-          {target.wouldCatch < 0.005
-            ? "Hardly any plant would catch something from it within a month."
-            : `Within a month ${expectedCount(target.wouldCatch)} plants would be expected to catch something from it, unnoticed.`}
+          {wouldCatchSentence(target.wouldCatch)}
         </p>
       )}
       <MomentField form={form} name="at" label="When" />

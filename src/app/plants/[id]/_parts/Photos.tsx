@@ -1,5 +1,5 @@
 import { Strike } from "@/app/_parts/Strike";
-import type { Look, Photo } from "@/core/facts/facts";
+import type { Look, Photo } from "@/core/record/facts/facts";
 import { dayAndYear } from "@/wording/dates";
 
 /** What was photographed at looks, the newest first. */

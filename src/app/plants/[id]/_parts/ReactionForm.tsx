@@ -3,15 +3,15 @@
 import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { recordReactionAction } from "@/app/_parts/actions";
-import { recordReaction } from "@/core/facts/kinds/reaction";
-import { mixIds, type MixId } from "@/core/mixing/mixes";
-import { techniqueIds, type TechniqueId } from "@/core/remedies/remedies";
-import { reactionIds } from "@/core/suitability/reactions";
+import { recordReaction } from "@/core/record/facts/kinds/reaction";
+import { mixIds, type MixId } from "@/core/knowledge/mixes/mixes";
+import { techniqueIds, type TechniqueId } from "@/core/knowledge/remedies/remedies";
+import { reactionIds } from "@/core/knowledge/remedies/reactions";
 import { ChoiceField, NoteField, SelectField, SubmitRow } from "@/ui/fields/fields";
 import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
-import { mixNames, reactionNames, techniqueNames } from "@/wording/names";
+import { mixNames, reactionNames, techniqueNames } from "@/wording/names/names";
 
 interface Props {
   plantId: string;
@@ -40,17 +40,17 @@ export function ReactionForm({ plantId, now, mix, technique }: Props) {
         label="What you see"
         options={reactionIds.map((id) => [id, reactionNames[id]])}
       />
-      <SelectField form={form} name="mix" label="After which mix" options={mixIds.map((id) => [id, mixNames[id]])} />
+      <SelectField form={form} name="mix" label="After which spray" options={mixIds.map((id) => [id, mixNames[id]])} />
       <SelectField
         form={form}
         name="technique"
-        label="Put on how"
+        label="How it was applied"
         options={techniqueIds.map((id) => [id, techniqueNames[id]])}
       />
       <MomentField form={form} name="at" label="When" />
       <LongAgoField form={form} at="at" name="longAgo" />
       <NoteField form={form} name="note" label="Note" />
-      <SubmitRow form={form} trouble={trouble} label="Write it down" />
+      <SubmitRow form={form} trouble={trouble} label="Save" />
     </form>
   );
 }

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { ActForm } from "@/app/_parts/act/ActForm";
 import { plantOf } from "../_parts/plantOf";
 
-export const metadata: Metadata = { title: "Write down an act" };
+export const metadata: Metadata = { title: "Record a treatment" };
 
 export default async function ActPage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, now } = await plantOf(params);
@@ -12,17 +12,15 @@ export default async function ActPage({ params }: { params: Promise<{ id: string
   return (
     <>
       <h1>
-        Write down an act: {plant.code} {plant.name}
+        Record a treatment: {plant.code} {plant.name}
       </h1>
-      <p>
-        Against a pest that was found, one that has no name yet, or before there is any: what counts is what was done.
-      </p>
+      <p>Against a pest you found, one you cannot name yet, or as a precaution: record what you did.</p>
       <ActForm
         on={{ plant: { id, growthForm, potCm, bearer: view.on.bearer, cases, courses: view.courses } }}
         measuring={context.collection}
         now={now}
         then={`/plants/${id}`}
-        label="Write it down"
+        label="Save"
       />
     </>
   );

@@ -2,17 +2,20 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
 import { momentNow } from "@/app/_parts/moments";
-import { readApart } from "@/operations/readApart";
+import { readApart } from "@/operations/plants/queries/readApart";
 import { Panel } from "@/ui/Panel";
-import { againstNames } from "@/wording/places";
+import { againstNames } from "@/wording/names/places";
 import { ApartForm } from "../_parts/ApartForm";
 import { IslandForm } from "../_parts/IslandForm";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Set apart" };
 
 export default async function ApartPage({ params }: { params: Promise<{ id: string }> }) {
   const context = await currentContext();
-  const view = await readApart(context, (await params).id);
+  const { id } = await params;
+  const view = await cachedView(context, `apart ${id}`, () => readApart(context, id));
   if (!view) notFound();
   const { plant, proposed, island } = view;
   const now = momentNow(context);
@@ -21,12 +24,13 @@ export default async function ApartPage({ params }: { params: Promise<{ id: stri
       <h1>
         Set apart {plant.code} {plant.name}
       </h1>
+      <AsOf />
       <div className="row gx-3">
         <div className="col-lg-7">
           <Panel title="Where to">
             <p>
-              Best is another room with the door shut; a clear bag tied over the pot does where there is no room. Never
-              a new arrival beside a find. Clean your hands and sleeves afterwards.
+              Best is another room with the door shut; if there is none, tie a clear bag over plant and pot. Never put a
+              new arrival next to a find. Clean your hands and sleeves afterwards.
             </p>
             <ApartForm
               plantId={plant.id}
@@ -47,12 +51,12 @@ export default async function ApartPage({ params }: { params: Promise<{ id: stri
         <div className="col-lg-5">
           <Panel title="Too big to move">
             {island.length === 0 ? (
-              <p className="mb-0">Nothing else stands at {view.place.name}: it is an island already.</p>
+              <p className="mb-0">Nothing else is at {view.place.name}: it already stands alone.</p>
             ) : (
               <>
                 <p>
-                  Then it is an island: it stays at {view.place.name}, and the others move away from it. Shake nothing,
-                  and look at each of them before it goes.
+                  Then isolate it where it is: it stays at {view.place.name}, and the others move away from it. Do not
+                  shake anything, and look at each plant before you move it.
                 </p>
                 <IslandForm
                   others={island.map(({ plantId, placeId, card }) => ({

@@ -1,5 +1,5 @@
 import { currentContext } from "@/app/_parts/context";
-import { readCarried } from "@/operations/readCarried";
+import { readCarried } from "@/operations/plants/queries/readCarried";
 
 /** How the chance that a plant carries something rose and fell: reckoned when somebody wants to see it. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {

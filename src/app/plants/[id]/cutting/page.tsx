@@ -1,18 +1,20 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { AddPlantForm } from "@/app/plants/_parts/PlantForm";
-import { nextCodes } from "@/core/plants/codes";
-import { isCut } from "@/core/plants/growthForms";
-import { readForAdding } from "@/operations/readForAdding";
-import { pestNames } from "@/wording/names";
+import { nextCodes } from "@/core/knowledge/plants/codes";
+import { isCut } from "@/core/knowledge/plants/growthForms";
+import { readForAdding } from "@/operations/plants/queries/readForAdding";
+import { pestNames } from "@/wording/names/names";
 import { plantOf } from "../_parts/plantOf";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Take a cutting" };
 
 export default async function CuttingPage({ params }: { params: Promise<{ id: string }> }) {
   const { context, view, today } = await plantOf(params);
   const { plant } = view;
-  const { places, codes } = await readForAdding(context);
+  const { places, codes } = await cachedView(context, "adding", () => readForAdding(context));
   // A cutting of a plant that has something starts apart from it and from all others.
   const place = places.find(({ kind }) => kind === "isolation") ?? places[0];
   const has = view.open.map(({ found }) => pestNames[found.pest].toLowerCase()).join(", ");
@@ -21,24 +23,28 @@ export default async function CuttingPage({ params }: { params: Promise<{ id: st
       <h1>
         A cutting of {plant.code} {plant.name}
       </h1>
+      <AsOf />
       <div className="alert alert-warning" role="note">
         <ul className="mb-0 ps-3">
           <li>
-            Take a shoot on which you see nothing, with lamp and loupe, from as far off the find as there is. No roots
-            and no old mix go with it.
+            Take a shoot on which you see nothing with lamp and loupe, as far from the find as possible. No roots and no
+            old mix go with it.
           </li>
           <li>Wipe the blade with alcohol before you cut. Rinse the cutting under running water, every joint.</li>
-          <li>A new pot, new mix, its own saucer, apart from its mother and from all others.</li>
+          <li>A new pot, new mix and its own saucer, away from its mother and all other plants.</li>
           {has && (
-            <li>Its mother has {has}: what may have gone with it is reckoned, and shrinks with each clean look.</li>
+            <li>
+              The mother plant has {has}: what may have come along is taken into account, and becomes less likely with
+              each clean look.
+            </li>
           )}
           {view.open[0] && (
             <li>
-              The rest is given up afterwards: bag it, bin it, and{" "}
+              Afterwards give up the rest: bag it, bin it, and{" "}
               <Link href={`/cases/${view.open[0].found.id}/close`}>close its case</Link>.
             </li>
           )}
-          {!isCut(plant.growthForm) && <li>This form seldom grows on from a cutting: offsets or division do.</li>}
+          {!isCut(plant.growthForm) && <li>This form seldom roots from a cutting: use offsets or division.</li>}
         </ul>
       </div>
       {place ? (
@@ -50,7 +56,7 @@ export default async function CuttingPage({ params }: { params: Promise<{ id: st
         />
       ) : (
         <p>
-          There is no place yet for it to stand. <Link href="/benches/places/new">Add a place</Link> first.
+          There is no place for it yet. <Link href="/benches/places/new">Add a place</Link> first.
         </p>
       )}
     </>

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { usualTool } from "@/core/facts/settings";
+import { usualTool } from "@/core/record/facts/settings";
 import { LookForm } from "../_parts/LookForm";
 import { plantOf } from "../_parts/plantOf";
 
@@ -22,14 +22,14 @@ export default async function LookPage({ params, searchParams }: Props) {
         Look at {plant.code} {plant.name}
       </h1>
       <p>
-        Lift and turn it. Begin inside, at the base and the crown, and work outwards: both faces of each leaf, the wall
+        Lift and turn it. Start inside, at the base and the crown, and work outwards: both sides of each leaf, the wall
         side too, then the pot.
       </p>
       {all !== undefined && (
         <p className="alert alert-info" role="note">
-          At the door: the wrapping, the saucer and the label too; under the rim and through the holes of the pot; the
-          mix surface; each joint. Take it to good light, away from the others. If it slips out of its pot easily, look
-          at the roots, and say so in the note. Uncheck what you did not look at.
+          For a new arrival: check the wrapping, saucer and label too; under the rim and through the holes of the pot;
+          the top of the mix; each joint. Use good light, away from the others. If it slips out of its pot easily, look
+          at the roots and say so in the note. Untick what you did not look at.
         </p>
       )}
       <LookForm

@@ -2,16 +2,19 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
 import { momentNow } from "@/app/_parts/moments";
-import { readMove } from "@/operations/readApart";
+import { readMove } from "@/operations/plants/queries/readApart";
 import { Panel } from "@/ui/Panel";
-import { carriesSentence, wayBackSentence } from "@/wording/carries";
+import { carriesSentence, wayBackSentence } from "@/wording/advice/carries";
 import { MoveForm } from "../_parts/MoveForm";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Move a plant" };
 
 export default async function MovePage({ params }: { params: Promise<{ id: string }> }) {
   const context = await currentContext();
-  const view = await readMove(context, (await params).id);
+  const { id } = await params;
+  const view = await cachedView(context, `move ${id}`, () => readMove(context, id));
   if (!view) notFound();
   const { plant, place, carries, back, openCases, targets } = view;
   const first = targets.find(({ id }) => id === view.before) ?? targets[0];
@@ -21,7 +24,8 @@ export default async function MovePage({ params }: { params: Promise<{ id: strin
       <h1>
         {back ? "Bring back" : "Move"} {plant.code} {plant.name}
       </h1>
-      <p>It stands here now: {place.name}.</p>
+      <AsOf />
+      <p>It is here now: {place.name}.</p>
       <div className="row gx-3">
         <div className="col-lg-6">
           <Panel
@@ -29,9 +33,9 @@ export default async function MovePage({ params }: { params: Promise<{ id: strin
             tone={openCases > 0 ? "loud" : undefined}
           >
             {openCases > 0 && (
-              <p className="fw-semibold">A case is still open. Among the others only when it is clear.</p>
+              <p className="fw-semibold">Its case is still open. Put it among the others only when it is clear.</p>
             )}
-            {carries ? <p>{carriesSentence(carries)}</p> : <p>What it may carry is being reckoned.</p>}
+            {carries ? <p>{carriesSentence(carries)}</p> : <p>What it may carry is being worked out.</p>}
             {back && carries?.waysBack && <p className="mb-0">{wayBackSentence(carries.waysBack)}</p>}
           </Panel>
         </div>

@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
-import { standing } from "@/core/facts/facts";
+import { standing } from "@/core/record/facts/facts";
 import { ReactionForm } from "../_parts/ReactionForm";
 import { plantOf } from "../_parts/plantOf";
 
-export const metadata: Metadata = { title: "How it bore a treatment" };
+export const metadata: Metadata = { title: "How it reacted to a treatment" };
 
 export default async function ReactionPage({ params }: { params: Promise<{ id: string }> }) {
   const { view, now } = await plantOf(params);
@@ -14,9 +14,9 @@ export default async function ReactionPage({ params }: { params: Promise<{ id: s
   return (
     <>
       <h1>
-        {plant.code} {plant.name}: how it bore a treatment
+        {plant.code} {plant.name}: how it reacted to a treatment
       </h1>
-      <p>What is proposed for it next becomes milder; what it has borne badly in the mildest mix is refused.</p>
+      <p>The next suggestions become milder; a remedy it reacted badly to in its mildest mix is no longer suggested.</p>
       <ReactionForm plantId={plant.id} now={now} mix={last?.mix ?? "soapMild"} technique={last?.technique ?? "spray"} />
     </>
   );

@@ -2,29 +2,33 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
-import { readUnnamed } from "@/operations/readUnnamed";
+import { readUnnamed } from "@/operations/cases/queries/readUnnamed";
 import { Steps } from "@/app/_parts/Steps";
 import { Panel } from "@/ui/Panel";
-import { plannedInWords } from "@/wording/acts";
+import { plannedInWords } from "@/wording/names/acts";
 import { dayInWords } from "@/wording/dates";
-import { signNames, testOn } from "@/wording/signs";
-import { answerSentence, candidatesSentence } from "@/wording/unnamed";
+import { signNames, testOn } from "@/wording/names/signs";
+import { answerSentence, candidatesSentence } from "@/wording/advice/unnamed";
 import { AgainstAllWays } from "./_parts/AgainstAllWays";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
 
-export const metadata: Metadata = { title: "Without a name" };
+export const metadata: Metadata = { title: "Not named yet" };
 
 export default async function UnnamedPage({ params }: { params: Promise<{ id: string }> }) {
-  const read = await readUnnamed(await currentContext(), (await params).id);
+  const context = await currentContext();
+  const { id } = await params;
+  const read = await cachedView(context, `unnamed ${id}`, () => readUnnamed(context, id));
   if (!read) notFound();
   const { plant, open } = read;
   if (!open) {
     return (
       <>
         <h1>
-          {plant.code} {plant.name}: nothing without a name
+          {plant.code} {plant.name}: no unnamed signs
         </h1>
         <p>
-          Every sign on it has a name, or there is none. <Link href={`/plants/${plant.id}`}>To the plant</Link>
+          No unnamed signs on this plant. <Link href={`/plants/${plant.id}`}>To the plant</Link>
         </p>
       </>
     );
@@ -38,12 +42,13 @@ export default async function UnnamedPage({ params }: { params: Promise<{ id: st
   return (
     <>
       <h1>
-        {plant.code} {plant.name}: something without a name
+        {plant.code} {plant.name}: not named yet
       </h1>
+      <AsOf />
       <p className="fs-5 mb-2">{candidatesSentence(about)}</p>
       <p>
         Since {dayInWords(since)}. There: {seen[0]!.join("; ").toLowerCase()}.
-        {seen[1]!.length > 0 && ` Not there: ${seen[1]!.join("; ").toLowerCase()}.`}
+        {seen[1]!.length > 0 && ` Not present: ${seen[1]!.join("; ").toLowerCase()}.`}
       </p>
       <div className="row gx-3">
         <div className="col-lg-5">
@@ -53,8 +58,8 @@ export default async function UnnamedPage({ params }: { params: Promise<{ id: st
                 <p className="fw-semibold mb-1">
                   {testOn(about.test.id, plant.growthForm).name}
                   {about.test.on === question.today
-                    ? ", which can be done now"
-                    : `, its answer is there on ${dayInWords(about.test.on)}`}
+                    ? ", which you can do now"
+                    : `, with an answer on ${dayInWords(about.test.on)}`}
                 </p>
                 <p className="mb-2">{testOn(about.test.id, plant.growthForm).how}</p>
                 <ul className="ps-3">
@@ -64,7 +69,7 @@ export default async function UnnamedPage({ params }: { params: Promise<{ id: st
                 </ul>
               </>
             ) : (
-              <p>No test would tell more now. Look again then: what grows shows.</p>
+              <p>No test would tell more now. Look again then: new growth will show.</p>
             )}
             <Link className="btn btn-primary" href={`/plants/${plant.id}/name`}>
               Name it
@@ -88,7 +93,7 @@ export default async function UnnamedPage({ params }: { params: Promise<{ id: st
             />
           ) : (
             <Panel title="Until then">
-              <p className="mb-0">Set it apart, and put nothing on it: no dates are reckoned against what it may be.</p>
+              <p className="mb-0">Set it apart and do not treat it: no dates can be worked out for what it may be.</p>
             </Panel>
           )}
         </div>

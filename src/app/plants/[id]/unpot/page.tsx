@@ -1,28 +1,33 @@
 import { workOf } from "@/core/acts/works";
 import { may } from "@/core/access/roles";
 import type { Metadata } from "next";
-import { daysBetween } from "@/core/climate/days";
-import { springAfter } from "@/core/diagnosis/priors";
-import { treatmentsToCome } from "@/core/case/plans";
-import { readUnpotting } from "@/operations/readUnpotting";
-import { restsDry } from "@/core/suitability/bearer";
+import { daysBetween } from "@/core/shared/days";
+import { springAfter } from "@/core/advice/diagnosis/priors";
+import { treatmentsToCome } from "@/core/advice/plans/plans";
+import { readUnpotting } from "@/operations/cases/queries/readUnpotting";
+import { restsDry } from "@/core/advice/tolerance/treatedPlant";
 import { notFound, redirect } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
 import { momentNow } from "@/app/_parts/moments";
-import { NotAllowed, today } from "@/operations/context";
-import { pestNames } from "@/wording/names";
+import { NotAllowed, today } from "@/operations/shared/context";
+import { pestNames } from "@/wording/names/names";
 import { Season } from "./_parts/Season";
 import { Unpotting } from "./_parts/Unpotting";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Unpot" };
 
 export default async function UnpotPage({ params }: { params: Promise<{ id: string }> }) {
   const context = await currentContext("see");
-  const read = await readUnpotting(context, (await params).id).catch((error: unknown) => {
-    // Whoever only tends sees it while it is due.
-    if (error instanceof NotAllowed) return redirect("/closed");
-    throw error;
-  });
+  const { id } = await params;
+  const read = await cachedView(context, `unpotting ${id}`, () => readUnpotting(context, id)).catch(
+    (error: unknown) => {
+      // Whoever only tends sees it while it is due.
+      if (error instanceof NotAllowed) return redirect("/closed");
+      throw error;
+    },
+  );
   if (!read) notFound();
   const { plant, on, cases } = read;
   const { bearer } = on;
@@ -40,6 +45,7 @@ export default async function UnpotPage({ params }: { params: Promise<{ id: stri
       <h1>
         Unpot {plant.code} {plant.name}
       </h1>
+      <AsOf />
       {rests && weighed && (
         <Season
           file={weighed.view.file!}

@@ -48,10 +48,12 @@ export function NewPlaces({
   };
   return (
     <Alert variant="warning">
-      <p className="mb-2">Your list names places that are not there: {names.join(", ")}.</p>
+      <p className="mb-2">Your list names places that do not exist yet: {names.join(", ")}.</p>
       {room ? (
         <Button disabled={going} onClick={() => void make()}>
-          {names.length === 1 ? `Make it a shelf of ${room.name}` : `Make them ${names.length} shelves of ${room.name}`}
+          {names.length === 1
+            ? `Add it as a shelf of ${room.name}`
+            : `Add them as ${names.length} shelves of ${room.name}`}
         </Button>
       ) : (
         <Link href="/benches/places/new">Add a room first</Link>

@@ -6,11 +6,14 @@ import { useLayoutEffect, useRef, useState } from "react";
 import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import { get, useWatch, type UseFormReturn } from "react-hook-form";
-import { genusIn } from "@/core/plants/genusIn";
-import { growthFormIds } from "@/core/plants/growthForms";
+import { genusIn } from "@/core/knowledge/plants/genusIn";
+import { growthFormIds } from "@/core/knowledge/plants/growthForms";
 import { SelectField, TextField } from "@/ui/fields/fields";
-import { growthFormNames } from "@/wording/names";
+import { growthFormNames } from "@/wording/names/names";
 import type { Plants, Row } from "./rows";
+import { QuantityField } from "@/ui/fields/QuantityField";
+import { useUnits } from "@/ui/shell/Collection";
+import { widthIn } from "@/wording/units";
 
 type Places = readonly { readonly id: string; readonly name: string }[];
 
@@ -52,8 +55,8 @@ export function PlantRows({
       {wrong.length > 0 && (
         <Alert variant="warning" className="d-flex flex-wrap gap-2 align-items-center">
           <span className="flex-grow-1">
-            {wrong.length === 1 ? "1 row needs" : `${wrong.length} rows need`} you first. Nothing is added before all
-            are right.
+            {wrong.length === 1 ? "1 row needs" : `${wrong.length} rows need`} your attention first. Nothing is added
+            until all rows are complete.
           </span>
           {keys.length > MANY && (
             <Button size="sm" onClick={() => virtual.scrollToIndex(wrong[0]!, { align: "center" })}>
@@ -91,6 +94,7 @@ function PlantRow({
   places: readonly { readonly id: string; readonly name: string }[];
   onRemove: () => void;
 }) {
+  const units = useUnits();
   const [open, setOpen] = useState(false);
   const row = useWatch({ control: form.control, name: `plants.${i}` }) as Row | undefined;
   const wrong = get(form.formState.errors, `plants.${i}`) as Partial<Record<keyof Row, unknown>> | undefined;
@@ -119,7 +123,7 @@ function PlantRow({
           <TextField form={form} name={name("name")} label="Name" />
         </div>
         <div className="col-auto pt-4">
-          <Button variant="outline-primary" aria-label={`Take ${row.code || "this row"} out`} onClick={onRemove}>
+          <Button variant="outline-primary" aria-label={`Remove ${row.code || "this row"} out`} onClick={onRemove}>
             <X size={18} aria-hidden />
           </Button>
         </div>
@@ -128,8 +132,8 @@ function PlantRow({
         <summary className="small">
           {[
             row.genus,
-            row.growthForm ? growthFormNames[row.growthForm] : "how it grows is not said",
-            `${String(row.potCm)} cm`,
+            row.growthForm ? growthFormNames[row.growthForm] : "growth form missing",
+            Number.isFinite(Number(row.potCm)) ? widthIn(Number(row.potCm), units) : String(row.potCm),
             place,
           ]
             .filter(Boolean)
@@ -145,7 +149,7 @@ function PlantRow({
               name={name("growthForm")}
               label="Growth form"
               options={[
-                ...(row.growthForm === "" ? [["", "Choose what comes nearest"] as const] : []),
+                ...(row.growthForm === "" ? [["", "Choose the closest"] as const] : []),
                 ...growthFormIds.map((id) => [id, growthFormNames[id]] as const),
               ]}
             />
@@ -162,7 +166,7 @@ function PlantRow({
             />
           </div>
           <div className="col-6 col-sm-3">
-            <TextField form={form} name={name("potCm")} label="Pot, cm" inputMode="decimal" />
+            <QuantityField form={form} name={name("potCm")} of="width" label="Pot" />
           </div>
           <div className="col-6 col-sm-3">
             <TextField form={form} name={name("acquiredOn")} label="Acquired" hint="2025-04-30" />

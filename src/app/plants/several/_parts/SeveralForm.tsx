@@ -8,13 +8,13 @@ import Form from "react-bootstrap/Form";
 import { useFieldArray } from "react-hook-form";
 import { z } from "zod";
 import { addPlantsAction } from "@/app/_parts/actions";
-import { addPlant, addPlants, MOST_AT_ONCE } from "@/core/facts/deeds";
-import { nextCodes } from "@/core/plants/codes";
-import { genera } from "@/core/plants/genera";
+import { addPlant, addPlants, MOST_AT_ONCE } from "@/core/record/facts/deeds";
+import { nextCodes } from "@/core/knowledge/plants/codes";
+import { genera } from "@/core/knowledge/plants/genera";
 import { SubmitRow } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { Panel } from "@/ui/Panel";
-import { problemInWords } from "@/wording/problems";
+import { problemInWords } from "@/wording/record/problems";
 import { NewPlaces } from "./NewPlaces";
 import { PlantRows } from "./PlantRows";
 import { emptyRow, rowsFrom, type Plants } from "./rows";
@@ -56,10 +56,10 @@ export function SeveralForm({
 
   const take = (text: string) => {
     const { rows, placesMeant: meant, ignored } = rowsFrom(text, taken(), usual, places);
-    if (rows.length === 0) return setSaid({ wrong: true, text: "There is no plant in this. Write one in each line." });
+    if (rows.length === 0) return setSaid({ wrong: true, text: "No plant found in this. Put one on each line." });
     if (fields.length + rows.length > MOST_AT_ONCE) {
       const most = `Add ${MOST_AT_ONCE} plants at once at most; this would be ${fields.length + rows.length}.`;
-      return setSaid({ wrong: true, text: `${most} Take the list in parts.` });
+      return setSaid({ wrong: true, text: `${most} Split the list.` });
     }
     append(rows as Plants["plants"], { shouldFocus: false });
     setPlacesMeant((before) => new Map([...before, ...meant]));
@@ -72,16 +72,16 @@ export function SeveralForm({
   const takeFile = async (file: File | undefined) => {
     if (!file) return;
     if (file.size > MOST_BYTES)
-      return setSaid({ wrong: true, text: "This file is larger than 1 MB. Choose the list of your plants." });
+      return setSaid({ wrong: true, text: "This file is larger than 1 MB. Choose a list of your plants." });
     try {
       take(new TextDecoder("utf-8", { fatal: true }).decode(await file.arrayBuffer()));
     } catch {
-      setSaid({ wrong: true, text: "This file is no text. Save the table as CSV (UTF-8) and choose it again." });
+      setSaid({ wrong: true, text: "This file is not text. Save the table as CSV (UTF-8) and choose it again." });
     }
   };
   return (
     <form onSubmit={submit} noValidate>
-      <Panel title="What goes for all that do not say otherwise">
+      <Panel title="For all rows that do not say otherwise">
         <div className="row">
           <Form.Group className="col-sm-6 mb-2" controlId="usual-place">
             <Form.Label className="fw-semibold mb-1">Where they stand</Form.Label>
@@ -108,16 +108,16 @@ export function SeveralForm({
       </Panel>
       <Panel title="Paste a list, or choose a file">
         <Form.Group className="mb-2" controlId="pasted">
-          <Form.Label className="fw-semibold mb-1">One plant in each line</Form.Label>
+          <Form.Label className="fw-semibold mb-1">One plant per line</Form.Label>
           <Form.Control as="textarea" rows={4} value={pasted} onChange={(event) => setPasted(event.target.value)} />
           <Form.Text>
-            Just the names, or a table with the headings code, name, genus, form, pot, acquired, seller, place. The
-            genus and its growth form are filled in where they are known.
+            Just names, or a table with the columns code, name, genus, form, pot, acquired, seller, place. Genus and
+            growth form are filled in where known.
           </Form.Text>
         </Form.Group>
         <div className="d-flex flex-wrap gap-2 align-items-center">
           <Button variant="outline-primary" onClick={() => take(pasted)}>
-            Put them into the table
+            Put them in the table
           </Button>
           <Form.Control
             type="file"
@@ -152,7 +152,7 @@ export function SeveralForm({
           className="mb-3"
           onClick={() => append(emptyRow(nextCodes(taken(), 1)[0]!, usual) as Plants["plants"][number])}
         >
-          One row more
+          Add a row
         </Button>
         <datalist id="genera">
           {genera.map(({ name }) => (

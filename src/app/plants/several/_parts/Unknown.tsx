@@ -2,8 +2,8 @@
 
 import Form from "react-bootstrap/Form";
 import { useWatch, type UseFormReturn } from "react-hook-form";
-import { growthFormIds, type GrowthFormId } from "@/core/plants/growthForms";
-import { growthFormNames } from "@/wording/names";
+import { growthFormIds, type GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import { growthFormNames } from "@/wording/names/names";
 import { unknownIn, type Plants, type Row } from "./rows";
 
 /** So many names are asked at a time; the next come up as they are answered. */
@@ -23,7 +23,7 @@ export function Unknown({ form }: { form: UseFormReturn<Plants> }) {
     <fieldset className="mb-3">
       <legend className="h3">What are these?</legend>
       <p className="small mb-2">
-        Nobody here knows these names. Say once how each grows: hiding places, cautions and plans follow from that.
+        These names are not in the table. Say once how each grows: hiding places, cautions and plans depend on it.
       </p>
       <div className="row gx-2">
         {unknown.slice(0, SHOWN).map(({ name, at }) => (
@@ -33,7 +33,7 @@ export function Unknown({ form }: { form: UseFormReturn<Plants> }) {
               {at.length > 1 && `, ${at.length} rows`}
             </Form.Label>
             <Form.Select value="" onChange={(event) => set(at, event.target.value)}>
-              <option value="">Choose what comes nearest</option>
+              <option value="">Choose the closest</option>
               {growthFormIds.map((id) => (
                 <option key={id} value={id}>
                   {growthFormNames[id]}
@@ -43,7 +43,7 @@ export function Unknown({ form }: { form: UseFormReturn<Plants> }) {
           </Form.Group>
         ))}
       </div>
-      {unknown.length > SHOWN && <p className="small mb-0">And {unknown.length - SHOWN} names more after these.</p>}
+      {unknown.length > SHOWN && <p className="small mb-0">And {unknown.length - SHOWN} more names after these.</p>}
     </fieldset>
   );
 }

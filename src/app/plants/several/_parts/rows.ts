@@ -1,10 +1,10 @@
 import Papa from "papaparse";
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
-import type { addPlant, addPlants } from "@/core/facts/deeds";
-import { nextCodes } from "@/core/plants/codes";
-import type { GrowthFormId } from "@/core/plants/growthForms";
-import { plantsFromRows, type ListedPlant } from "@/core/plants/plantList";
+import type { addPlant, addPlants } from "@/core/record/facts/deeds";
+import { nextCodes } from "@/core/knowledge/plants/codes";
+import type { GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import { plantsFromRows, type ListedPlant } from "@/core/knowledge/plants/plantList";
 
 /** A plant as it stands in the table, before it is added. Nobody has said yet how it grows where its form is empty. */
 export type Row = Omit<z.input<typeof addPlant>, "growthForm"> & { growthForm: GrowthFormId | "" };

@@ -41,8 +41,8 @@ export function ImportForm() {
       setShown({
         what: "wrong",
         why: stopped
-          ? "Stopped. Nothing was brought in."
-          : "The connection was lost. Bringing it in again does it once.",
+          ? "Stopped. Nothing was imported."
+          : "The connection was lost. Import it again: nothing is added twice.",
       });
     }
   };
@@ -64,13 +64,13 @@ export function ImportForm() {
     if (last && "came" in last) {
       setShown({ what: "came", line: last.came });
       router.refresh();
-    } else setShown({ what: "wrong", why: last && "problem" in last ? last.problem : "It did not come to its end." });
+    } else setShown({ what: "wrong", why: last && "problem" in last ? last.problem : "It did not finish." });
   };
 
   return (
     <Form onSubmit={send}>
       <Form.Label htmlFor="file" className="fw-semibold mb-1">
-        A file of a collection
+        Collection file
       </Form.Label>
       <Form.Control id="file" name="file" type="file" accept=".zip,application/zip" className="mb-2" />
       {shown.what === "going" ? (
@@ -78,7 +78,7 @@ export function ImportForm() {
           <ProgressBar
             now={100 * (shown.share ?? 0.02)}
             animated={shown.share === null}
-            aria-label="How much of it has been read"
+            aria-label="How much has been read"
             className="mb-2"
           />
           <Button variant="outline-primary" onClick={() => stop.current?.abort()}>
@@ -86,7 +86,7 @@ export function ImportForm() {
           </Button>
         </>
       ) : (
-        <Button type="submit">Bring it in</Button>
+        <Button type="submit">Import</Button>
       )}
       {shown.what === "wrong" && (
         <Alert variant="danger" className="mt-2 mb-0">
@@ -98,7 +98,7 @@ export function ImportForm() {
           {shown.line.added} new, {shown.line.known} known already, {shown.line.struckOut} struck out.
           {shown.line.renamed.map(({ from, to }) => (
             <div key={to}>
-              Another plant is {from} here: the one that came is {to}.
+              Another plant is {from} here, so the imported one is called {to}.
             </div>
           ))}
         </Alert>

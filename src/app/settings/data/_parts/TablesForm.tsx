@@ -5,7 +5,7 @@ import { useState, type FormEvent } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { notSent, TableOutcome, textOf } from "@/app/_parts/TableOutcome";
-import type { DeedResult } from "@/ui/fields/deedResult";
+import type { DeedResult } from "@/offline/deedResult";
 import { useCollection } from "@/ui/shell/Collection";
 
 const tables = { looks: "Looks", finds: "Finds", acts: "Acts" } as const;
@@ -49,7 +49,7 @@ export function TablesForm() {
         </Form.Group>
       ))}
       <Button type="submit" disabled={going}>
-        {going ? "Bringing them in …" : "Bring the tables in"}
+        {going ? "Importing …" : "Import the tables"}
       </Button>
       <TableOutcome result={result}>
         {({ added, known, struckOut }) =>

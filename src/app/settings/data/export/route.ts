@@ -6,7 +6,7 @@ import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import PQueue from "p-queue";
 import { currentContext } from "@/app/_parts/context";
-import { today, type Context } from "@/operations/context";
+import { today, type Context } from "@/operations/shared/context";
 import { exportCollection } from "@/operations/transfer/exportCollection";
 
 /** One file is written at a time, whoever asks: each holds a connection until it is whole, and none while somebody takes it. */

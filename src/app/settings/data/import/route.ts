@@ -9,7 +9,7 @@ import { asked, askerNow, contextFor } from "@/app/_parts/context";
 import { may } from "@/core/access/roles";
 import { databaseUrl } from "@/env";
 import { askFor } from "@/jobs/ask";
-import { noteDeed } from "@/operations/door/people";
+import { noteDeed } from "@/operations/access/people";
 import { FileProblem, importCollection, Stopped } from "@/operations/transfer/importCollection";
 import type { ImportLine } from "../_parts/importLine";
 
@@ -25,7 +25,7 @@ export async function POST(request: Request): Promise<Response> {
   const { device } = await asked();
   const context = await contextFor({ collectionId: request.headers.get("x-collection"), device });
   if (!context || context.collection.id !== request.headers.get("x-collection") || !may(context.role, "own"))
-    return Response.json({ problem: "Only an owner brings something in." } satisfies ImportLine, { status: 403 });
+    return Response.json({ problem: "Only an owner can import." } satisfies ImportLine, { status: 403 });
   const asker = await askerNow();
   if (!request.body) return Response.json({ problem: "There is no file." } satisfies ImportLine, { status: 422 });
   const folder = await mkdtemp(path.join(tmpdir(), "wary-import-"));
@@ -43,7 +43,7 @@ export async function POST(request: Request): Promise<Response> {
     await pipeline(Readable.fromWeb(request.body as NodeStream<Uint8Array>), counted, createWriteStream(file));
   } catch (error) {
     await rm(folder, { recursive: true, force: true });
-    const problem = error instanceof FileProblem ? error.message : "The file did not arrive whole. Send it again.";
+    const problem = error instanceof FileProblem ? error.message : "The file arrived incomplete. Send it again.";
     return Response.json({ problem } satisfies ImportLine, { status: 422 });
   }
   const text = new TextEncoder();
@@ -68,8 +68,8 @@ export async function POST(request: Request): Promise<Response> {
         say({
           problem:
             error instanceof FileProblem
-              ? `Nothing was brought in. ${error.message}.`
-              : "It could not be brought in just now, and nothing of it was. Try again in a moment.",
+              ? `Nothing was imported. ${error.message}.`
+              : "It could not be imported, and nothing was changed. Try again in a moment.",
         });
       } finally {
         await rm(folder, { recursive: true, force: true });

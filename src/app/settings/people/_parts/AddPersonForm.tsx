@@ -7,7 +7,7 @@ import { addPerson } from "@/core/access/deeds";
 import { roleIds, type RoleId } from "@/core/access/roles";
 import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
-import { roleNames } from "@/wording/access";
+import { roleNames } from "@/wording/names/access";
 
 export function AddPersonForm() {
   const router = useRouter();
@@ -34,10 +34,10 @@ export function AddPersonForm() {
           <TextField form={form} name="from" label="From" type="date" hint="Empty: from now on." />
         </div>
         <div className="col-sm-6">
-          <TextField form={form} name="until" label="Until" type="date" hint="This day too. Empty: for good." />
+          <TextField form={form} name="until" label="Until" type="date" hint="Including this day. Empty: no end." />
         </div>
       </div>
-      <SubmitRow form={form} trouble={trouble} label="Add them" />
+      <SubmitRow form={form} trouble={trouble} label="Add" />
     </form>
   );
 }

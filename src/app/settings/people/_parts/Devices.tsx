@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
-import { forgetPages } from "@/ui/shell/keptPages";
+import { forgetPages } from "@/offline/keptPages";
 import { goTo } from "@/app/_parts/goTo";
 import { endDeviceAction, leaveAction } from "@/app/door/_parts/actions";
 
@@ -29,8 +29,7 @@ export function Devices({ devices }: { devices: readonly ShownDevice[] }) {
     }
     const result = await endDeviceAction("", { deviceId: id }).catch(() => null);
     if (result?.ok) router.refresh();
-    else
-      setTrouble(result?.problems.map(({ message }) => message).join(" ") ?? "Check the connection and press again.");
+    else setTrouble(result?.problems.map(({ message }) => message).join(" ") ?? "Check the connection and try again.");
   };
   return (
     <>
@@ -41,8 +40,8 @@ export function Devices({ devices }: { devices: readonly ShownDevice[] }) {
               <strong>{device.name}</strong>
               {device.here ? ", this one" : `, last here ${device.seen}`}
             </span>
-            <Button variant="outline-primary" onClick={() => end(device)} aria-label={`End ${device.name}`}>
-              {device.here ? "Leave" : "End"}
+            <Button variant="outline-primary" onClick={() => end(device)} aria-label={`Sign out ${device.name}`}>
+              Sign out
             </Button>
           </li>
         ))}

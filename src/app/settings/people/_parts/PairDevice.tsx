@@ -24,15 +24,15 @@ export function PairDevice({
   if (addresses.length === 0)
     return (
       <p className="mb-0">
-        No phone reaches this machine yet: it answers only itself. Start it with <code>HOST=0.0.0.0 npm start</code>,
-        and phones in the same network do.
+        Phones cannot reach this computer yet. Start the application with <code>HOST=0.0.0.0 npm start</code>, and
+        phones on the same network can.
       </p>
     );
   const ask = async () => {
     setTrouble(null);
     const result = await pairAction({ accountId }).catch(() => null);
     if (!result?.ok) {
-      setTrouble(result?.problems.map(({ message }) => message).join(" ") ?? "Check the connection and press again.");
+      setTrouble(result?.problems.map(({ message }) => message).join(" ") ?? "Check the connection and try again.");
       return;
     }
     const link = linkOf(address, String(result.value["token"]));
@@ -43,7 +43,7 @@ export function PairDevice({
     <>
       {addresses.length > 1 && (
         <Form.Group className="mb-2">
-          <Form.Label htmlFor={`address-${accountId}`}>The address under which it reaches this machine</Form.Label>
+          <Form.Label htmlFor={`address-${accountId}`}>Address of this computer on your network</Form.Label>
           <Form.Select
             id={`address-${accountId}`}
             value={address}
@@ -67,13 +67,13 @@ export function PairDevice({
           {/* eslint-disable-next-line @next/next/no-img-element -- made here, of a few hundred bytes */}
           <img
             src={shown.picture}
-            alt="The link as a picture: hold the phone’s camera on it"
+            alt="The link as a QR code: point the phone’s camera at it"
             width={240}
             height={240}
           />
           <p className="mb-0">
-            Hold the phone’s camera on it, or open <a href={shown.link}>{shown.link}</a> there. It works once, within
-            five minutes.
+            Point the phone’s camera at it, or open <a href={shown.link}>{shown.link}</a> on the phone. It works once,
+            within five minutes.
           </p>
         </div>
       )}

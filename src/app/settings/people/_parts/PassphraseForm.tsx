@@ -21,13 +21,7 @@ export function PassphraseForm({ name, first }: { name: string; first: boolean }
     <form onSubmit={submit} noValidate className="mt-2">
       <input type="text" name="username" defaultValue={name} autoComplete="username" hidden readOnly />
       {!first && (
-        <TextField
-          form={form}
-          name="old"
-          label="The passphrase you have now"
-          type="password"
-          autoComplete="current-password"
-        />
+        <TextField form={form} name="old" label="Current passphrase" type="password" autoComplete="current-password" />
       )}
       <TextField
         form={form}
@@ -35,9 +29,9 @@ export function PassphraseForm({ name, first }: { name: string; first: boolean }
         label="A new passphrase"
         type="password"
         autoComplete="new-password"
-        hint="12 characters or more. Your other devices have to come in again."
+        hint="12 characters or more. Your other devices will have to sign in again."
       />
-      <SubmitRow form={form} trouble={trouble} label="Keep it" />
+      <SubmitRow form={form} trouble={trouble} label="Save it" />
     </form>
   );
 }

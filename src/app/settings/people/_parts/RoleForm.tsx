@@ -7,9 +7,9 @@ import Button from "react-bootstrap/Button";
 import { changePersonAction } from "@/app/door/_parts/actions";
 import { roleIds, type RoleId } from "@/core/access/roles";
 import { useCollection } from "@/ui/shell/Collection";
-import { roleNames } from "@/wording/access";
+import { roleNames } from "@/wording/names/access";
 import { dayInWords } from "@/wording/dates";
-import type { Day } from "@/core/climate/days";
+import type { Day } from "@/core/shared/days";
 
 interface Props {
   readonly accountId: string;
@@ -28,8 +28,7 @@ export function RoleForm({ accountId, name, role, from, until }: Props) {
     setTrouble(null);
     const result = await changePersonAction(collectionId, { accountId, role: to, from, until }).catch(() => null);
     if (result?.ok) router.refresh();
-    else
-      setTrouble(result?.problems.map(({ message }) => message).join(" ") ?? "Check the connection and press again.");
+    else setTrouble(result?.problems.map(({ message }) => message).join(" ") ?? "Check the connection and try again.");
   };
   return (
     <>

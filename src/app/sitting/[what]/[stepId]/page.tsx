@@ -4,12 +4,13 @@ import { currentContext } from "@/app/_parts/context";
 import { ActForm } from "@/app/_parts/act/ActForm";
 import { momentNow } from "@/app/_parts/moments";
 import { workIds } from "@/core/acts/workIds";
-import { isMix, mixIds } from "@/core/mixing/mixes";
-import { readSitting } from "@/operations/readSitting";
-import { sittingName } from "@/wording/acts";
-import { pestName } from "@/wording/names";
+import { isMix, mixIds } from "@/core/knowledge/mixes/mixes";
+import { readSitting } from "@/operations/sessions/queries/readSitting";
+import { sittingName } from "@/wording/names/acts";
+import { pestName } from "@/wording/names/names";
+import { cachedView } from "@/app/_parts/cachedView";
 
-export const metadata: Metadata = { title: "It went otherwise" };
+export const metadata: Metadata = { title: "Something went differently" };
 
 /** One step of a sitting that did not go as planned, written down as it went. */
 export default async function StepPage({ params }: { params: Promise<{ what: string; stepId: string }> }) {
@@ -17,7 +18,9 @@ export default async function StepPage({ params }: { params: Promise<{ what: str
   const what = [...mixIds, ...workIds].find((id) => id === asked);
   if (!what) notFound();
   const context = await currentContext("see");
-  const line = (await readSitting(context, what, [stepId])).lines.find((one) => one.stepId === stepId);
+  const line = (
+    await cachedView(context, `sitting ${what} ${stepId}`, () => readSitting(context, what, [stepId]))
+  ).lines.find((one) => one.stepId === stepId);
   if (!line) notFound();
   const { plant, bearer, caseId, pest, planned, volumeMl, placeName } = line;
   const cases = caseId !== null && pest !== null ? [{ id: caseId, pest }] : [];

@@ -7,27 +7,28 @@ import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { ScreenProgress } from "@/app/_parts/ScreenProgress";
 import { Timers } from "@/app/_parts/timers/Timers";
 import { cautionsOfAct, timersAfter, withNoneSeen, type Act } from "@/core/acts/acts";
-import { gearFor, isSprayed } from "@/core/acts/gear";
-import { mixOf } from "@/core/evening/bath";
-import { isMix } from "@/core/mixing/mixes";
-import { spotsOf } from "@/core/plants/growthForms";
-import type { SpotId } from "@/core/plants/spots";
-import { actObjections } from "@/core/suitability/actObjections";
-import { groupOf } from "@/core/walk/order";
-import type { SittingLine, SittingView } from "@/operations/readSitting";
-import type { ShownTimer } from "@/operations/readTimers";
+import { gearFor, isSprayed } from "@/core/advice/tolerance/gear";
+import { mixOf } from "@/core/advice/evening/bath";
+import { isMix } from "@/core/knowledge/mixes/mixes";
+import { spotsOf } from "@/core/knowledge/plants/growthForms";
+import type { SpotId } from "@/core/knowledge/plants/spots";
+import { actObjections } from "@/core/advice/tolerance/actObjections";
+import { groupOf } from "@/core/advice/walks/order";
+import type { SittingLine, SittingView } from "@/operations/sessions/queries/readSitting";
+import type { ShownTimer } from "@/operations/acts/queries/readTimers";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { CautionList } from "@/ui/Cautions";
 import { SpotsPicker } from "@/ui/forms/SpotsPicker";
 import { toggled } from "@/ui/toggled";
-import { plannedInWords, sittingName } from "@/wording/acts";
-import { millilitres } from "@/wording/amounts";
-import { gearNames, objectionSentences } from "@/wording/cautions";
-import { labelSentence } from "@/wording/problems";
-import { pestName } from "@/wording/names";
-import { offerInWords } from "@/wording/timers";
-import { groupNames } from "@/wording/walks";
+import { plannedInWords, sittingName } from "@/wording/names/acts";
+import { volumeIn } from "@/wording/units";
+import { gearNames, objectionSentences } from "@/wording/advice/cautions";
+import { labelSentence } from "@/wording/record/problems";
+import { pestName } from "@/wording/names/names";
+import { offerInWords } from "@/wording/record/timers";
+import { groupNames } from "@/wording/names/walks";
 import { useSitting, type Done, type SittingInHand } from "./useSitting";
+import { useUnits } from "@/ui/shell/Collection";
 
 interface Props {
   view: SittingView;
@@ -89,6 +90,7 @@ function Before({
   measuring: Measuring;
   onBegin: () => void;
 }) {
+  const units = useUnits();
   const { what } = view;
   // What is still to be done: of a sitting that was broken off no more is mixed than that.
   const { mixMl } = mixOf(lines);
@@ -101,15 +103,15 @@ function Before({
   );
   return (
     <>
-      <section className="walk-body" tabIndex={0} aria-label="The sitting">
+      <section className="walk-body" tabIndex={0} aria-label="The session">
         <h1>{sittingName(what)}</h1>
         <p>
           {lines.length === 1 ? "One plant" : `${lines.length} plants`}
-          {mixMl > 0 && `, about ${millilitres(mixMl)} in all`}.
+          {mixMl > 0 && `, about ${volumeIn(mixMl, units)} in all`}.
         </p>
         {gear.length > 0 && (
           <>
-            <h2 className="fs-5">Put on, and have at hand</h2>
+            <h2 className="fs-5">Wear, and have ready</h2>
             <ul className="gear">
               {gear.map((id) => (
                 <li key={id}>{gearNames[id]}</li>
@@ -153,6 +155,7 @@ function AtPlant({
   onLeave: () => void;
   onTimer: StartTimer;
 }) {
+  const units = useUnits();
   const { plant, bearer, act, pest, planned, volumeMl, placeName, stepId, label } = line;
   const [ticked, setTicked] = useState<readonly SpotId[]>("spots" in act ? act.spots : []);
   const [problem, setProblem] = useState("");
@@ -168,7 +171,7 @@ function AtPlant({
   const unpots = "work" in planned && planned.work === "unpot";
   return (
     <div className="walk-stop">
-      <section className="walk-body" tabIndex={0} aria-label="The sitting">
+      <section className="walk-body" tabIndex={0} aria-label="The session">
         {border && (
           <p className="sitting-border" role="note">
             Clean hands, clean tools. Next: {groupNames[group]}.
@@ -180,7 +183,7 @@ function AtPlant({
         </h1>
         <p className="mb-2">
           {placeName}. {plannedInWords(planned)}
-          {volumeMl > 0 && `, about ${millilitres(volumeMl)}`}. Against {pestName(pest)}.
+          {volumeMl > 0 && `, about ${volumeIn(volumeMl, units)}`}. Against {pestName(pest)}.
         </p>
         {(against.length > 0 || label.length > 0) && (
           <ul className="alert alert-warning ps-4">
@@ -207,11 +210,11 @@ function AtPlant({
         )}
         <p className="mt-2 mb-0 d-flex flex-wrap gap-2">
           <Link className="btn btn-outline-primary" href={`/sitting/${what}/${stepId}`}>
-            It went otherwise
+            Something went differently
           </Link>
           {unpots && (
             <Link className="btn btn-outline-primary" href={`/plants/${plant.id}/unpot`}>
-              Step by step, with the pot it goes into
+              Step by step, with the pot size
             </Link>
           )}
         </p>
@@ -258,11 +261,11 @@ function Optional({ done, onTimer }: { done: Done; onTimer: StartTimer }) {
 }
 
 const closing = [
-  "Leftover mix: what was made today is of no use tomorrow. It goes by local rules, never down the drain.",
-  "Bottle, brush and tools: washed, and wiped with alcohol.",
-  "The shelf, and the pots’ rims and saucers, wiped with soapy water.",
-  "Waste: bagged, into the household bin, away from the plants.",
-  "Hands and sleeves washed before you touch another plant.",
+  "Leftover mix: what you made today is useless tomorrow. Dispose of it by local rules, never down the drain.",
+  "Wash bottle, brush and tools, and wipe them with alcohol.",
+  "Wipe the shelf, pot rims and saucers with soapy water.",
+  "Bag the waste and put it in the household bin, away from the plants.",
+  "Wash hands and sleeves before you touch another plant.",
 ];
 
 /** Nothing is left: what is cleaned up, and what was left for later. */
@@ -281,14 +284,14 @@ function Closing({
 }) {
   return (
     <>
-      <section className="walk-body" tabIndex={0} aria-label="The sitting">
+      <section className="walk-body" tabIndex={0} aria-label="The session">
         <h1>{sittingName(view.what)}: done</h1>
         {last && <Optional done={last} onTimer={onTimer} />}
         {left.length > 0 && (
           <p>
             Left for later, and still due: {left.map(({ plant }) => plant.code).join(", ")}.{" "}
             <Button size="sm" variant="outline-primary" onClick={onTakeUp}>
-              Take them up now
+              Do them now
             </Button>
           </p>
         )}
@@ -302,7 +305,7 @@ function Closing({
       <footer className="walk-foot">
         <div className="walk-presses sitting-presses">
           <Link className="btn btn-primary big" href="/today">
-            To today
+            Back to Today
           </Link>
         </div>
       </footer>

@@ -2,12 +2,12 @@
 
 import { useState } from "react";
 import { v7 as uuidv7 } from "uuid";
-import { outbox } from "@/app/_parts/outbox";
+import { outbox } from "@/offline/outbox";
 import { useTimerDeeds } from "@/app/_parts/timers/useTimers";
-import { useOutbox } from "@/app/_parts/useOutbox";
+import { useOutbox } from "@/offline/useOutbox";
 import { timersAfter, type Act } from "@/core/acts/acts";
 import type { TimerProposal } from "@/core/acts/timerIds";
-import type { SittingLine } from "@/operations/readSitting";
+import type { SittingLine } from "@/operations/sessions/queries/readSitting";
 import { useCollection } from "@/ui/shell/Collection";
 import { withOffset } from "@/zones";
 
@@ -69,7 +69,7 @@ export function useSitting(lines: readonly SittingLine[]) {
     undo(): void {
       const last = done.at(-1);
       if (!last) return;
-      const input = { kind: "act" as const, factId: last.actId, reason: "Taken back in the sitting." };
+      const input = { kind: "act" as const, factId: last.actId, reason: "Undone in the session." };
       outbox.add({ kind: "void", input }, { collectionId, about: about(last.line), byClock: false });
       last.timers.forEach(({ id }) => end(id));
       setDone((all) => all.slice(0, -1));

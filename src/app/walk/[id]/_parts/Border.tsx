@@ -1,6 +1,6 @@
 import Button from "react-bootstrap/Button";
-import type { WalkGroup } from "@/core/walk/order";
-import { groupNames } from "@/wording/walks";
+import type { WalkGroup } from "@/core/advice/walks/order";
+import { groupNames } from "@/wording/names/walks";
 import { ScreenHeading } from "../../_parts/ScreenHeading";
 
 /** Between two groups nothing goes on before hands and tools are clean. */
@@ -12,11 +12,11 @@ export function Border({ group, plants, onCleaned }: { group: WalkGroup; plants:
         Next: {plants} {plants === 1 ? "plant" : "plants"}, {groupNames[group]}.
       </p>
       <p>
-        Wash your hands or wipe them with alcohol, sleeves too. Wipe the lamp, the loupe and what cut or touched a
+        Wash your hands or wipe them with alcohol, sleeves too. Wipe the lamp, the loupe and any tool that touched a
         plant.
       </p>
       <Button className="big w-100" onClick={onCleaned}>
-        Cleaned, go on
+        Cleaned, continue
       </Button>
     </section>
   );

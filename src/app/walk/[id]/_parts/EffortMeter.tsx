@@ -1,8 +1,8 @@
-import type { Priors } from "@/core/diagnosis/priors";
-import { pestIds } from "@/core/pests/pests";
-import type { Meter } from "@/core/walk/meter";
-import { percent } from "@/wording/chances";
-import { pestNames } from "@/wording/names";
+import type { Priors } from "@/core/advice/diagnosis/priors";
+import { pestIds } from "@/core/knowledge/pests/pests";
+import type { Meter } from "@/core/advice/walks/meter";
+import { percent } from "@/wording/advice/chances";
+import { pestNames } from "@/wording/names/names";
 
 /** A pest less likely than this is not worth a word. */
 const WORTH_A_WORD = 0.05;
@@ -18,7 +18,7 @@ export function EffortMeter({ meter, priors }: { meter: Meter; priors: Priors })
         <div style={{ width: `${meter.shown * 100}%` }} />
       </div>
       <p className="mb-0" role="status">
-        A light infestation would have shown: <strong>{percent(meter.shown)}</strong>
+        Chance you would have seen a light infestation: <strong>{percent(meter.shown)}</strong>
         {hardest && meter.shown > 0 && `; ${pestNames[hardest].toLowerCase()} only ${percent(meter.of[hardest])}`}
       </p>
     </div>

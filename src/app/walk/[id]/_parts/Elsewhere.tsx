@@ -1,7 +1,7 @@
 import Button from "react-bootstrap/Button";
-import type { WalkEvent } from "@/core/walk/progress";
-import type { Stop } from "@/operations/readWalk";
-import { walkEventNames } from "@/wording/walks";
+import type { WalkEvent } from "@/core/advice/walks/progress";
+import type { Stop } from "@/operations/walks/queries/readWalk";
+import { walkEventNames } from "@/wording/names/walks";
 import { ScreenHeading } from "../../_parts/ScreenHeading";
 
 /** The plant on the screen was written down on another device: nothing goes on by itself while a finger may be on its way. */
@@ -11,9 +11,9 @@ export function Elsewhere({ stop, event, onGoOn }: { stop: Stop; event: WalkEven
       <ScreenHeading>
         {stop.code} {stop.name}
       </ScreenHeading>
-      <p className="fs-5">Written down on another device just now: {walkEventNames[event.kind]}.</p>
+      <p className="fs-5">Just recorded on another device: {walkEventNames[event.kind]}.</p>
       <Button className="big w-100" onClick={onGoOn}>
-        Go on
+        Continue
       </Button>
     </section>
   );

@@ -1,6 +1,6 @@
 import Form from "react-bootstrap/Form";
 import { toggled } from "@/ui/toggled";
-import { readyPhrases } from "@/wording/walks";
+import { readyPhrases } from "@/wording/names/walks";
 
 export interface Notes {
   readonly phrases: readonly string[];
@@ -16,7 +16,7 @@ export const noteOf = ({ phrases, typed }: Notes) => [...phrases, typed.trim()].
 export function StopNotes({ notes, onChange }: { notes: Notes; onChange: (notes: Notes) => void }) {
   return (
     <>
-      <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Ready notes">
+      <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Quick notes">
         {readyPhrases.map((phrase) => {
           const on = notes.phrases.includes(phrase);
           return (

@@ -3,21 +3,21 @@
 import { useMemo, useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { priorsFor } from "@/core/diagnosis/priors";
-import { skipReasons, type SkipReason } from "@/core/facts/kinds/skip";
-import { ONE_SIDE } from "@/core/inspection/see";
-import { toolIds, type ToolId } from "@/core/inspection/tools";
-import type { SpotId } from "@/core/plants/spots";
-import { leafSample } from "@/core/walk/leaves";
-import { meterOf } from "@/core/walk/meter";
-import { placesByRisk, placesOfRound } from "@/core/walk/places";
-import type { Stop, WalkView } from "@/operations/readWalk";
+import { priorsFor } from "@/core/advice/diagnosis/priors";
+import { skipReasons, type SkipReason } from "@/core/record/facts/kinds/skip";
+import { ONE_SIDE } from "@/core/model/inspection/see";
+import { toolIds, type ToolId } from "@/core/model/inspection/tools";
+import type { SpotId } from "@/core/knowledge/plants/spots";
+import { leafSample } from "@/core/advice/walks/leaves";
+import { meterOf } from "@/core/advice/walks/meter";
+import { placesByRisk, placesOfRound } from "@/core/advice/walks/places";
+import type { Stop, WalkView } from "@/operations/walks/queries/readWalk";
 import { SpotsPicker } from "@/ui/forms/SpotsPicker";
 import { Flower } from "@/ui/mark/Flower";
 import { toggled } from "@/ui/toggled";
-import { growthFormNames, toolNames } from "@/wording/names";
-import { stateInWords } from "@/wording/states";
-import { skipReasonNames } from "@/wording/walks";
+import { growthFormNames, toolNames } from "@/wording/names/names";
+import { stateInWords } from "@/wording/names/states";
+import { skipReasonNames } from "@/wording/names/walks";
 import { ScreenHeading } from "../../_parts/ScreenHeading";
 import { TakeCare } from "../../_parts/TakeCare";
 import type { LookInput } from "../../_parts/useWalk";
@@ -72,7 +72,7 @@ export function StopScreen({
   const skip = () => setSkipping((on) => !on);
   const effort = (): LookInput => ({ tool, spots: ticked, turned, note: noteOf(notes), finds: [], naming: null });
   const clean = () => {
-    if (ticked.length === 0) return setProblem("Press the places you looked at first.");
+    if (ticked.length === 0) return setProblem("First press the places you looked at.");
     onClean(effort());
   };
   const found = () => onFound(effort());
@@ -99,26 +99,26 @@ export function StopScreen({
         <LastTime stop={stop} />
         <SpotsPicker form={form} order={order} ticked={ticked} onPress={press}>
           <button type="button" className="spot far-side" aria-pressed={turned} onClick={turn}>
-            Turned: the far side, towards wall or window, seen too
+            Turned: far side seen too
           </button>
         </SpotsPicker>
         {sample && (
           <p className="small mb-0">
             {sample.examine !== null ? (
               <>
-                Many leaves: {sample.examine} of about {sample.of}, from all over the plant, show with 95&nbsp;% a pest
-                that sits on one leaf in five.
+                Many leaves: {sample.examine} of about {sample.of}, from all over the plant, show a pest on one leaf in
+                five with 95&nbsp;% certainty.
               </>
             ) : (
               <>
-                Many leaves: {toolNames[tool].toLowerCase()} is not enough to show a pest that sits on one leaf in five,
-                however many you turn.{sample.withTool && ` ${toolNames[sample.withTool]} would be.`}
+                Many leaves: {toolNames[tool].toLowerCase()} cannot reliably show a pest on one leaf in five, however
+                many leaves you turn.{sample.withTool && ` ${toolNames[sample.withTool]} can.`}
               </>
             )}
           </p>
         )}
         <Form.Label htmlFor="tool" className="fw-semibold mb-1">
-          With what
+          How you looked
         </Form.Label>
         <Form.Select
           id="tool"
@@ -142,7 +142,7 @@ export function StopScreen({
           </p>
         )}
         {skipping && (
-          <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Why it is left out">
+          <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="Why you skip it">
             {skipReasons.map((reason) => (
               <Button key={reason} variant="outline-primary" onClick={() => onSkip(reason)}>
                 {skipReasonNames[reason]}

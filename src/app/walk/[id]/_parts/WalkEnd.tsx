@@ -2,8 +2,9 @@
 
 import Link from "next/link";
 import Button from "react-bootstrap/Button";
-import type { WalkView } from "@/operations/readWalk";
+import type { WalkView } from "@/operations/walks/queries/readWalk";
 import type { WalkInHand } from "../../_parts/useWalk";
+import { Only } from "@/ui/shell/Only";
 import { ScreenHeading } from "../../_parts/ScreenHeading";
 
 /** Nothing left to go to: what came of it. */
@@ -18,9 +19,9 @@ export function WalkEnd({ view, walk }: { view: WalkView; walk: WalkInHand }) {
     );
   return (
     <section className="walk-body">
-      <ScreenHeading>Every plant has had its turn</ScreenHeading>
+      <ScreenHeading>All plants done</ScreenHeading>
       <p className="fs-5">
-        {of("clean").length} with nothing found, {found.length} with finds, {skipped.length} left out.
+        {of("clean").length} with nothing found, {found.length} with finds, {skipped.length} skipped.
       </p>
       {found.length > 0 && (
         <ul className="list-unstyled">
@@ -37,7 +38,7 @@ export function WalkEnd({ view, walk }: { view: WalkView; walk: WalkInHand }) {
       {skipped.map(({ plant, event }) => (
         <div key={plant.id} className="d-flex gap-3 align-items-center mb-2">
           <span className="flex-grow-1">
-            {plant.code} {plant.name} was left out
+            {plant.code} {plant.name} was skipped
           </span>
           <Button variant="outline-primary" onClick={() => walk.takeBack(event)}>
             Look at {plant.code} now
@@ -45,12 +46,19 @@ export function WalkEnd({ view, walk }: { view: WalkView; walk: WalkInHand }) {
         </div>
       ))}
       {ended ? (
-        <p className="fs-5">The walk is ended.</p>
+        <p className="fs-5">The walk is finished.</p>
       ) : (
         <Button className="big w-100 mb-3" onClick={walk.end}>
-          End the walk
+          Finish the walk
         </Button>
       )}
+      <Only right="record">
+        <p>
+          <Link className="btn btn-outline-primary" href={`/session?who=walk&id=${view.walk.id}`}>
+            Treat them now, all or some
+          </Link>
+        </p>
+      </Only>
       <p>
         Clean your hands and tools, and the shelf where something was found. <Link href="/today">To Today</Link>
       </p>

@@ -5,11 +5,11 @@ import { useState } from "react";
 import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { ScreenProgress } from "@/app/_parts/ScreenProgress";
 import { Timers } from "@/app/_parts/timers/Timers";
-import { groupOf, isBorder } from "@/core/walk/order";
-import { secondsLeft } from "@/core/walk/timeLeft";
-import type { ShownTimer } from "@/operations/readTimers";
-import type { Stop, WalkView } from "@/operations/readWalk";
-import { groupNames, timeInWords } from "@/wording/walks";
+import { groupOf, isBorder } from "@/core/advice/walks/order";
+import { secondsLeft } from "@/core/advice/walks/timeLeft";
+import type { ShownTimer } from "@/operations/acts/queries/readTimers";
+import type { Stop, WalkView } from "@/operations/walks/queries/readWalk";
+import { groupNames, timeInWords } from "@/wording/names/walks";
 import { useWalk, type LookInput } from "../../_parts/useWalk";
 import { AfterFind } from "../../_parts/AfterFind";
 import { Border } from "./Border";
@@ -84,7 +84,7 @@ export function WalkScreen({ view, timers }: { view: WalkView; timers: readonly 
           {...doing}
           places={view.places}
           onApart={(placeId) => walk.setApart(doing.stop, placeId)}
-          doneLabel="Go on with the walk"
+          doneLabel="Continue the walk"
           onDone={looking}
         />
       ) : elsewhere ? (

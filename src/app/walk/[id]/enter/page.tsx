@@ -10,7 +10,7 @@ export default async function EnterPage({ params }: { params: Promise<{ id: stri
   return (
     <>
       <h1>Enter a sheet</h1>
-      <p>One press for each plant that was clean. What has neither press is left out and stays due.</p>
+      <p>One press for each clean plant. Plants without a press count as skipped and stay due.</p>
       <SheetEntry view={view} nowMoment={momentNow(context)} />
     </>
   );

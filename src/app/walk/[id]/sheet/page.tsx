@@ -1,16 +1,16 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { Fragment } from "react";
-import { priorsFor } from "@/core/diagnosis/priors";
-import { groupOf, isBorder } from "@/core/walk/order";
-import { placesByRisk } from "@/core/walk/places";
-import { progressOf } from "@/core/walk/progress";
+import { priorsFor } from "@/core/advice/diagnosis/priors";
+import { groupOf, isBorder } from "@/core/advice/walks/order";
+import { placesByRisk } from "@/core/advice/walks/places";
+import { progressOf } from "@/core/advice/walks/progress";
 import { dayAndYear } from "@/wording/dates";
-import { pestNames, spotNames, toolNames } from "@/wording/names";
-import { groupNames } from "@/wording/walks";
+import { pestNames, spotNames, toolNames } from "@/wording/names/names";
+import { groupNames } from "@/wording/names/walks";
 import { TakeCare } from "../../_parts/TakeCare";
 import { walkOf } from "../../_parts/walkOf";
-import { PrintButton } from "./_parts/PrintButton";
+import { PrintPress } from "@/ui/PrintPress";
 
 export const metadata: Metadata = { title: "Walk sheet" };
 
@@ -34,7 +34,7 @@ export default async function SheetPage({
     <div className="sheet">
       <style>{`@page { size: ${size}; margin: 12mm; }`}</style>
       <div className="no-print d-flex flex-wrap gap-2 mb-3">
-        <PrintButton />
+        <PrintPress />
         <Link className="btn btn-outline-primary" href="?paper=a4" aria-current={size === papers.a4 || undefined}>
           A4
         </Link>
@@ -48,7 +48,7 @@ export default async function SheetPage({
       <h1>Walk sheet</h1>
       <p>
         {context.collection.name}, {dayAndYear(view.walk.startedOn)}. {toolNames[view.walk.tool]}. {toGo.length} plants
-        in this order. Lift and turn each; the far side too. Tick “clean” or “found”; neither means it was left out.
+        in this order. Lift and turn each; the far side too. Tick “clean” or “found”; neither means skipped.
       </p>
       <div className="table-responsive" tabIndex={0} role="region" aria-label="The sheet">
         <table>

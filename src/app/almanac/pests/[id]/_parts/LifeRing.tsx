@@ -2,11 +2,13 @@
 
 import { useState } from "react";
 import Form from "react-bootstrap/Form";
-import { pestOf, type PestId } from "@/core/pests/pests";
-import { eggToAdultDays, stageDays } from "@/core/pests/stageDurations";
+import { pestOf, type PestId } from "@/core/knowledge/pests/pests";
+import { eggToAdultDays, stageDays } from "@/core/knowledge/pests/stageDurations";
 import { penOf } from "@/ui/charts/pens";
 import { dayCount } from "@/wording/dates";
-import { stageNames } from "@/wording/names";
+import { stageNames } from "@/wording/names/names";
+import { useUnits } from "@/ui/shell/Collection";
+import { warmthIn } from "@/wording/units";
 
 const SIZE = 260;
 const RADIUS = 96;
@@ -23,6 +25,7 @@ function arc(from: number, to: number): string {
 
 /** A life as a ring of stages, each as long as it lasts at a warmth that can be dragged. */
 export function LifeRing({ pest: id, beginC }: { pest: PestId; beginC: number }) {
+  const units = useUnits();
   const [meanC, setMeanC] = useState(beginC);
   const pest = pestOf(id);
   const stages = pest.stages.map((stage) => ({ id: stage.id, days: stageDays(pest, stage, meanC) }));
@@ -35,7 +38,7 @@ export function LifeRing({ pest: id, beginC }: { pest: PestId; beginC: number })
         className="life-ring"
         viewBox={`0 0 ${SIZE} ${SIZE}`}
         role="img"
-        aria-label={`Stages at ${meanC} °C: ${stages.map(({ id: stage, days }) => `${stageNames[stage]} ${days === null ? "for ever" : dayCount(Math.round(days))}`).join(", ")}`}
+        aria-label={`Stages at ${warmthIn(meanC, units)}: ${stages.map(({ id: stage, days }) => `${stageNames[stage]} ${days === null ? "never" : dayCount(Math.round(days))}`).join(", ")}`}
       >
         {whole > 0 ? (
           stages.map(({ id: stage }, i) => (
@@ -58,7 +61,7 @@ export function LifeRing({ pest: id, beginC }: { pest: PestId; beginC: number })
           />
         )}
         <text x={SIZE / 2} y={SIZE / 2 - 6} textAnchor="middle" className="life-ring-number">
-          {grownUp === null ? "stands still" : dayCount(Math.round(grownUp))}
+          {grownUp === null ? "does not develop" : dayCount(Math.round(grownUp))}
         </text>
         <text x={SIZE / 2} y={SIZE / 2 + 18} textAnchor="middle">
           until adult
@@ -70,12 +73,12 @@ export function LifeRing({ pest: id, beginC }: { pest: PestId; beginC: number })
             <svg width="26" height="8" className="me-1">
               <line x1="0" y1="4" x2="26" y2="4" stroke={penOf(i)} strokeWidth="6" />
             </svg>
-            {stageNames[stage]}: {days === null ? "stands still" : dayCount(Math.round(days))}
+            {stageNames[stage]}: {days === null ? "does not develop" : dayCount(Math.round(days))}
           </li>
         ))}
       </ul>
       <Form.Group controlId="ring-warmth">
-        <Form.Label className="fw-semibold mb-1">At {meanC} °C</Form.Label>
+        <Form.Label className="fw-semibold mb-1">At {warmthIn(meanC, units)}</Form.Label>
         <Form.Range min={8} max={34} value={meanC} onChange={(event) => setMeanC(Number(event.target.value))} />
       </Form.Group>
     </div>

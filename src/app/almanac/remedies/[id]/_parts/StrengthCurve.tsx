@@ -1,9 +1,9 @@
-import { mixesOf } from "@/core/mixing/mixes";
-import { potencyAt, strengthOf } from "@/core/mixing/potency";
-import { pests } from "@/core/pests/pests";
-import { killOf, type RemedyId } from "@/core/remedies/remedies";
-import { percent } from "@/wording/chances";
-import { mixNames } from "@/wording/names";
+import { mixesOf } from "@/core/knowledge/mixes/mixes";
+import { potencyAt, strengthOf } from "@/core/knowledge/mixes/potency";
+import { pests } from "@/core/knowledge/pests/pests";
+import { killOf, type RemedyId } from "@/core/knowledge/remedies/remedies";
+import { percent } from "@/wording/advice/chances";
+import { mixNames } from "@/wording/names/names";
 
 const WIDTH = 420;
 const HEIGHT = 180;
@@ -38,7 +38,7 @@ export function StrengthCurve({ remedy }: { remedy: RemedyId }) {
       className="strength-curve"
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={`Of adult mealybugs that are touched die: ${mixes.map(({ mix, strength }) => `${mixNames[mix]} ${percent(dies(strength))}`).join(", ")}`}
+      aria-label={`Share of adult mealybugs killed when touched: ${mixes.map(({ mix, strength }) => `${mixNames[mix]} ${percent(dies(strength))}`).join(", ")}`}
     >
       {[0, 0.5, 1].map((chance) => (
         <g key={chance}>

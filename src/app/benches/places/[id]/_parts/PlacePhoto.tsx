@@ -4,8 +4,8 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
-import { PHOTO_LIMIT_MB } from "@/core/facts/kinds/photo";
-import type { DeedResult } from "@/ui/fields/deedResult";
+import { PHOTO_LIMIT_MB } from "@/core/record/facts/kinds/photo";
+import type { DeedResult } from "@/offline/deedResult";
 import { useCollection } from "@/ui/shell/Collection";
 
 /** A photo of the shelf as it stands, beside the drawing of it. */
@@ -52,7 +52,7 @@ export function PlacePhoto({ placeId, photoId, name }: { placeId: string; photoI
         role={said?.wrong ? "alert" : "status"}
         className={`mb-0 small ${said?.wrong ? "text-danger-emphasis fw-semibold" : ""}`}
       >
-        {said?.text ?? "It is scaled down, and where it was taken is removed."}
+        {said?.text ?? "It is made smaller, and the location is removed from it."}
       </p>
     </>
   );

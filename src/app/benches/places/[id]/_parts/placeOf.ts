@@ -1,15 +1,15 @@
 import "server-only";
 import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
-import { kept } from "@/app/_parts/kept";
+import { cachedView } from "@/app/_parts/cachedView";
 import { momentNow } from "@/app/_parts/moments";
-import { readPlace } from "@/operations/readPlace";
+import { readPlace } from "@/operations/places/queries/readPlace";
 
 /** The place a page is about, with the context; a page not found when there is none. */
 export async function placeOf(params: Promise<{ id: string }>) {
   const { id } = await params;
   const context = await currentContext();
-  const { view, asOf } = await kept(`${context.collection.id} place ${id}`, () => readPlace(context, id));
+  const view = await cachedView(context, `place ${id}`, () => readPlace(context, id));
   if (!view) notFound();
-  return { context, view, asOf, now: momentNow(context) };
+  return { context, view, now: momentNow(context) };
 }

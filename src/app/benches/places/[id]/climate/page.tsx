@@ -5,19 +5,22 @@ import { currentContext, markNow } from "@/app/_parts/context";
 import { Live } from "@/app/_parts/Live";
 import { momentNow } from "@/app/_parts/moments";
 import { may } from "@/core/access/roles";
-import { daysBetween } from "@/core/climate/days";
+import { addDays, daysBetween } from "@/core/shared/days";
 import { airOf } from "@/core/climate/vapour";
-import { NEEM_STIFF_C, readClimate, type ClimateView } from "@/operations/readClimate";
+import { NEEM_STIFF_C, readClimate, type ClimateView } from "@/operations/climate/queries/readClimate";
 import { Panel } from "@/ui/Panel";
 import { dayInWords, momentInWords } from "@/wording/dates";
-import { pestNames } from "@/wording/names";
-import { airNames, daysAbout } from "@/wording/rooms";
-import { warmthInWords } from "@/wording/warmth";
+import { pestNames } from "@/wording/names/names";
+import { airNames, daysAbout } from "@/wording/advice/seasons";
+import { warmthInWords } from "@/wording/names/warmth";
 import { wallTimeIn } from "@/zones";
 import { ReadingForm } from "../../_parts/PlaceForms";
-import { ImportReadings } from "./_parts/ImportReadings";
+import { ImportReadings, MaxMin } from "./_parts/ImportReadings";
 import { DropSensor, SensorForm } from "./_parts/SensorForm";
 import { MonthTable, YearChart } from "./_parts/YearChart";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
+import { warmerBy, warmthIn, type Units } from "@/wording/units";
 
 export const metadata: Metadata = { title: "Air" };
 
@@ -28,10 +31,11 @@ const AHEAD_DAYS = 21;
 export default async function ClimatePage({ params }: { params: Promise<{ id: string }> }) {
   const context = await currentContext();
   const mark = await markNow(context);
-  const view = await readClimate(context, (await params).id);
+  const { id } = await params;
+  const view = await cachedView(context, `air ${id}`, () => readClimate(context, id));
   if (!view) notFound();
-  const { place, days, lately, paces, sensors, from } = view;
-  const { timeZone } = context.collection;
+  const { place, day, days, lately, paces, sensors, from } = view;
+  const { timeZone, units } = context.collection;
   const records = may(context.role, "record");
   const owns = may(context.role, "own");
   return (
@@ -41,7 +45,8 @@ export default async function ClimatePage({ params }: { params: Promise<{ id: st
         <Link href={`/benches/places/${place.id}`}>{place.name}</Link>
       </p>
       <h1>Air</h1>
-      <p className="fs-5">{latelyInWords(view)}</p>
+      <AsOf />
+      <p className="fs-5">{latelyInWords(view, units)}</p>
       <div className="row gx-3">
         <div className="col-lg-8">
           {days.length > 0 ? (
@@ -54,11 +59,11 @@ export default async function ClimatePage({ params }: { params: Promise<{ id: st
               </details>
             </Panel>
           ) : (
-            <p>Nothing is known of the air here yet.</p>
+            <p>No readings here yet.</p>
           )}
           {lately && (
-            <Panel title="How fast pests go here now">
-              <div className="table-responsive" tabIndex={0} role="region" aria-label="How fast pests go here">
+            <Panel title="How fast pests develop here now">
+              <div className="table-responsive" tabIndex={0} role="region" aria-label="How fast pests develop here">
                 <table className="table table-sm mb-0">
                   <thead>
                     <tr>
@@ -67,7 +72,7 @@ export default async function ClimatePage({ params }: { params: Promise<{ id: st
                         Doubles in, days
                       </th>
                       <th scope="col" className="text-end">
-                        3 °C less
+                        {warmerBy(3, units)} less
                       </th>
                       <th scope="col" className="text-end">
                         Egg to adult, days
@@ -93,8 +98,9 @@ export default async function ClimatePage({ params }: { params: Promise<{ id: st
                 </table>
               </div>
               <p className="small mt-2 mb-0">
-                Left alone, on an open plant, at the mean of the last two weeks; stage lengths from literature, on the
-                slow side. Degree-days by the sine of each measured day. <Link href="/benches/climate">All places</Link>
+                Left alone, on an open plant, at the average of the last two weeks; stage lengths from the literature,
+                on the slow side. Degree-days by the sine method for each measured day.{" "}
+                <Link href="/benches/climate">All places</Link>
               </p>
             </Panel>
           )}
@@ -103,7 +109,7 @@ export default async function ClimatePage({ params }: { params: Promise<{ id: st
           {sensors.map(({ id, name, address, heardAt, battery, problem }) => (
             <Panel key={id} title={name}>
               <p className="mb-2">
-                {heardAt ? `Heard ${momentInWords(wallTimeIn(heardAt, timeZone))}.` : "Not heard yet."}
+                {heardAt ? `Heard ${momentInWords(wallTimeIn(heardAt, timeZone))}.` : "Nothing heard yet."}
                 {battery !== null &&
                   ` Battery ${Math.round(battery * 100)} %${battery < 0.15 ? ": change it soon" : ""}.`}
               </p>
@@ -118,10 +124,13 @@ export default async function ClimatePage({ params }: { params: Promise<{ id: st
           ))}
           {records && (
             <>
-              <Panel title="A reading">
+              <Panel title="Add a reading">
                 <ReadingForm placeId={place.id} now={momentNow(context)} />
               </Panel>
-              <Panel title="A table of readings">
+              <Panel title="From a max–min thermometer">
+                <MaxMin placeId={place.id} day={addDays(day, -1)} />
+              </Panel>
+              <Panel title="Import readings">
                 <details>
                   <summary>Paste it, or choose a file</summary>
                   <ImportReadings placeId={place.id} />
@@ -130,9 +139,9 @@ export default async function ClimatePage({ params }: { params: Promise<{ id: st
             </>
           )}
           {owns && (
-            <Panel title="A device that tells it">
+            <Panel title="Sensors">
               <details>
-                <summary>Ask one in your house</summary>
+                <summary>Connect a sensor</summary>
                 <SensorForm placeId={place.id} />
               </details>
             </Panel>
@@ -144,19 +153,19 @@ export default async function ClimatePage({ params }: { params: Promise<{ id: st
 }
 
 const sensorProblems: Readonly<Record<string, string>> = {
-  not_near: "It is not in this house: nothing beyond is asked.",
+  not_near: "It is not on this network: nothing outside it is contacted.",
   no_answer:
-    "It does not answer. It is asked again every five minutes; what it has measured meanwhile is fetched then.",
-  not_understood: "It answers something that is not understood. What is expected stands in docs/devices.md.",
+    "It does not answer. It is tried again every five minutes, and what it measured in the meantime is fetched then.",
+  not_understood: "It answers in a format that is not understood. docs/devices.md says what is expected.",
 };
 
 /** What the air of the last weeks means, in sentences. */
-function latelyInWords({ lately, paces, days, day, stiffFrom }: ClimateView): string {
-  if (!lately) return "Write down how warm it is, bring in a table, or let a device tell it.";
+function latelyInWords({ lately, paces, days, day, stiffFrom }: ClimateView, units: Units): string {
+  if (!lately) return "Record how warm it is, import a table, or connect a sensor.";
   const mites = paces.find(({ pest }) => pest === "spiderMite");
   const air = lately.deficitKpa === null ? null : airOf(lately.deficitKpa);
   const parts = [
-    `In the last two weeks ${warmthInWords(lately.meanC)} in the mean`,
+    `In the last two weeks ${warmthInWords(lately.meanC, units)} on average`,
     ...(lately.humidity === null ? [] : [`${Math.round(lately.humidity)} % humidity`]),
     ...(air === null ? [] : [`${airNames[air]} (a deficit of ${lately.deficitKpa!.toFixed(1)} kPa)`]),
   ];
@@ -164,17 +173,19 @@ function latelyInWords({ lately, paces, days, day, stiffFrom }: ClimateView): st
   if (mites?.doublingDays) {
     const warm = air === "dry" ? "Dry and warm: mites" : "Mites";
     const less =
-      mites.cooler === null ? "they would not grow at 3 °C less" : `3 °C less would make it ${daysAbout(mites.cooler)}`;
+      mites.cooler === null
+        ? `they would not grow at ${warmerBy(3, units)} less`
+        : `${warmerBy(3, units)} less would make it ${daysAbout(mites.cooler)}`;
     sentences.push(`${warm} double in ${daysAbout(mites.doublingDays)} days here; ${less}.`);
-  } else sentences.push("It is too cold for mites to grow: plants that rest dry rest now.");
+  } else sentences.push("It is too cold for mites to develop.");
   const cold = days.slice(-7).findLast(({ minC }) => minC !== null && minC < NEEM_STIFF_C);
   if (cold)
     sentences.push(
-      `It fell to ${cold.minC!.toFixed(0)} °C on ${dayInWords(cold.day)}: neem stiffens on the leaf below about ${NEEM_STIFF_C} °C, and sprays do not dry.`,
+      `It fell to ${warmthIn(cold.minC!, units, 0)} on ${dayInWords(cold.day)}: neem stiffens on the leaf below about ${warmthIn(NEEM_STIFF_C, units)}, and sprays do not dry.`,
     );
   else if (stiffFrom && daysBetween(day, stiffFrom) <= AHEAD_DAYS)
     sentences.push(
-      `Nights were under ${NEEM_STIFF_C} °C from ${dayInWords(stiffFrom)} on a year ago: then neem would stiffen on the leaf.`,
+      `Nights were under ${warmthIn(NEEM_STIFF_C, units)} from ${dayInWords(stiffFrom)} on a year ago: then neem would stiffen on the leaf.`,
     );
   return sentences.join(" ");
 }

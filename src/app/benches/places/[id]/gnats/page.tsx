@@ -4,18 +4,28 @@ import { notFound } from "next/navigation";
 import { currentContext, markNow } from "@/app/_parts/context";
 import { Live } from "@/app/_parts/Live";
 import { may } from "@/core/access/roles";
-import { readGnatRoom } from "@/operations/readGnatRoom";
+import { readGnatRoom } from "@/operations/seasons/queries/readGnatRoom";
 import { Panel } from "@/ui/Panel";
-import { percent } from "@/wording/chances";
+import { percent } from "@/wording/advice/chances";
 import { dayCount, dayInWords, fromToday } from "@/wording/dates";
 import { hoursInWords } from "@/wording/dates";
-import { aheadSentence, gnatVerdictSentence, gnatWayMeets, gnatWayNames, shortWays } from "@/wording/rooms";
-import { warmthInWords } from "@/wording/warmth";
+import {
+  aheadSentence,
+  gnatVerdictSentence,
+  gnatWayMeets,
+  gnatWayNames,
+  fliesInWords,
+  shortWays,
+} from "@/wording/advice/seasons";
+import { warmthInWords } from "@/wording/names/warmth";
 import { GnatChart, GnatTable } from "./_parts/GnatChart";
 import { CountForm } from "./_parts/CountForm";
 import { ChooseWays } from "./_parts/ChooseWays";
 import { WayPress } from "./_parts/WayPress";
 import { EndPress } from "@/app/_parts/EndPress";
+import { cachedView } from "@/app/_parts/cachedView";
+import { AsOf } from "@/app/_parts/AsOf";
+import { warmthIn } from "@/wording/units";
 
 export const metadata: Metadata = { title: "Gnats in the room" };
 
@@ -26,10 +36,12 @@ const LEAST_SHARE = 0.02;
 export default async function GnatsPage({ params }: { params: Promise<{ id: string }> }) {
   const context = await currentContext();
   const mark = await markNow(context);
-  const view = await readGnatRoom(context, (await params).id);
+  const { id } = await params;
+  const view = await cachedView(context, `gnats ${id}`, () => readGnatRoom(context, id));
   if (!view) notFound();
   const { place, day, judged, verdict, running, dues, counts, pots, packages, lifeDays } = view;
   const records = may(context.role, "record");
+  const { units } = context.collection;
   const codes = pots.map(({ code }) => code);
   const now = dues.filter(({ on }) => on <= day);
   const later = dues.filter(({ on }) => on > day);
@@ -40,10 +52,12 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
         <Link href={`/benches/places/${place.id}`}>{place.name}</Link>
       </p>
       <h1>Gnats in the room</h1>
+      <AsOf />
       <p className="fs-5" aria-live="polite">
         {gnatVerdictSentence(verdict, verdictCodes(view))}
         {judged && ` ${aheadSentence(judged.weeks)} The chance that none is left is ${percent(judged.pOver)}.`}
-        {view.ranOutOn && ` The cards ran out on ${dayInWords(view.ranOutOn)}: hang new ones, or nothing is counted.`}
+        {view.ranOutOn &&
+          ` The cards were used up on ${dayInWords(view.ranOutOn)}: hang new ones, or there is nothing to count.`}
       </p>
       <div className="row gx-3">
         <div className="col-lg-7">
@@ -55,7 +69,7 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
                 <GnatTable view={view} />
               </details>
               <p className="small mt-2 mb-0">
-                The span holds eight counts in ten. Rates are our own estimates; your counts correct them.
+                Eight counts in ten fall inside the range. The rates are our own estimates; your counts correct them.
               </p>
             </Panel>
           )}
@@ -67,6 +81,20 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
               lastOn={counts.findLast(({ what }) => what === "cards")?.day ?? null}
               day={day}
             />
+            {view.cardPhotos.length > 0 && (
+              <ul className="card-photos" aria-label="Cards that were counted">
+                {view.cardPhotos.map(({ id: photoId, day: on, count }) => (
+                  <li key={photoId}>
+                    <a href={`/photos/${photoId}`}>
+                      {/* Scaled down when it was kept, and served from this machine: nothing is left to optimise. */}
+                      {/* eslint-disable-next-line @next/next/no-img-element */}
+                      <img src={`/photos/${photoId}`} alt="" loading="lazy" />
+                      {dayInWords(on)}: {fliesInWords(count)}
+                    </a>
+                  </li>
+                ))}
+              </ul>
+            )}
           </Panel>
           {pots.some(({ share }) => share > 0) && (
             <Panel title="Where the larvae are likely to be">
@@ -84,7 +112,7 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
                   ))}
               </ul>
               <p className="small mt-2 mb-0">
-                By how wide and how wet each pot is, and what slices of potato have shown.
+                Judged by how wide and how wet each pot is, and by what potato slices have shown.
               </p>
             </Panel>
           )}
@@ -124,12 +152,12 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
             </Panel>
           )}
           {packages.length > 0 && (
-            <Panel title="What together would do, in eight weeks">
-              <div className="table-responsive" tabIndex={0} role="region" aria-label="Ways together">
+            <Panel title="What they would do together in eight weeks">
+              <div className="table-responsive" tabIndex={0} role="region" aria-label="Combined">
                 <table className="table table-sm mb-0">
                   <thead>
                     <tr>
-                      <th scope="col">Ways</th>
+                      <th scope="col">Methods</th>
                       <th scope="col" className="text-end">
                         Flies a week then
                       </th>
@@ -158,7 +186,7 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
             </Panel>
           )}
           {records && (
-            <Panel title={running ? "The ways you have chosen" : "Begin against them"}>
+            <Panel title={running ? "The methods you chose" : "Start against them"}>
               <ChooseWays
                 placeId={place.id}
                 chosen={running?.chosen.ways ?? ["dryTop", "larvicide", "cards"]}
@@ -170,9 +198,9 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
           <Panel title="How they live">
             <p className="mb-0">
               {lifeDays === null
-                ? "It is too cold here for them to grow."
-                : `Here (${warmthInWords(view.meanC)}) it takes about ${dayCount(Math.round(lifeDays))} from egg to fly, and flies live for about a week. Many say four days: those are the flies alone. Whatever is done to flies shows at once, whatever is done to larvae after two to three weeks.`}
-              {!view.known && " Nobody has said how warm it is here: 22 °C is taken."}
+                ? "It is too cold here for them to develop."
+                : `Here (${warmthInWords(view.meanC, units)}) it takes about ${dayCount(Math.round(lifeDays))} from egg to fly, and flies live for about a week. Many say four days, but that is the flies alone. What you do to flies shows at once; what you do to larvae shows after two to three weeks.`}
+              {!view.known && ` No temperature is recorded here: ${warmthIn(22, units)} is taken.`}
             </p>
           </Panel>
         </div>

@@ -1,8 +1,8 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import type { Schools } from "@/core/spread/schools";
-import { percent } from "@/wording/chances";
+import type { Schools } from "@/core/advice/spread/schools";
+import { percent } from "@/wording/advice/chances";
 
 const minutes = (n: number) => `${Math.max(1, Math.round(n))} min`;
 
@@ -16,53 +16,53 @@ export function BothSchools({ caseId }: { caseId: string }) {
       .catch(() => !stop.signal.aborted && setSchools("none"));
     return () => stop.abort();
   }, [caseId]);
-  if (schools === "none") return <p className="mb-0">It cannot be reckoned just now.</p>;
+  if (schools === "none") return <p className="mb-0">It could not be worked out. Try again in a moment.</p>;
   if (!schools)
     return (
       <p className="mb-0" aria-live="polite">
-        Reckoning both …
+        Working out both …
       </p>
     );
-  if (schools.plants === 0) return <p className="mb-0">Nothing stands beside it.</p>;
+  if (schools.plants === 0) return <p className="mb-0">Nothing stands next to it.</p>;
   const { treat, look } = schools;
   return (
     <>
       <p>
         {schools.plants === 1 ? "One plant stands" : `${schools.plants} plants stand`} beside it.{" "}
-        {percent(schools.oneCarries)} that at least one carries it now.
+        {percent(schools.oneCarries)} that at least one of them has it now.
       </p>
       <div className="table-responsive">
         <table className="table table-sm align-middle mb-2">
           <thead>
             <tr>
               <td />
-              <th scope="col">Treat all once</th>
-              <th scope="col">Only look at all</th>
+              <th scope="col">Treat them all once</th>
+              <th scope="col">Only look at them all</th>
             </tr>
           </thead>
           <tbody>
             <tr>
-              <th scope="row">One still carries it</th>
+              <th scope="row">One still has it</th>
               <td>{percent(treat.oneLeft)}</td>
               <td>{percent(look.oneLeft)}, if all were clean</td>
             </tr>
             <tr>
               <th scope="row">Finds one</th>
-              <td>does not say</td>
+              <td>not applicable</td>
               <td>{percent(look.oneFound)}</td>
             </tr>
             <tr>
-              <th scope="row">Takes</th>
+              <th scope="row">Time</th>
               <td>
                 {minutes(treat.minutes)}, {treat.volumeMl} mL of mild soap
               </td>
               <td>{minutes(look.minutes)}</td>
             </tr>
             <tr>
-              <th scope="row">Harm</th>
+              <th scope="row">Damage</th>
               <td>
-                {treat.refused > 0 && `${treat.refused} do not bear it and are left out; `}
-                {treat.withCare > 0 ? `${treat.withCare} bear it with care only` : "none known for the others"}
+                {treat.refused > 0 && `${treat.refused} do not tolerate it and are left out; `}
+                {treat.withCare > 0 ? `${treat.withCare} need care` : "none known for the rest"}
               </td>
               <td>none</td>
             </tr>
@@ -70,8 +70,8 @@ export function BothSchools({ caseId }: { caseId: string }) {
         </table>
       </div>
       <p className="small mb-0">
-        The cautious school treats every neighbour at once; the other looks, and treats what it finds. One spray leaves
-        eggs: whoever treats goes on as with a case. Both look again after a week.
+        Some growers treat every neighbour at once; others look, and treat only what they find. One spray leaves eggs,
+        so if you treat, carry on as with a case. Either way, look again after a week.
       </p>
     </>
   );

@@ -1,5 +1,5 @@
 import { currentContext } from "@/app/_parts/context";
-import { readSchools } from "@/operations/readSchools";
+import { readSchools } from "@/operations/cases/queries/readSchools";
 
 /** Treat the neighbours or only look: reckoned when somebody asks. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {

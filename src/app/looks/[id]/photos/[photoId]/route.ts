@@ -1,9 +1,9 @@
 import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
 import { deed } from "@/app/_parts/deed";
 import { another, isAnothers } from "@/app/_parts/whose";
-import { addPhoto as addPhotoShape, type AddPhoto } from "@/core/facts/kinds/photo";
-import { addPhoto, PHOTO_LIMIT_BYTES } from "@/operations/addPhoto";
-import type { Context } from "@/operations/context";
+import { addPhoto as addPhotoShape, type AddPhoto } from "@/core/record/facts/kinds/photo";
+import { addPhoto, PHOTO_LIMIT_BYTES } from "@/operations/looks/commands/addPhoto";
+import type { Context } from "@/operations/shared/context";
 
 /** Keeps the photo in the body with a look. Not more than the limit is read. */
 export async function PUT(

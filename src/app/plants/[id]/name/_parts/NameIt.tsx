@@ -3,19 +3,19 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { v7 as uuidv7 } from "uuid";
-import { outbox } from "@/app/_parts/outbox";
+import { outbox } from "@/offline/outbox";
 import { AfterFind } from "@/app/walk/_parts/AfterFind";
 import { FindFlow } from "@/app/walk/_parts/FindFlow";
-import { priorsFor } from "@/core/diagnosis/priors";
-import type { Naming, RecordLook } from "@/core/facts/kinds/look";
-import type { ToolId } from "@/core/inspection/tools";
-import type { SpotId } from "@/core/plants/spots";
-import { placesByRisk, placesOfRound } from "@/core/walk/places";
+import { priorsFor } from "@/core/advice/diagnosis/priors";
+import type { Naming, RecordLook } from "@/core/record/facts/kinds/look";
+import type { ToolId } from "@/core/model/inspection/tools";
+import type { SpotId } from "@/core/knowledge/plants/spots";
+import { placesByRisk, placesOfRound } from "@/core/advice/walks/places";
 import { SpotsPicker } from "@/ui/forms/SpotsPicker";
 import { useCollection } from "@/ui/shell/Collection";
 import { toggled } from "@/ui/toggled";
-import type { Stop, WalkView } from "@/operations/readWalk";
-import { toolNames } from "@/wording/names";
+import type { Stop, WalkView } from "@/operations/walks/queries/readWalk";
+import { toolNames } from "@/wording/names/names";
 import { withOffset } from "@/zones";
 
 /** Names what is on one plant and writes it down as a look, at places that can be changed. */
@@ -46,7 +46,7 @@ export function NameIt({
     const id = uuidv7();
     const where = finds.flatMap((find) => find.spots ?? []);
     const spots = [...new Set([...looked, ...where])];
-    if (spots.length === 0) return setProblem("Press the places you looked at first.");
+    if (spots.length === 0) return setProblem("First press the places you looked at.");
     const look = { id, plantId: stop.id, at: at(), tool, spots, note: "", finds, naming };
     outbox.add({ kind: "look", input: look }, label);
     if (finds.length > 0) setFound({ lookId: id, finds });
@@ -72,8 +72,8 @@ export function NameIt({
         <>
           <details className="mb-2">
             <summary>
-              This counts as a look ({toolNames[tool].toLowerCase()}) at {looked.length} of {order.length} places. Was
-              it elsewhere?
+              This counts as a look ({toolNames[tool].toLowerCase()}) at {looked.length} of {order.length} places.
+              Change the places
             </summary>
             <SpotsPicker
               form={stop.growthForm}

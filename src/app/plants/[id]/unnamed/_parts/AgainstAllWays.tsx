@@ -6,22 +6,22 @@ import { useState } from "react";
 import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { adoptUnnamedAction } from "@/app/_parts/actions";
-import type { AgainstAll, AgainstAllQuestion } from "@/core/case/againstAll";
-import type { Day } from "@/core/climate/days";
-import { adoptUnnamed, type PlannedDose } from "@/core/facts/kinds/programme";
-import { isWork } from "@/core/planning/doses";
-import type { Bearer } from "@/core/suitability/bearer";
-import { mixFor } from "@/core/suitability/mixFor";
+import type { PlanAcrossSuspects, PlanAcrossSuspectsQuestion } from "@/core/advice/unnamed/planAcrossSuspects";
+import type { Day } from "@/core/shared/days";
+import { adoptUnnamed, type PlannedDose } from "@/core/record/facts/kinds/programme";
+import { isWork } from "@/core/advice/planning/doses";
+import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
+import { mixFor } from "@/core/advice/tolerance/mixFor";
 import { FieldProblem, SubmitRow } from "@/ui/fields/fields";
 import { useDeed } from "@/ui/fields/useDeed";
 import { Panel } from "@/ui/Panel";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { Reckoning } from "@/ui/reckoner/Reckoning";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
-import { percent } from "@/wording/chances";
+import { percent } from "@/wording/advice/chances";
 import { dayInWords } from "@/wording/dates";
-import { approachNames, pestNames } from "@/wording/names";
-import { soapSentence } from "@/wording/unnamed";
+import { approachNames, pestNames } from "@/wording/names/names";
+import { soapSentence } from "@/wording/advice/unnamed";
 
 /** What is good against everything that it may be: each way against each candidate, and weighted over all. */
 export function AgainstAllWays({
@@ -30,7 +30,7 @@ export function AgainstAllWays({
   chosen,
 }: {
   plantId: string;
-  question: AgainstAllQuestion;
+  question: PlanAcrossSuspectsQuestion;
   /** The dates that have been chosen already; null for none. */
   chosen: readonly Day[] | null;
 }) {
@@ -39,7 +39,7 @@ export function AgainstAllWays({
   const key = JSON.stringify(question);
   const { answer, failed, again } = useAnswer(reckoner, (remote) => remote.againstAll(question, proxy(setShare)), key);
   return (
-    <Panel title="Until then, against all it may be">
+    <Panel title="Until then, against everything it may be">
       {failed && <NotReckoned again={again} />}
       {!failed && !answer && <Reckoning share={share} />}
       {answer && (
@@ -79,21 +79,21 @@ export function AgainstAllWays({
               ))}
             </tbody>
           </table>
-          {answer.ways.length === 0 && <p>This plant bears none of the remedies just now: set it apart.</p>}
+          {answer.ways.length === 0 && <p>This plant tolerates none of the remedies at the moment: set it apart.</p>}
           {answer.ways[0] && answer.ways[0].dates.join() !== chosen?.join() && (
             <Adopt plantId={plantId} way={answer.ways[0]} bearer={question.on.bearer} instead={chosen !== null} />
           )}
           <p>{soapSentence(answer)}</p>
           <p className="small">
-            A light infestation is supposed; the chances are those of the model, weighted by how likely each is. Once it
-            has a name, its own plan takes over.
+            Assumes a light infestation; the chances are weighted by how likely each pest is. Once it has a name, its
+            own plan takes over.
           </p>
           <div className="d-flex flex-wrap gap-2">
             <Link className="btn btn-outline-primary" href={`/plants/${plantId}/apart`}>
               Set apart
             </Link>
             <Link className="btn btn-outline-primary" href={`/plants/${plantId}/act`}>
-              Write down an act
+              Record a treatment
             </Link>
           </div>
         </>
@@ -110,8 +110,8 @@ function Adopt({
   instead,
 }: {
   plantId: string;
-  way: AgainstAll;
-  bearer: Bearer;
+  way: PlanAcrossSuspects;
+  bearer: TreatedPlant;
   instead: boolean;
 }) {
   const router = useRouter();

@@ -1,11 +1,11 @@
 "use client";
 
-import type { OutOfSeasonQuestion } from "@/core/case/ask";
-import { daysBetween } from "@/core/climate/days";
-import type { CaseFileInput } from "@/core/format/schema";
+import type { OutOfSeasonQuestion } from "@/core/advice/plans/ask";
+import { daysBetween } from "@/core/shared/days";
+import type { CaseFileInput } from "@/core/record/format/schema";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
-import { outOfSeasonSentences } from "@/wording/roots";
+import { outOfSeasonSentences } from "@/wording/advice/roots";
 
 /** Now or in spring: what each comes to in chances, for a plant that rests. */
 export function Season({ file, question }: { file: CaseFileInput; question: OutOfSeasonQuestion }) {
@@ -13,7 +13,7 @@ export function Season({ file, question }: { file: CaseFileInput; question: OutO
   const key = JSON.stringify(question);
   const { answer, failed, again } = useAnswer(reckoner, (remote) => remote.outOfSeason(file, question), key);
   if (failed) return <NotReckoned again={again} />;
-  if (!answer) return <p>Reckoning what the rest until spring would come to …</p>;
+  if (!answer) return <p>Working out what waiting until spring would mean …</p>;
   const [proposal, ...rest] = outOfSeasonSentences(answer, daysBetween(question.first, question.spring));
   return (
     <div className="alert alert-warning" role="note">

@@ -8,22 +8,25 @@ import type { z } from "zod";
 import { recordActAction } from "@/app/_parts/actions";
 import { cautionsOfAct } from "@/core/acts/acts";
 import { workOf } from "@/core/acts/works";
-import { recordAct } from "@/core/facts/kinds/act";
-import { potForRoots } from "@/core/roots/pots";
-import { dryDaysFor, mediumIds, mediumOf, stepsFor, type UnpottingStepId } from "@/core/roots/unpotting";
-import { actObjections } from "@/core/suitability/actObjections";
-import type { Bearer } from "@/core/suitability/bearer";
+import { recordAct } from "@/core/record/facts/kinds/act";
+import { potForRoots } from "@/core/knowledge/roots/pots";
+import { dryDaysFor, mediumIds, mediumOf, stepsFor, type UnpottingStepId } from "@/core/knowledge/roots/unpotting";
+import { actObjections } from "@/core/advice/tolerance/actObjections";
+import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
 import { CautionList } from "@/ui/Cautions";
-import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
+import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { Panel } from "@/ui/Panel";
-import { mediumNames } from "@/wording/acts";
-import { drySentence, unpottingSteps } from "@/wording/roots";
+import { mediumNames } from "@/wording/names/acts";
+import { drySentence, unpottingSteps } from "@/wording/advice/roots";
+import { QuantityField } from "@/ui/fields/QuantityField";
+import { widthIn, type Units } from "@/wording/units";
+import { useUnits } from "@/ui/shell/Collection";
 
 interface Props {
   plantId: string;
-  bearer: Bearer;
+  bearer: TreatedPlant;
   cases: readonly { readonly id: string; readonly name: string }[];
   /** The case it is most likely for, and the planned step of it that it carries out; empty for none. */
   caseId: string;
@@ -47,6 +50,7 @@ const lefts = [
 /** Unpotting as a list to go down with wet hands: what was pressed stays pressed, whatever comes between. */
 export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, untilSpringDays, then }: Props) {
   const router = useRouter();
+  const units = useUnits();
   const [done, press, forget] = useTicks(`unpot ${plantId}`);
   const [left, setLeft] = useState(100);
   const steps = stepsFor(bearer);
@@ -99,7 +103,8 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, untilSp
                   <span>
                     {unpottingSteps[id]}
                     {id === "dry" && ` ${drySentence(dryDays)}`}
-                    {id === "pot" && ` For what is left of the roots: ${potCm} cm, ${potTells(potCm, bearer.potCm)}.`}
+                    {id === "pot" &&
+                      ` To suit what is left of the roots: ${widthIn(potCm, units)}, ${potTells(potCm, bearer.potCm, units)}.`}
                   </span>
                 </button>
               </li>
@@ -126,24 +131,24 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, untilSp
                 ))}
               </div>
             </fieldset>
-            <TextField
+            <QuantityField
               form={form}
               name={"act.roots.potCm" as never}
-              label="The pot it goes into, cm"
-              inputMode="decimal"
-              hint={`Reckoned: ${potCm} cm. Write the one you took.`}
+              of="width"
+              label="New pot, width"
+              hint={`Reckoned: ${widthIn(potCm, units)}. Enter the one you used.`}
             />
             <SelectField
               form={form}
               name={"act.roots.medium" as never}
-              label="What it goes into"
+              label="New medium"
               options={mediumIds.map((id) => [id, mediumNames[id]])}
             />
             {cases.length > 0 && (
               <ChoiceField
                 form={form}
                 name="caseId"
-                label="What it is against"
+                label="Against"
                 options={[...cases.map(({ id, name }) => [id, name] as const), ["", "No case"]]}
               />
             )}
@@ -153,11 +158,11 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, untilSp
               <SwitchField
                 form={form}
                 name="alreadyDone"
-                label="It has happened already; write it down all the same"
-                hint="Watch the plant closely for the next days."
+                label="It has already been done; record it anyway"
+                hint="Watch the plant closely for the next few days."
               />
             )}
-            {next && <p className="mb-2">Not pressed yet: {steps.filter((id) => !done.includes(id)).length} steps.</p>}
+            {next && <p className="mb-2">Not ticked yet: {steps.filter((id) => !done.includes(id)).length} steps.</p>}
             <SubmitRow form={form} trouble={trouble} label="Unpotted and washed" />
           </form>
         </Panel>
@@ -166,8 +171,8 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, untilSp
   );
 }
 
-function potTells(potCm: number, before: number): string {
-  return potCm < before ? `narrower than its ${before} cm` : "as wide as before";
+function potTells(potCm: number, before: number, units: Units): string {
+  return potCm < before ? `narrower than its ${widthIn(before, units)}` : "as wide as before";
 }
 
 /** Which steps were pressed, kept in this browser until the act is written down. */

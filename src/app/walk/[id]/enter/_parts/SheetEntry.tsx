@@ -4,9 +4,9 @@ import Link from "next/link";
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { priorsFor } from "@/core/diagnosis/priors";
-import { placesOfRound } from "@/core/walk/places";
-import type { Stop, WalkView } from "@/operations/readWalk";
+import { priorsFor } from "@/core/advice/diagnosis/priors";
+import { placesOfRound } from "@/core/advice/walks/places";
+import type { Stop, WalkView } from "@/operations/walks/queries/readWalk";
 import { useCollection } from "@/ui/shell/Collection";
 import { instantOf, wallTimeIn, withOffset } from "@/zones";
 import { useWalk } from "../../../_parts/useWalk";
@@ -89,7 +89,7 @@ export function SheetEntry({ view, nowMoment }: { view: WalkView; nowMoment: str
       {toGo.length === 0 && <p className="fs-5">Everything on the sheet is entered.</p>}
       <div className="d-flex gap-2">
         <Button variant={toGo.length === 0 ? "primary" : "outline-primary"} onClick={walk.end}>
-          End the walk
+          Finish the walk
         </Button>
         <Link className="btn btn-outline-primary" href="/walk">
           To Walk

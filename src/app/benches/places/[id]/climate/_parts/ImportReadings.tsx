@@ -5,29 +5,24 @@ import { useState, type FormEvent } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { notSent, TableOutcome, textOf } from "@/app/_parts/TableOutcome";
-import type { DeedResult } from "@/ui/fields/deedResult";
-import { useCollection } from "@/ui/shell/Collection";
-import { doubtNames } from "@/wording/rooms";
+import type { DeedResult } from "@/offline/deedResult";
+import { useCollection, useUnits } from "@/ui/shell/Collection";
+import { doubtNames } from "@/wording/advice/seasons";
 import type { Doubt } from "@/core/climate/samples";
 
-/** A table of readings, pasted or chosen as a file. */
-export function ImportReadings({ placeId }: { placeId: string }) {
+/** Sends a table of readings, and holds what came of it. */
+function useReadings(placeId: string) {
   const { id: collectionId } = useCollection();
   const router = useRouter();
   const [going, setGoing] = useState(false);
   const [result, setResult] = useState<DeedResult | null>(null);
-  const send = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const { elements } = event.currentTarget;
-    const file = (elements.namedItem("readings-file") as HTMLInputElement).files?.[0];
-    const pasted = (elements.namedItem("readings-text") as HTMLTextAreaElement).value;
+  const send = async (text: () => Promise<string>) => {
     setGoing(true);
     setResult(null);
     try {
-      const text = file ? await textOf(file) : pasted;
       const answer = await fetch(`/benches/places/${placeId}/climate/readings`, {
         method: "POST",
-        body: text,
+        body: await text(),
         headers: { "x-collection": collectionId, "content-type": "text/csv" },
       });
       const came = (await answer.json()) as DeedResult;
@@ -39,11 +34,68 @@ export function ImportReadings({ placeId }: { placeId: string }) {
       setGoing(false);
     }
   };
+  return { going, result, send };
+}
+
+function Came({ result }: { result: DeedResult | null }) {
   return (
-    <Form onSubmit={send}>
+    <TableOutcome result={result}>
+      {({ added, known, doubted: doubts }) =>
+        `${String(added)} ${added === 1 ? "day" : "days"} new, ${String(known)} known already.${doubted(doubts as Partial<Record<Doubt, number>>)}`
+      }
+    </TableOutcome>
+  );
+}
+
+/** What a max–min thermometer says of a day: its lowest and its highest make the day, as a sine between them. */
+export function MaxMin({ placeId, day }: { placeId: string; day: string }) {
+  const unit = useUnits() === "us" ? "°F" : "°C";
+  const { going, result, send } = useReadings(placeId);
+  const submit = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const typed = new FormData(event.currentTarget);
+    const cells = ["day", "low", "high"].map((name) => String(typed.get(name) ?? "").replace(",", "."));
+    void send(async () => `date,min ${unit},max ${unit}\n${cells.join(",")}`);
+  };
+  return (
+    <Form onSubmit={submit}>
+      <div className="row gx-2">
+        <Form.Group controlId="maxmin-low" className="col-6 mb-2">
+          <Form.Label className="fw-semibold mb-1">Lowest, {unit}</Form.Label>
+          <Form.Control name="low" inputMode="decimal" required />
+        </Form.Group>
+        <Form.Group controlId="maxmin-high" className="col-6 mb-2">
+          <Form.Label className="fw-semibold mb-1">Highest, {unit}</Form.Label>
+          <Form.Control name="high" inputMode="decimal" required />
+        </Form.Group>
+      </div>
+      <Form.Group controlId="maxmin-day" className="mb-2">
+        <Form.Label className="fw-semibold mb-1">Day</Form.Label>
+        <Form.Control name="day" type="date" defaultValue={day} required />
+      </Form.Group>
+      <Button type="submit" disabled={going}>
+        {going ? "Saving …" : "Save the day"}
+      </Button>
+      <Came result={result} />
+    </Form>
+  );
+}
+
+/** A table of readings, pasted or chosen as a file. */
+export function ImportReadings({ placeId }: { placeId: string }) {
+  const { going, result, send } = useReadings(placeId);
+  const submit = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const { elements } = event.currentTarget;
+    const file = (elements.namedItem("readings-file") as HTMLInputElement).files?.[0];
+    const pasted = (elements.namedItem("readings-text") as HTMLTextAreaElement).value;
+    void send(async () => (file ? textOf(file) : pasted));
+  };
+  return (
+    <Form onSubmit={submit}>
       <p className="small">
-        With a heading: time and temperature, humidity too; or date, min and max, or mean. °C, or °F where the heading
-        says so.
+        With a header row: time and temperature, optionally humidity; or date, min and max, or mean. °C, or °F if the
+        header says so.
       </p>
       <Form.Group controlId="readings-text" className="mb-2">
         <Form.Label className="fw-semibold mb-1">Pasted</Form.Label>
@@ -55,17 +107,13 @@ export function ImportReadings({ placeId }: { placeId: string }) {
         />
       </Form.Group>
       <Form.Group controlId="readings-file" className="mb-2">
-        <Form.Label className="fw-semibold mb-1">Or a file</Form.Label>
+        <Form.Label className="fw-semibold mb-1">Or choose a file</Form.Label>
         <Form.Control name="readings-file" type="file" accept=".csv,.tsv,.txt,text/csv" />
       </Form.Group>
       <Button type="submit" disabled={going}>
-        {going ? "Bringing it in …" : "Bring it in"}
+        {going ? "Importing …" : "Import"}
       </Button>
-      <TableOutcome result={result}>
-        {({ added, known, doubted: doubts }) =>
-          `${String(added)} days new, ${String(known)} known already.${doubted(doubts as Partial<Record<Doubt, number>>)}`
-        }
-      </TableOutcome>
+      <Came result={result} />
     </Form>
   );
 }

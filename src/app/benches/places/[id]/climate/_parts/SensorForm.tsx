@@ -31,11 +31,11 @@ export function SensorForm({ placeId }: { placeId: string }) {
       <TextField
         form={form}
         name="address"
-        label="Its address"
-        hint="Only this machine and your home network are asked. The simulated one that comes along: http://127.0.0.1:3189/air/terrace"
+        label="Address"
+        hint="Only this machine and your home network are contacted. To try it, use the simulated one: http://127.0.0.1:3189/air/terrace"
       />
-      {kept && <Alert variant="success">It is asked now. Days that are over appear as soon as it has told them.</Alert>}
-      <SubmitRow form={form} trouble={trouble} label="Ask it from now on" variant="outline-primary" />
+      {kept && <Alert variant="success">Connected. Past days appear as soon as the sensor has sent them.</Alert>}
+      <SubmitRow form={form} trouble={trouble} label="Connect" variant="outline-primary" />
     </form>
   );
 }
@@ -46,7 +46,7 @@ export function DropSensor({ id }: { id: string }) {
   return (
     <>
       <Button size="sm" variant="outline-primary" disabled={going} onClick={() => void press({ id })}>
-        Ask it no more
+        Disconnect
       </Button>
       {trouble && (
         <p className="text-danger-emphasis fw-semibold mb-0" role="alert">

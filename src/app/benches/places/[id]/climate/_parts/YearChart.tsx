@@ -1,22 +1,28 @@
 "use client";
 
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import type { Day } from "@/core/climate/days";
-import { groupBy } from "@/core/groupBy";
-import { meanOf } from "@/core/numerics/mean";
-import type { ShownDay } from "@/operations/readClimate";
+import type { Day } from "@/core/shared/days";
+import { groupBy } from "@/core/shared/groupBy";
+import { meanOf } from "@/core/shared/mean";
+import type { ShownDay } from "@/operations/climate/queries/readClimate";
 import { shortDay } from "@/wording/dates";
-import { monthNames } from "@/wording/rooms";
+import { monthNames } from "@/wording/advice/seasons";
+import { useUnits } from "@/ui/shell/Collection";
+import { unitOf } from "@/ui/fields/QuantityField";
+import { toFahrenheit } from "@/core/units/temperature";
+import { warmthIn } from "@/wording/units";
 
 const axis = { tick: { fill: "var(--bs-body-color)", fontSize: 14 }, stroke: "var(--bs-border-color)" };
 
 /** A year of a place: warmth with its extremes above, humidity below. What was filled in is dashed. The table says the same. */
 export function YearChart({ days }: { days: readonly ShownDay[] }) {
+  const units = useUnits();
+  const inUnits = (celsius: number) => (units === "us" ? toFahrenheit(celsius) : celsius);
   const points = days.map(({ day, meanC, minC, maxC, humidity, filled }) => ({
     day,
-    span: minC !== null && maxC !== null ? [minC, maxC] : undefined,
-    measured: filled ? undefined : meanC,
-    filled: meanC,
+    span: minC !== null && maxC !== null ? [inUnits(minC), inUnits(maxC)] : undefined,
+    measured: filled ? undefined : inUnits(meanC),
+    filled: inUnits(meanC),
     humidity: humidity ?? undefined,
   }));
   const damp = days.some(({ humidity }) => humidity !== null);
@@ -26,8 +32,8 @@ export function YearChart({ days }: { days: readonly ShownDay[] }) {
   return (
     <div aria-hidden="true">
       <ul className="case-legend">
-        <li>— °C, mean of the day, with its lowest and highest</li>
-        <li>┄ filled in: as warm as the last day known</li>
+        <li>— {unitOf("warmth", units)}, daily mean, with lowest and highest</li>
+        <li>┄ filled in from the last known day</li>
         {damp && <li>below: humidity, %</li>}
       </ul>
       <ResponsiveContainer width="100%" height={220}>
@@ -80,9 +86,11 @@ export function YearChart({ days }: { days: readonly ShownDay[] }) {
   );
 }
 
-const shown = (value: number | null, digits = 1) => (value === null ? "" : value.toFixed(digits));
+const shown = (value: number | null, digits: number) => (value === null ? "" : value.toFixed(digits));
 
 export function MonthTable({ days }: { days: readonly ShownDay[] }) {
+  const units = useUnits();
+  const warmth = (celsius: number | null) => (celsius === null ? "" : warmthIn(celsius, units));
   const months = [...groupBy(days, ({ day }) => day.slice(0, 7))];
   const known = (values: readonly (number | null)[]) => values.filter((value) => value !== null);
   return (
@@ -91,7 +99,7 @@ export function MonthTable({ days }: { days: readonly ShownDay[] }) {
         <thead>
           <tr>
             <th scope="col">Month</th>
-            <th scope="col">Mean °C</th>
+            <th scope="col">Mean</th>
             <th scope="col">Lowest</th>
             <th scope="col">Highest</th>
             <th scope="col">Humidity %</th>
@@ -108,9 +116,9 @@ export function MonthTable({ days }: { days: readonly ShownDay[] }) {
                 <th scope="row">
                   {monthNames[Number(month.slice(5, 7)) - 1]} {month.slice(0, 4)}
                 </th>
-                <td>{shown(meanOf(there.map(({ meanC }) => meanC)))}</td>
-                <td>{lows.length > 0 ? shown(Math.min(...lows)) : ""}</td>
-                <td>{highs.length > 0 ? shown(Math.max(...highs)) : ""}</td>
+                <td>{warmth(meanOf(there.map(({ meanC }) => meanC)))}</td>
+                <td>{lows.length > 0 ? warmth(Math.min(...lows)) : ""}</td>
+                <td>{highs.length > 0 ? warmth(Math.max(...highs)) : ""}</td>
                 <td>{shown(meanOf(known(there.map(({ humidity }) => humidity))), 0)}</td>
                 <td>{shown(meanOf(known(there.map(({ deficitKpa }) => deficitKpa))), 2)}</td>
                 <td>{there.filter(({ filled }) => filled).length || ""}</td>

@@ -2,14 +2,14 @@ import Papa from "papaparse";
 import { z } from "zod";
 import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
 import { deed } from "@/app/_parts/deed";
-import { id } from "@/core/fields";
-import type { Cells } from "@/core/format/csvFacts";
-import type { ReadingProblem } from "@/core/format/csvReadings";
+import { id } from "@/core/shared/fields";
+import type { Cells } from "@/core/record/format/csvFacts";
+import type { ReadingProblem } from "@/core/record/format/csvReadings";
 import { databaseUrl } from "@/env";
 import { askFor } from "@/jobs/ask";
-import type { Context } from "@/operations/context";
-import { importReadings } from "@/operations/importReadings";
-import type { Outcome } from "@/operations/outcome";
+import type { Context } from "@/operations/shared/context";
+import { importReadings } from "@/operations/climate/commands/importReadings";
+import type { Outcome } from "@/operations/shared/outcome";
 
 const MOST_BYTES = 8_000_000;
 /** So many of the rows that are wrong are told at once. */
@@ -38,8 +38,8 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
 }
 
 const told = {
-  not_a_moment: "is no day or time; write it like 2026-11-24 08:00",
-  not_a_number: "is no number that fits",
+  not_a_moment: "is not a day or time; write it like 2026-11-24 08:00",
+  not_a_number: "is not a number that fits",
   required: "is missing",
 } as const;
 

@@ -6,9 +6,9 @@ import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
 import { beginProgrammeAction } from "@/app/_parts/actions";
 import { usePress } from "@/app/_parts/usePress";
-import { gnatWayIds, type GnatWayId } from "@/core/rooms/gnats/ways";
+import { gnatWayIds, type GnatWayId } from "@/core/acts/gnatWays";
 import { toggled } from "@/ui/toggled";
-import { gnatWayNames } from "@/wording/rooms";
+import { gnatWayNames } from "@/wording/advice/seasons";
 
 /** The ways to be carried out; each hits one stage of their life, so they are combined. */
 export function ChooseWays({
@@ -27,13 +27,13 @@ export function ChooseWays({
   const [said, setSaid] = useState("");
   const begin = async () => {
     setSaid("");
-    if (ways.length === 0) return setSaid("Choose at least one way.");
+    if (ways.length === 0) return setSaid("Choose at least one method.");
     if (await press({ id: uuidv7(), placeId, chosen: { programme: "gnats", ways: [...ways] } }))
       setSaid(running ? "Saved." : "");
   };
   return (
     <>
-      <p className="small">Each meets one stage of their life: combine them.</p>
+      <p className="small">Each one hits a single stage of their life: combine them.</p>
       {gnatWayIds.map((way) => (
         <Form.Check
           key={way}
@@ -55,7 +55,7 @@ export function ChooseWays({
         disabled={going}
         onClick={() => void begin()}
       >
-        {running ? "Go on with these" : "Begin"}
+        {running ? "Save these" : "Start"}
       </Button>
     </>
   );

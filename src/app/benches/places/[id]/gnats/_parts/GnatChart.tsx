@@ -1,8 +1,8 @@
 "use client";
 
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import { addDays, daysBetween, type Day } from "@/core/climate/days";
-import type { GnatRoomView } from "@/operations/readGnatRoom";
+import { addDays, daysBetween, type Day } from "@/core/shared/days";
+import type { GnatRoomView } from "@/operations/seasons/queries/readGnatRoom";
 import { shortDay } from "@/wording/dates";
 
 const axis = { tick: { fill: "var(--bs-body-color)", fontSize: 14 }, stroke: "var(--bs-border-color)" };
@@ -45,7 +45,7 @@ export function GnatChart({ view }: { view: GnatRoomView }) {
     <div aria-hidden="true">
       <ul className="case-legend">
         <li>● counted in a week</li>
-        <li>— expected, with its span</li>
+        <li>— expected, with its range</li>
       </ul>
       <ResponsiveContainer width="100%" height={230}>
         <ComposedChart data={points} margin={{ top: 8, right: 8, bottom: 0, left: 0 }} accessibilityLayer={false}>
@@ -104,7 +104,7 @@ export function GnatTable({ view }: { view: GnatRoomView }) {
             <th scope="col">Week to</th>
             <th scope="col">Counted</th>
             <th scope="col">Expected</th>
-            <th scope="col">Span</th>
+            <th scope="col">Range</th>
           </tr>
         </thead>
         <tbody>

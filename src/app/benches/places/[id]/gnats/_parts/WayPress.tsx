@@ -6,14 +6,14 @@ import { v7 as uuidv7 } from "uuid";
 import { useRouter } from "next/navigation";
 import { recordActAction } from "@/app/_parts/actions";
 import { cautionsOfAct } from "@/core/acts/acts";
-import { recordAct } from "@/core/facts/kinds/act";
-import { gnatWays, type GnatPlaceSize, type GnatWayId } from "@/core/rooms/gnats/ways";
+import { recordAct } from "@/core/record/facts/kinds/act";
+import { gnatWays, type GnatPlaceSize, type GnatWayId } from "@/core/acts/gnatWays";
 import { CautionList } from "@/ui/Cautions";
 import { SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useDeed } from "@/ui/fields/useDeed";
 import { useCollection } from "@/ui/shell/Collection";
-import { gnatWayNames } from "@/wording/rooms";
+import { gnatWayNames } from "@/wording/advice/seasons";
 import { withOffset } from "@/zones";
 
 interface Pressed {
@@ -54,7 +54,7 @@ function WayForm({ placeId, way, size, close }: Pressed & { close: () => void })
     <form className="w-100" onSubmit={submit} noValidate>
       {cautions.length > 0 && <CautionList against={[]} cautions={cautions} />}
       <p className="mb-2">{told(act)}</p>
-      <MomentField form={form} name="at" label="When" hint="What you do already counts from the day it began." />
+      <MomentField form={form} name="at" label="When" hint="If you already do it, give the day you started." />
       <SubmitRow form={form} trouble={trouble} label="Done">
         <Button variant="outline-primary" onClick={close}>
           Not now
@@ -71,10 +71,10 @@ function told(act: ReturnType<(typeof gnatWays)[GnatWayId]["act"]>): string {
       ? `${act.cards} ${act.cards === 1 ? "cup" : "cups"}: cider vinegar with two drops of soap.`
       : `${act.cards} ${act.cards === 1 ? "card" : "cards"}, flat over the mix or upright in it. Take the old ones down.`;
   if (act.kind === "drench")
-    return `About ${Math.round(act.volumeMl / 10) / 100} L for all pots, until it runs through; not on a mix that is sodden.`;
+    return `About ${Math.round(act.volumeMl / 10) / 100} L for all pots, until it runs through; not where the mix is sodden.`;
   if (act.kind === "release")
-    return `${act.sachets} ${act.sachets === 1 ? "pack" : "packs"} by the label, on a moist mix.`;
+    return `${act.sachets} ${act.sachets === 1 ? "pack" : "packs"} as the label says, on moist mix.`;
   if (act.kind === "dust")
-    return "A thin coat on a mix that is dry on top, and on the saucers; anew once it was wetted.";
-  return "In every pot of the room, and kept up until you end it.";
+    return "A thin coat on mix that is dry on top, and on the saucers; renew it once it gets wet.";
+  return "In every pot of the room, until you stop it.";
 }

@@ -1,18 +1,21 @@
 import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
 import { deed } from "@/app/_parts/deed";
-import { addPlacePhoto as shape, type AddPlacePhoto } from "@/core/facts/kinds/placePhoto";
-import { PHOTO_LIMIT_BYTES } from "@/operations/addPhoto";
-import { addPlacePhoto } from "@/operations/addPlacePhoto";
-import type { Context } from "@/operations/context";
+import { addPlacePhoto as shape, type AddPlacePhoto } from "@/core/record/facts/kinds/placePhoto";
+import { PHOTO_LIMIT_BYTES } from "@/operations/looks/commands/addPhoto";
+import { addPlacePhoto } from "@/operations/places/commands/addPlacePhoto";
+import type { Context } from "@/operations/shared/context";
 
-/** Keeps the photo in the body with a place. Not more than the limit is read. */
+/** Keeps the photo in the body with a place, or with the count that was made on it (`?count=`). Not more than the limit is read. */
 export async function PUT(
   request: Request,
   { params }: { params: Promise<{ id: string; photoId: string }> },
 ): Promise<Response> {
   const { id: placeId, photoId: id } = await params;
+  const countId = new URL(request.url).searchParams.get("count");
   const bytes = await readUpTo(request.body, PHOTO_LIMIT_BYTES);
   if (!bytes) return tooLarge();
   const keep = (context: Context, input: AddPlacePhoto) => addPlacePhoto(context, { ...input, bytes });
-  return answered(await deed(request.headers.get("x-collection"), "addPlacePhoto", shape, keep, { id, placeId }));
+  return answered(
+    await deed(request.headers.get("x-collection"), "addPlacePhoto", shape, keep, { id, placeId, countId }),
+  );
 }

@@ -1,0 +1,226 @@
+import type { Metadata } from "next";
+import type { CSSProperties } from "react";
+import Link from "next/link";
+import { AsOf } from "@/app/_parts/AsOf";
+import { currentContext } from "@/app/_parts/context";
+import { cachedView } from "@/app/_parts/cachedView";
+import { ENDED_FOR_GOOD_DAYS } from "@/core/advice/learning/courses";
+import type { Counted } from "@/core/advice/learning/span";
+import { reaches } from "@/core/model/clearance/scenarios";
+import { FEWEST_CASES } from "@/core/model/learning/reach";
+import { readTaught } from "@/operations/record/queries/readTaught";
+import { Only } from "@/ui/shell/Only";
+import { Panel } from "@/ui/Panel";
+import { percent } from "@/wording/advice/chances";
+import { dayCount } from "@/wording/dates";
+import {
+  countedInWords,
+  doseInWords,
+  handSentence,
+  sightSentence,
+  taughtSentences,
+  toldSentence,
+} from "@/wording/advice/learning";
+import { pestNames, toolNames } from "@/wording/names/names";
+
+export const metadata: Metadata = { title: "What your record has taught" };
+
+/** What ended what, whether what was told came true, and what each tool sees: from this collection's own record. */
+export default async function TaughtPage() {
+  const context = await currentContext();
+  const { courses, closings, hands, sights, eyes, cases, closed } = await cachedView(context, "taught", () =>
+    readTaught(context),
+  );
+  const sentences = taughtSentences(courses);
+  const { numbers } = context.collection;
+  const several = new Set([...hands, ...eyes].map(({ name }) => name)).size > 1;
+  return (
+    <>
+      <div className="d-flex flex-wrap gap-2 align-items-center">
+        <h1 className="me-auto">What your record has taught</h1>
+        <a className="btn btn-outline-primary mb-2" href="/ledger/taught/table">
+          As a table (CSV)
+        </a>
+      </div>
+      <AsOf />
+      <p>
+        From {cases === 1 ? "one case" : `${cases} cases`}, {closed} of them closed. Each bar shows where the true share
+        lies four times in five; the mark is your count. As long as a bar is wide, do not decide by it.
+      </p>
+      <Panel title="What ended what">
+        {courses.length === 0 && <p className="mb-0">No case has been treated yet.</p>}
+        {sentences.map((sentence) => (
+          <p key={sentence}>{sentence}</p>
+        ))}
+        {courses.length > 0 && (
+          <div className="table-responsive" tabIndex={0} role="region" aria-label="What ended what">
+            <table className="table mb-0 align-middle">
+              <thead>
+                <tr>
+                  <th scope="col">Against</th>
+                  <th scope="col">Mainly treated with</th>
+                  <th scope="col">Ended for good</th>
+                  <th scope="col">Treatments</th>
+                  <th scope="col">Days</th>
+                  <th scope="col">Came back</th>
+                  <th scope="col">Open or watched</th>
+                </tr>
+              </thead>
+              <tbody>
+                {courses.map(({ pest, dose, ended, treatments, days, returned, open }) => (
+                  <tr key={`${pest} ${JSON.stringify(dose)}`}>
+                    <th scope="row">{pestNames[pest]}</th>
+                    <td>{doseInWords(dose)}</td>
+                    <td>{ended.of === 0 ? "not known yet" : <Span counted={ended} />}</td>
+                    <td>{treatments ?? "–"}</td>
+                    <td>{days ?? "–"}</td>
+                    <td>{returned}</td>
+                    <td>{open}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        )}
+        <p className="small mb-0 mt-2">
+          A case counts under its most frequent treatment. It ended for good if it was called clear and the same pest
+          was not found on the plant within {dayCount(ENDED_FOR_GOOD_DAYS)}, and counts only after that; if the plant
+          was given up or lost, it did not. How bad a case was at the start is not considered: worse ones may have had
+          the stronger treatment. Treatments and days are medians of the cases that ended.
+        </p>
+      </Panel>
+      <Panel title="Was it right?">
+        {closings.length === 0 ? (
+          <p className="mb-0">
+            No case called clear has been closed for {dayCount(ENDED_FOR_GOOD_DAYS)} yet. After that you see here
+            whether the predictions came true.
+          </p>
+        ) : (
+          <ul className="list-unstyled mb-0">
+            {closings.map((bin) => (
+              <li key={bin.from} className="mb-2">
+                {toldSentence(bin)}
+                <Span counted={bin.came} told={bin.told} bare />
+              </li>
+            ))}
+          </ul>
+        )}
+      </Panel>
+      <Panel title="How much your treatments miss">
+        {hands.length === 0 ? (
+          <p className="mb-0">This appears once a case that you sprayed, dabbed, wiped or dunked is closed.</p>
+        ) : (
+          <ul className="list-unstyled mb-0">
+            {hands.map((hand, i) => (
+              <li key={i} className="mb-2">
+                {several && `${hand.name}: `}
+                {handSentence(hand)}
+                {hand.learned && (
+                  <>
+                    <Shares name="Ours" of={reaches.map(({ prior }) => prior)} />
+                    <Shares name="Yours" of={hand.learned.mean} />
+                  </>
+                )}
+              </li>
+            ))}
+          </ul>
+        )}
+        <p className="small mb-0 mt-2">
+          {hands.some(({ learned }) => learned) &&
+            "Dark: misses 2½ times as much as we suppose for the technique; pale: a third of it. "}
+          Judged from all that was found and not found, case by case; a case of another technique or keeper counts a
+          quarter.{" "}
+          {numbers === "ours"
+            ? "New cases start from our estimates."
+            : hands.some(({ learned }) => learned)
+              ? "New cases start from yours."
+              : `From ${FEWEST_CASES} closed cases on, new cases start from yours.`}{" "}
+          <Only right="own">
+            <Link href="/settings">Change that in Settings</Link>
+          </Only>
+        </p>
+      </Panel>
+      <Panel title="How much each look sees">
+        {sights.length === 0 ? (
+          <p className="mb-0">
+            This appears once plants are looked at twice within two days, by eye and with a lamp, or by two keepers.
+          </p>
+        ) : (
+          <ul className="list-unstyled mb-0">
+            {sights.map(({ tool, saw }) => (
+              <li key={tool} className="mb-2">
+                {toolNames[tool]}: saw {countedInWords(saw)} of what another look within two days found.
+                <Span counted={saw} bare />
+              </li>
+            ))}
+          </ul>
+        )}
+        {eyes.some(({ learned }) => learned) && (
+          <>
+            <ul className="list-unstyled mb-2">
+              {eyes.map((eye, i) => (
+                <li key={i} className="mb-1">
+                  {several && `${eye.name}: `}
+                  {sightSentence(eye)}
+                </li>
+              ))}
+            </ul>
+            <p className="small mb-0">
+              {numbers === "ours"
+                ? "Clean looks count as by our estimates."
+                : "Clean looks of new cases count by what you see. Another tool or keeper counts a quarter."}
+            </p>
+          </>
+        )}
+      </Panel>
+      <Only right="own">
+        <Panel title="Share it">
+          <p>
+            These results as a file of counts: no names, places, dates, sellers or plants. A club can merge the files of
+            its members on a computer with this program, each member once:{" "}
+            <code>npm run --silent wary -- experience merge A B</code>, and show one with{" "}
+            <code>npm run --silent wary -- experience show A</code>.
+          </p>
+          <a className="btn btn-outline-primary" href="/ledger/taught/experience">
+            Download this experience
+          </a>
+        </Panel>
+      </Only>
+      <p>
+        <Link href="/ledger">Back to the ledger</Link>
+      </p>
+    </>
+  );
+}
+
+/** How a hand's cases divide: much missed, as usual, little missed. */
+function Shares({ name, of }: { name: string; of: readonly number[] }) {
+  return (
+    <span className="taught-shares" role="img" aria-label={`${name}: ${of.map((share) => percent(share)).join(", ")}`}>
+      <span>{name}</span>
+      {of.map((share, i) => (
+        <i key={i} style={{ flexGrow: share }} />
+      ))}
+    </span>
+  );
+}
+
+/** A share as a mark on the span in which the true one lies; a diamond where it was told to lie. */
+function Span({ counted, told, bare = false }: { counted: Counted; told?: number; bare?: boolean }) {
+  const { hits, of, low, high } = counted;
+  const style = { "--low": low, "--high": high, "--at": hits / of, "--told": told ?? 0 } as CSSProperties;
+  return (
+    <span className="taught-span">
+      {!bare && <span>{`${hits} of ${of}`}</span>}
+      <span
+        className="taught-bar"
+        style={style}
+        role="img"
+        aria-label={`${percent(low)} to ${percent(high)}${told === undefined ? "" : `, told ${percent(told)}`}`}
+      >
+        <i />
+        {told !== undefined && <b />}
+      </span>
+    </span>
+  );
+}

@@ -1,9 +1,0 @@
-import type { PestId } from "../pests/pests";
-import type { GrowthFormId } from "../plants/growthForms";
-import { deepShare, shelteredShare } from "../plants/spotWeights";
-import { MIX_PER_DAY, type Sites } from "../population/sites";
-
-/** Where a pest's animals can sit on a plant of a form, and how they walk about on it. */
-export function sitesOn(form: GrowthFormId, pest: PestId): Sites {
-  return { shelteredShare: shelteredShare(form, pest), deepShare: deepShare(form, pest), mixPerDay: MIX_PER_DAY };
-}

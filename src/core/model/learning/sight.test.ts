@@ -1,0 +1,108 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { diceFrom } from "../clearance/tests/simulate";
+import { learnedSight, sawChance, sightFrom, SPREAD, type SightTold } from "./sight";
+
+const look = (saw: boolean, animals = 2, chance = 0.5): SightTold => ({ saw, animals, chance });
+const many = (n: number, saw: boolean) => Array.from({ length: n }, () => look(saw));
+
+/** A draw from the log-normal with mean 1 that stands beforehand (Box and Muller 1958). */
+function factorFrom(dice: () => number, spread: number): number {
+  const normal = Math.sqrt(-2 * Math.log(1 - dice())) * Math.cos(2 * Math.PI * dice());
+  return Math.exp(spread * normal - spread ** 2 / 2);
+}
+
+/** So many looks of an eye with this factor, beside finds of one to four animals, with our estimate anywhere. */
+const looksOf = (dice: () => number, factor: number, n: number): SightTold[] =>
+  Array.from({ length: n }, () => {
+    const told = { animals: 1 + Math.floor(4 * dice()), chance: 0.05 + 0.7 * dice() };
+    return { ...told, saw: dice() < sawChance(told, factor) };
+  });
+
+describe("what looks tell of an eye", () => {
+  it("is our estimate while nothing is told", () => {
+    expect(learnedSight([], 0.35).mean).toBeCloseTo(1, 2);
+    expect(learnedSight([], 0.35).low).toBeCloseTo(Math.exp(-1.2816 * 0.35 - 0.35 ** 2 / 2), 1);
+    expect(() => learnedSight([], 0)).toThrow(RangeError);
+  });
+
+  it("falls with what was missed and rises with what was seen, whatever their order", () => {
+    fc.assert(
+      fc.property(fc.array(fc.boolean(), { maxLength: 12 }), (saw) => {
+        const told = saw.map((one) => look(one));
+        const { mean } = learnedSight(told, 0.7);
+        expect(learnedSight([...told, look(false)], 0.7).mean).toBeLessThan(mean);
+        expect(learnedSight([...told, look(true)], 0.7).mean).toBeGreaterThan(mean);
+        expect(learnedSight(told.toReversed(), 0.7).mean).toBeCloseTo(mean, 9);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it("one careless look past a colony hardly tells: it is no other eye", () => {
+    const { mean } = learnedSight([...many(8, true), look(false, 200, 0.9)], SPREAD.mixed);
+    expect(mean).toBeGreaterThan(0.6);
+  });
+
+  it("of others tells less than of one's own, and all of them less than six of one's own", () => {
+    const own = learnedSight(many(6, false), 0.35).mean;
+    expect(learnedSight([], 0.35, many(6, false)).mean).toBeGreaterThan(own);
+    expect(learnedSight([], 0.35, many(300, false)).mean).toBeGreaterThanOrEqual(own - 1e-9);
+  });
+
+  it("is nothing from fewer than three looks, or where ours alone are wanted", () => {
+    expect(sightFrom(many(2, false), [], "mixed")).toBeNull();
+    expect(sightFrom(many(9, false), [], "ours")).toBeNull();
+    expect(sightFrom(many(3, false), [], "mixed")!.mean).toBeLessThan(1);
+    expect(sightFrom(many(5, false), [], "mine")!.mean).toBeLessThan(sightFrom(many(5, false), [], "mixed")!.mean);
+  });
+
+  it("has the mean that Simpson's rule gives on a grid eight times as fine (textbook)", () => {
+    const told = [look(true, 1, 0.4), look(false, 1, 0.4), look(false, 1, 0.4)];
+    const spread = 0.7;
+    const density = (log: number) => {
+      const factor = Math.exp(log);
+      const prior = Math.exp(-((log + spread ** 2 / 2) ** 2) / (2 * spread ** 2));
+      return told.reduce(
+        (product, one) => product * (one.saw ? sawChance(one, factor) : 1 - sawChance(one, factor)),
+        prior,
+      );
+    };
+    const [low, high, n] = [Math.log(0.1), Math.log(6), 2000];
+    let [above, below] = [0, 0];
+    for (let i = 0; i <= n; i++) {
+      const log = low + ((high - low) * i) / n;
+      const weight = (i === 0 || i === n ? 1 : i % 2 === 1 ? 4 : 2) * density(log);
+      above += weight * Math.exp(log);
+      below += weight;
+    }
+    expect(learnedSight(told, spread).mean).toBeCloseTo(above / below, 3);
+  });
+
+  it("holds the true factor in its span four times in five (simulation-based calibration, Talts et al. 2018, from memory)", () => {
+    const dice = diceFrom(20261130).uniform;
+    const keepers = 400;
+    let inside = 0;
+    let below = 0;
+    for (let i = 0; i < keepers; i++) {
+      const factor = factorFrom(dice, SPREAD.mine);
+      const { low, high, mean } = learnedSight(looksOf(dice, factor, 20), SPREAD.mine);
+      if (factor >= low && factor <= high) inside++;
+      if (factor < mean) below++;
+    }
+    // Three standard errors of a share of 400.
+    expect(Math.abs(inside / keepers - 0.8)).toBeLessThan(0.06);
+    expect(below / keepers).toBeGreaterThan(0.45);
+    expect(below / keepers).toBeLessThan(0.7);
+  });
+
+  it("an eye that sees half is found within fifteen looks beside finds: nine in ten such keepers are told less than 85 %", () => {
+    const dice = diceFrom(7).uniform;
+    const found = Array.from({ length: 100 }, () => learnedSight(looksOf(dice, 0.5, 15), SPREAD.mine));
+    const mean = found.reduce((sum, one) => sum + one.mean, 0) / found.length;
+    // Half, and what our estimate still pulls it up.
+    expect(mean).toBeGreaterThan(0.5);
+    expect(mean).toBeLessThan(0.7);
+    expect(found.filter((one) => one.mean < 0.85).length).toBeGreaterThanOrEqual(90);
+  });
+});

@@ -1,0 +1,42 @@
+import type { Case } from "@/core/record/cases/cases";
+import { handIn, reachBefore } from "@/core/record/cases/techniqueHand";
+import type { Closing } from "@/core/record/facts/facts";
+import type { CloseCase } from "@/core/record/facts/kinds/closing";
+import * as facts from "@/db/stores/facts";
+import { dayOf, type Context } from "../../shared/context";
+import { transact, refuse, type Outcome } from "../../shared/outcome";
+import { lockOpenCase, momentOn } from "../../shared/checks";
+import { judge } from "../judgements";
+import type { KeptRecord } from "../../plants/plantRecords";
+
+/** Closes a case. Whether it is clear is the keeper's decision; the application shows what speaks against it. */
+export function closeCase(context: Context, deed: CloseCase): Promise<Outcome<{ id: string }>> {
+  return transact(context, "record", deed.id, async (scope) => {
+    if (await scope.wasSent("closing", deed.id)) return { id: deed.id };
+    const { found, record } = await lockOpenCase(scope, deed.caseId);
+    const at = momentOn(context, record.plant, deed.at, false);
+    // A closing before the last find would leave that find open.
+    const last = found.finds.at(-1)!;
+    if (dayOf(context, at) < dayOf(context, last)) refuse("at", "before_last_find");
+    const { plantId, pest, id: caseId } = found;
+    const closedAt = at < last ? last : at;
+    const reckoned = shown(context, record, found);
+    await facts.add(scope, "closing", [{ ...deed, caseId, plantId, pest, at: closedAt, ...reckoned }]);
+    scope.invalidateBeside([plantId]);
+    return { id: deed.id };
+  });
+}
+
+/**
+ * What the case has told: how likely it is over, and of the hand that treated it. Null for what cannot be reckoned, and for the
+ * hand where it was not treated.
+ */
+function shown(context: Context, record: KeptRecord, found: Case): Pick<Closing, "pClear" | "reach"> {
+  const hand = handIn(found, record.acts);
+  const judged = judge(context, record, found);
+  if (!judged.ok) return { pClear: null, reach: null };
+  const { pClear, reach: weights } = judged.judgement.assessment;
+  if (!hand || !weights) return { pClear, reach: null };
+  const prior = reachBefore(found, record.acts, record.shownReach, context.collection.numbers) ?? undefined;
+  return { pClear, reach: { technique: hand.technique, weights: [...weights], ...(prior && { prior }) } };
+}

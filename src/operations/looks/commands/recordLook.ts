@@ -1,0 +1,81 @@
+import { caseFiledUnder, casesOf, type Case } from "@/core/record/cases/cases";
+import type { Plant } from "@/core/record/facts/descriptions";
+import type { RecordLook } from "@/core/record/facts/kinds/look";
+import { severityOf } from "@/core/model/inspection/severity";
+import { pestOf } from "@/core/knowledge/pests/pests";
+import type { Scope } from "@/db/connection";
+import * as facts from "@/db/stores/facts";
+import * as walks from "@/db/stores/walks";
+import type { Context } from "../../shared/context";
+import { transact, refuse, type Outcome } from "../../shared/outcome";
+import { checkSpots, lockPlant, momentOn } from "../../shared/checks";
+
+export interface LookRecorded {
+  readonly id: string;
+  /** Cases that this look opened or added to, in the order of its finds. */
+  readonly caseIds: readonly string[];
+  /** Cases that this look opened. */
+  readonly opened: readonly string[];
+}
+
+/**
+ * Writes down a look. Its finds belong to the cases that the plant's finds and closings come to: a find opens a case where
+ * none of that pest was open then.
+ */
+export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<LookRecorded>> {
+  return transact(context, "tend", deed.id, async (scope) => {
+    if (await scope.wasSent("look", deed.id)) return told(scope, deed, null);
+    const plant = await lockPlant(scope, deed.plantId);
+    const before = await casesOn(scope, plant.id);
+    const look = lookOn(context, plant, deed, before);
+    if (look.walkId && !(await walks.find(scope, look.walkId))) refuse("walkId", "unknown");
+    await facts.add(scope, "look", [look]);
+    if (look.finds.length > 0) scope.invalidateBeside([plant.id]);
+    else scope.invalidate([plant.id]);
+    return told(
+      scope,
+      deed,
+      before.map((one) => one.id),
+    );
+  });
+}
+
+/** A look as it is written down, from what was told of it and the cases of its plant; refuses what cannot have been. */
+export function lookOn(context: Context, plant: Plant, deed: RecordLook, cases: readonly Case[]) {
+  const at = momentOn(context, plant, deed.at, deed.longAgo);
+  checkSpots(plant, "spots", deed.spots);
+  for (const find of deed.finds) {
+    checkSpots(plant, "finds", find.spots ?? []);
+    const stages = pestOf(find.pest).stages.map((stage) => stage.id);
+    if (find.stages?.some((stage) => !stages.includes(stage))) refuse("finds", "unknown");
+  }
+  if (new Set(deed.finds.map((find) => find.pest)).size < deed.finds.length) refuse("finds", "twice_same_pest");
+  const { turned = true, naming = null, newLeaves = null, walkId = null, longAgo: _asked, finds, ...look } = deed;
+  const filed = finds.map(({ spots = [], stages = [], ...find }) => ({
+    ...find,
+    spots,
+    stages,
+    // A count says more than a class and decides it.
+    severity: find.count === null ? find.severity : severityOf(find.count),
+    caseId: cases.find((one) => one.open && one.pest === find.pest)?.id ?? find.caseId,
+  }));
+  return { ...look, walkId, turned, naming, newLeaves, at, finds: filed };
+}
+
+async function casesOn(scope: Scope, plantId: string) {
+  const looked = await facts.of(scope, "look", "plantId", [plantId]);
+  return casesOf(looked, await facts.of(scope, "closing", "plantId", [plantId]));
+}
+
+/** What came of a look that is on record; `before` are the cases there were, or null for a look that was sent before. */
+async function told(
+  scope: Scope,
+  { id, plantId, finds }: RecordLook,
+  before: readonly string[] | null,
+): Promise<LookRecorded> {
+  const recorded = finds.length > 0 ? await facts.find(scope, "look", id) : null;
+  if (!recorded) return { id, caseIds: [], opened: [] };
+  const cases = await casesOn(scope, plantId);
+  const caseIds = recorded.finds.flatMap((find) => caseFiledUnder(cases, find.id, recorded.at)?.id ?? []);
+  return { id, caseIds, opened: before ? caseIds.filter((one) => !before.includes(one)) : [] };
+}

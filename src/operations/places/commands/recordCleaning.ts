@@ -1,0 +1,18 @@
+import { HANDLED_WITHIN_MINUTES } from "@/core/model/carriage/rates";
+import type { RecordCleaning } from "@/core/record/facts/kinds/cleaning";
+import * as facts from "@/db/stores/facts";
+import * as spreads from "@/db/stores/spread";
+import type { Context } from "../../shared/context";
+import { transact, type Outcome } from "../../shared/outcome";
+import { pastMoment } from "../../shared/checks";
+
+/** Writes down that hands and tools were cleaned. Told late, it bears on what was handled within half an hour after it. */
+export function recordCleaning(context: Context, deed: RecordCleaning): Promise<Outcome<{ id: string }>> {
+  return transact(context, "tend", deed.id, async (scope) => {
+    if (await scope.wasSent("cleaning", deed.id)) return { id: deed.id };
+    const at = pastMoment(context, deed.at);
+    await facts.add(scope, "cleaning", [{ id: deed.id, walkId: deed.walkId ?? null, at }]);
+    scope.invalidate(await spreads.handledWithin(scope, at, HANDLED_WITHIN_MINUTES));
+    return { id: deed.id };
+  });
+}

@@ -1,7 +1,0 @@
-import * as doings from "@/db/stores/doings";
-import { scopeOf, type Context } from "./context";
-
-/** What was done with the collection last, as a mark to compare: it is another one when anything has been done since. */
-export async function readMark(context: Context): Promise<string> {
-  return (await doings.last(scopeOf(context, "see"), context.collection.id)) ?? "";
-}

@@ -1,0 +1,136 @@
+import { doseIn } from "@/core/advice/plans/coursesOnRecord";
+import type { LearnedReach } from "@/core/model/learning/reach";
+import type { TechniqueId } from "@/core/knowledge/remedies/remedies";
+import { eyesOf, learnedSightOf } from "@/core/record/cases/keepersEye";
+import type { LearnedSight } from "@/core/model/learning/sight";
+import type { ToolId } from "@/core/model/inspection/tools";
+import { sightOnRecord } from "../../plants/sightOnRecord";
+import { handsOf, learnedOf } from "@/core/record/cases/techniqueHand";
+import { addDays, type Day } from "@/core/shared/days";
+import { byMoment, standing } from "@/core/record/facts/facts";
+import { groupBy } from "@/core/shared/groupBy";
+import { coursesTaught, ENDED_FOR_GOOD_DAYS, type CourseCase, type CourseTaught } from "@/core/advice/learning/courses";
+import { reliabilityOf, type ToldBetween } from "@/core/advice/learning/reliability";
+import { sightOf, type Sight } from "@/core/advice/learning/sight";
+import { treats } from "@/core/acts/acts";
+import { inParallel } from "@/db/query";
+import * as cases from "@/db/stores/cases";
+import * as facts from "@/db/stores/facts";
+import * as ledger from "@/db/stores/ledger";
+import { dayOf, scopeOf, today, type Context } from "../../shared/context";
+
+/** A technique in a keeper's hand, and what its cases say of how much it misses; null while they are too few. */
+export interface HandTaught {
+  readonly technique: TechniqueId;
+  /** The name it was last recorded under. */
+  readonly name: string;
+  readonly cases: number;
+  readonly learned: LearnedReach | null;
+}
+
+/** A tool in a keeper's eye, and how much of what we suppose it sees; null while its looks are too few. */
+export interface EyeTaught {
+  readonly tool: ToolId;
+  /** The name it was last recorded under. */
+  readonly name: string;
+  readonly looks: number;
+  readonly learned: LearnedSight | null;
+}
+
+export interface TaughtView {
+  /** What each way has ended, against each pest. */
+  readonly courses: readonly CourseTaught[];
+  /** Chances told when cases were called clear, beside how often nothing returned within the guard. */
+  readonly closings: readonly ToldBetween[];
+  /** What each tool saw of what was found. */
+  readonly sights: readonly Sight[];
+  /** What looks beside finds have told of each eye with a tool, those of most looks first. */
+  readonly eyes: readonly EyeTaught[];
+  /** What closed cases have told of each hand, those of most cases first. */
+  readonly hands: readonly HandTaught[];
+  /** How many cases there were, and how many of them are closed. */
+  readonly cases: number;
+  readonly closed: number;
+}
+
+/** What every case that there was tells of its course, and what was said of it when it was closed. */
+async function casesTold(context: Context) {
+  const scope = scopeOf(context, "read");
+  const [all, closings] = await inParallel(
+    scope,
+    () => ledger.cases(scope),
+    () => facts.all(scope, "closing"),
+  );
+  const plantIds = [...new Set(all.map(({ plantId }) => plantId))];
+  const acts = standing(await facts.of(scope, "act", "plantId", plantIds)).toSorted(byMoment);
+  const actsOf = groupBy(acts, ({ plantId }) => plantId ?? "");
+  const closingsOf = groupBy(standing(closings), ({ plantId }) => plantId);
+  const casesOn = groupBy(all, ({ plantId, pest }) => `${plantId} ${pest}`);
+  // What was still open when its plant left tells of no end.
+  const known = all.filter(({ closedAt, archivedAt }) => closedAt !== null || archivedAt === null);
+  return known.map(({ caseId, plantId, pest, openedAt, closedAt, outcome }) => {
+    const closedOn = closedAt && dayOf(context, closedAt);
+    const closing = closedAt
+      ? closingsOf.get(plantId)?.find((each) => each.pest === pest && each.at.getTime() === closedAt.getTime())
+      : undefined;
+    const guardedUntil = closedOn && addDays(closedOn, ENDED_FOR_GOOD_DAYS);
+    const returned = (casesOn.get(`${plantId} ${pest}`) ?? []).some(
+      (next) => outcome === "clear" && next.openedAt > closedAt! && dayOf(context, next.openedAt) <= guardedUntil!,
+    );
+    const doses = (actsOf.get(plantId) ?? []).flatMap(({ act, at, day }) => {
+      const dose = at >= openedAt && (closedAt === null || at <= closedAt) && treats(act, pest) ? doseIn(act) : null;
+      return dose ? [{ day: day as Day, dose }] : [];
+    });
+    const counted: CourseCase = {
+      ...{ caseId, pest, openedOn: dayOf(context, openedAt), closedOn, doses, returned },
+      outcome,
+    };
+    return { counted, pClear: closing?.pClear ?? null, guardedUntil };
+  });
+}
+
+/** What each way has ended on this collection's own record. */
+export async function readCourses(context: Context): Promise<readonly CourseTaught[]> {
+  return coursesTaught(
+    (await casesTold(context)).map(({ counted }) => counted),
+    today(context),
+  );
+}
+
+/** What this collection's own record has taught: what ended what, whether what was told came true, and what each tool sees. */
+export async function readTaught(context: Context): Promise<TaughtView> {
+  const now = today(context);
+  const told = await casesTold(context);
+  const scope = scopeOf(context, "read");
+  const [pairs, shown] = await inParallel(
+    scope,
+    () => sightOnRecord(scope),
+    () => cases.shownReach(scope),
+  );
+  // Whoever keeps to our estimates sees what their own would be.
+  const numbers = context.collection.numbers === "ours" ? "mixed" : context.collection.numbers;
+  return {
+    courses: coursesTaught(
+      told.map(({ counted }) => counted),
+      now,
+    ),
+    closings: reliabilityOf(
+      told.flatMap(({ counted: { outcome, returned }, pClear, guardedUntil }) => {
+        // What may still return has not come true yet.
+        const known = returned || (guardedUntil !== null && guardedUntil <= now);
+        return outcome === "clear" && pClear !== null && known ? [{ p: pClear, came: !returned }] : [];
+      }),
+    ),
+    sights: sightOf(pairs),
+    eyes: eyesOf(pairs).map((eye) => ({
+      ...{ tool: eye.tool, name: eye.name, looks: eye.looks },
+      learned: learnedSightOf(eye, pairs, numbers),
+    })),
+    hands: handsOf(shown).map((hand) => ({
+      ...{ technique: hand.technique, name: hand.name, cases: hand.cases },
+      learned: learnedOf(hand, shown, numbers),
+    })),
+    cases: told.length,
+    closed: told.filter(({ counted }) => counted.closedOn !== null).length,
+  };
+}

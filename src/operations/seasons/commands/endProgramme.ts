@@ -1,0 +1,17 @@
+import type { EndProgramme } from "@/core/record/facts/kinds/roomProgramme";
+import { runningProgrammes } from "@/core/advice/seasons/running";
+import * as facts from "@/db/stores/facts";
+import type { Context } from "../../shared/context";
+import { transact, refuse, type Outcome } from "../../shared/outcome";
+
+/** Ends a programme of a room or of the collection. What was done and counted stays on record. */
+export function endProgramme(context: Context, deed: EndProgramme): Promise<Outcome<{ id: string }>> {
+  return transact(context, "record", deed.id, async (scope) => {
+    if (await scope.wasSent("roomEnding", deed.id)) return { id: deed.id };
+    const running = runningProgrammes(await facts.all(scope, "roomProgramme"), await facts.all(scope, "roomEnding"));
+    const runs = running.some(({ programme, placeId }) => programme === deed.programme && placeId === deed.placeId);
+    if (!runs) refuse("programme", "programme_not_running");
+    await facts.add(scope, "roomEnding", [{ ...deed, at: context.now }]);
+    return { id: deed.id };
+  });
+}

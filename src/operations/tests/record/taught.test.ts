@@ -1,0 +1,132 @@
+import { v7 as uuidv7 } from "uuid";
+import { beforeEach, describe, expect, it } from "vitest";
+import { seeChances } from "@/core/model/inspection/see";
+import { pestOf } from "@/core/knowledge/pests/pests";
+import { closeCase } from "../../cases/commands/closeCase";
+import type { Context } from "../../shared/context";
+import { expectOk } from "../../shared/outcome";
+import { readCase } from "../../cases/queries/readCase";
+import { readYear } from "../../record/queries/readYear";
+import { readTaught } from "../../record/queries/readTaught";
+import { recordAct } from "../../acts/commands/recordAct";
+import { recordLook } from "../../looks/commands/recordLook";
+import { voidFact } from "../../record/commands/voidFact";
+import { aFind, aLook, aSpray, freshCollection, openCaseOn, plantOn, wall } from "../builders";
+
+let context: Context;
+let shelf: string;
+beforeEach(async () => ({ context, shelf } = await freshCollection()));
+
+const soap = { mix: "soapMild", technique: "spray" } as const;
+/** A case found, sprayed twice and closed so many days ago. */
+async function closed(daysAgo: number, outcome: "clear" | "givenUp" = "clear") {
+  const plantId = await plantOn(context, shelf);
+  const caseId = await openCaseOn(context, plantId, daysAgo + 40);
+  for (const ago of [daysAgo + 39, daysAgo + 32])
+    expectOk(await recordAct(context, aSpray(plantId, caseId, ago, soap)));
+  for (const ago of [daysAgo + 14, daysAgo + 1]) expectOk(await recordLook(context, aLook(plantId, ago)));
+  const closing = { id: uuidv7(), caseId, outcome, at: wall(daysAgo), note: "" };
+  expectOk(await closeCase(context, closing));
+  return { plantId, caseId, closing };
+}
+
+describe("what the record has taught", () => {
+  it("counts what ended, what was given up, what came back and what still runs", async () => {
+    await closed(100);
+    const back = await closed(100);
+    expectOk(await recordLook(context, aLook(back.plantId, 60, { finds: [aFind()] })));
+    await closed(90, "givenUp");
+    await openCaseOn(context, await plantOn(context, shelf), 5);
+    const { courses, cases, closed: over } = await readTaught(context);
+    expect([cases, over]).toEqual([5, 3]);
+    expect(courses).toMatchObject([
+      {
+        pest: "mealybug",
+        dose: { remedy: "soap", technique: "spray" },
+        ended: { hits: 1, of: 3 },
+        returned: 1,
+        treatments: 2,
+      },
+    ]);
+    // A closing that is struck out ended nothing.
+    expectOk(await voidFact(context, { kind: "closing", factId: back.closing.id, reason: "not over" }));
+    expect((await readTaught(context)).courses[0]).toMatchObject({ ended: { hits: 1, of: 2 }, returned: 0, open: 1 });
+  });
+
+  it("is told year by year, with what came back", async () => {
+    const back = await closed(100);
+    expectOk(await recordLook(context, aLook(back.plantId, 60, { finds: [aFind()] })));
+    await closed(90, "givenUp");
+    const { review, years, places, plants } = await readYear(context, null);
+    expect(years).toEqual([2026]);
+    expect(review).toMatchObject({ year: 2026, finds: 3, plants: 2, ended: { clear: 1, givenUp: 1, lost: 0 } });
+    expect(review.pests.map(({ pest, finds }) => [pest, finds])).toEqual([["mealybug", 3]]);
+    expect(review.minutes).toBeGreaterThan(0);
+    expect(review.relapses.map(({ plantId }) => plantId)).toEqual([back.plantId]);
+    expect(plants[back.plantId]).toContain("Wax flower");
+    // They were found before anybody said where they stand.
+    expect(review.from.place.map(({ key, finds }) => [key, finds.length])).toEqual([["", 3]]);
+    expect(places[shelf]).toBe("Shelf");
+    // A year of which nothing is known shows the newest instead.
+    expect((await readYear(context, 1999)).review.year).toBe(2026);
+  });
+
+  it("learns how much a hand misses from the cases it has closed, and begins the next with it", async () => {
+    for (const ago of [100, 90]) await closed(ago);
+    expect((await readTaught(context)).hands).toMatchObject([{ technique: "spray", cases: 2, learned: null }]);
+    await closed(80);
+    const [hand] = (await readTaught(context)).hands;
+    expect(hand!.cases).toBe(3);
+    expect(hand!.learned!.mean.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12);
+
+    const plantId = await plantOn(context, shelf);
+    const next = await openCaseOn(context, plantId, 20);
+    expectOk(await recordAct(context, aSpray(plantId, next, 19, soap)));
+    const begun = async (numbers: "ours" | "mixed" | "mine") =>
+      (await readCase({ ...context, collection: { ...context.collection, numbers } }, next))!.file!.reachPrior;
+    expect(await begun("mixed")).toEqual(hand!.learned!.mean);
+    expect(await begun("ours")).toBeUndefined();
+    const moved = (of: readonly number[] | undefined) => Math.abs(of![2]! - 0.25);
+    expect(moved(await begun("mine"))).toBeGreaterThan(moved(await begun("mixed")));
+  });
+
+  it("knows what an eye passed beside a lamp that found it, and says nothing of an empty record", async () => {
+    expect(await readTaught(context)).toEqual({
+      courses: [],
+      closings: [],
+      hands: [],
+      sights: [],
+      eyes: [],
+      cases: 0,
+      closed: 0,
+    });
+    const plantId = await plantOn(context, shelf);
+    expectOk(await recordLook(context, aLook(plantId, 3, { tool: "eye" })));
+    expectOk(await recordLook(context, aLook(plantId, 2, { tool: "lamp", finds: [aFind()] })));
+    expect((await readTaught(context)).sights).toMatchObject([{ tool: "eye", saw: { hits: 0, of: 1 } }]);
+  });
+
+  it("learns how much an eye sees from what it passed, and counts its clean looks in later cases by that", async () => {
+    for (const ago of [90, 80, 70, 60]) {
+      const plantId = await plantOn(context, shelf);
+      expectOk(await recordLook(context, aLook(plantId, ago + 1, { tool: "eye" })));
+      expectOk(await recordLook(context, aLook(plantId, ago, { tool: "lamp", finds: [aFind()] })));
+    }
+    const [eye] = (await readTaught(context)).eyes;
+    expect(eye).toMatchObject({ tool: "eye", looks: 4 });
+    expect(eye!.learned!.mean).toBeLessThan(0.9);
+
+    const plantId = await plantOn(context, shelf);
+    const next = await openCaseOn(context, plantId, 20);
+    expectOk(await recordLook(context, aLook(plantId, 10, { tool: "eye" })));
+    const clean = async (numbers: "ours" | "mixed") => {
+      const { file } = (await readCase({ ...context, collection: { ...context.collection, numbers } }, next))!;
+      return file!.events.findLast((event) => event.type === "inspection")!;
+    };
+    expect(await clean("ours")).toMatchObject({ look: { with: "eye" } });
+    const { see } = (await clean("mixed")) as { see: Record<string, number[]> };
+    const search = { tool: "eye", spots: ["axil", "underside"] } as const;
+    const ours = seeChances(pestOf("mealybug"), "mealybug", "trailingVine", search).at(-1)!;
+    expect(see["adult"]).toEqual(ours.map((chance): unknown => expect.closeTo(chance * eye!.learned!.mean, 9)));
+  });
+});

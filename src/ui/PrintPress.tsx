@@ -1,0 +1,11 @@
+"use client";
+
+import Button from "react-bootstrap/Button";
+
+export function PrintPress() {
+  return (
+    <Button className="mb-2 no-print" onClick={() => print()}>
+      Print
+    </Button>
+  );
+}

@@ -1,0 +1,66 @@
+import { describe, expect, it } from "vitest";
+import type { CourseTaught } from "@/core/advice/learning/courses";
+import { reliabilityOf } from "@/core/advice/learning/reliability";
+import { countedOf } from "@/core/advice/learning/span";
+import { learnedReach } from "@/core/model/learning/reach";
+import { handSentence, sightSentence, ownSentences, taughtSentences, toldSentence } from "./learning";
+
+const way = (remedy: "oil" | "soap", hits: number, of: number): CourseTaught => ({
+  ...{ pest: "spiderMite", dose: { remedy, technique: "spray" }, ended: countedOf(hits, of) },
+  ...{ returned: 0, open: 0, treatments: hits > 0 ? 3 : null, days: hits > 0 ? 12 : null },
+});
+
+/** Numbers and their signs stay on one line; a test reads them as spaces. */
+const plain = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, " ");
+
+describe("what the record has taught, in words", () => {
+  it("names both ways, the better first, and says whether that is more than chance", () => {
+    expect(taughtSentences([way("soap", 2, 6), way("oil", 4, 5)]).map(plain)).toEqual([
+      "Against spider mites: smothering oil, spray to run-off ended 4 of 5 in 3 treatments; soap wash, spray to run-off ended 2 of 6 in 3 treatments. There are too few cases to tell which is better.",
+    ]);
+    expect(taughtSentences([way("soap", 3, 12), way("oil", 11, 12)])[0]).toContain(
+      "is hardly chance, if the cases were equally bad",
+    );
+  });
+
+  it("never speaks from one case, nor of one way alone", () => {
+    expect(taughtSentences([way("soap", 0, 1), way("oil", 1, 1)])).toEqual([]);
+    expect(taughtSentences([way("oil", 4, 5)])).toEqual([]);
+  });
+
+  it("says of a hand where it is most unlike what we expect, and nothing from too few cases", () => {
+    const careless = Array.from({ length: 9 }, () => [0.8, 0.15, 0.05] as const);
+    const learned = learnedReach(careless, 12);
+    const said = plain(handSentence({ technique: "spray", cases: 9, learned }));
+    expect(said).toMatch(
+      /^Spray to run-off: 9 closed cases\. We expect that in 25 % of cases it misses much more than usual; your record says \d+ % \(\d+ % to \d+ %\)\.$/,
+    );
+    expect(handSentence({ technique: "dab", cases: 1, learned: null })).toBe(
+      "Dab the animals: one closed case, too few to say.",
+    );
+  });
+
+  it("stands beside the ways of a plan that it is of, and beside no other", () => {
+    const taught = [way("oil", 4, 5)];
+    expect(ownSentences([{ remedy: "soap", technique: "spray" }], taught)).toEqual([]);
+    expect(ownSentences([{ remedy: "oil", technique: "spray" }], taught).map(plain)).toEqual([
+      "On your own record smothering oil, spray to run-off ended 4 of 5 (51 % to 94 %) cases of spider mites for good.",
+    ]);
+  });
+
+  it("says of what was told whether it came, and where we were wrong", () => {
+    const [bin] = reliabilityOf(Array.from({ length: 10 }, (_, i) => ({ p: 0.97, came: i < 4 })));
+    expect(plain(toldSentence(bin!))).toContain("95 % to 99 %, 97 % on average: nothing came back in 4 of 10");
+    expect(toldSentence(bin!)).toContain("too sure: more came back");
+  });
+});
+
+describe("what an eye sees", () => {
+  it("is told beside what we suppose, or as too little to say", () => {
+    const eye = { tool: "eye", looks: 5, learned: { mean: 0.714, low: 0.5, high: 0.95 } } as const;
+    expect(sightSentence(eye).replaceAll("\u00a0", " ")).toBe(
+      "Naked eye, room light: 5 looks beside a find. It sees 71 % of what we suppose (50 % to 95 %).",
+    );
+    expect(sightSentence({ ...eye, looks: 1, learned: null })).toContain("one look beside a find, too few to say.");
+  });
+});

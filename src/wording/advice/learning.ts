@@ -1,0 +1,105 @@
+import { plainlyBetter, speaks, type CourseTaught } from "@/core/advice/learning/courses";
+import type { ToldBetween } from "@/core/advice/learning/reliability";
+import type { Counted } from "@/core/advice/learning/span";
+import { reaches } from "@/core/model/clearance/scenarios";
+import type { LearnedReach } from "@/core/model/learning/reach";
+import type { LearnedSight } from "@/core/model/learning/sight";
+import type { ToolId } from "@/core/model/inspection/tools";
+import type { TechniqueId } from "@/core/knowledge/remedies/remedies";
+import { isWork, type Dose } from "@/core/advice/planning/doses";
+import { groupBy } from "@/core/shared/groupBy";
+import { workNames } from "../names/acts";
+import { percent } from "./chances";
+import { pestName, remedyNames, techniqueNames, toolNames } from "../names/names";
+
+/** A way as it is said. @example doseInWords({ remedy: "oil", technique: "spray" }) // "Smothering oil, spray to run-off" */
+export function doseInWords(dose: Dose): string {
+  if (isWork(dose)) return workNames[dose.work];
+  // Its name says how it is usually put on.
+  const name = dose.remedy === "alcohol" ? "Alcohol" : remedyNames[dose.remedy];
+  return `${name}, ${techniqueNames[dose.technique].toLowerCase()}`;
+}
+
+/** So many of so many, with the span of what may be behind it. @example countedInWords(countedOf(4, 5)) // "4 of 5 (51 % to 94 %)" */
+export function countedInWords({ hits, of, low, high }: Counted): string {
+  return `${hits} of ${of} (${percent(low)} to ${percent(high)})`;
+}
+
+/** What the record says of the ways used against each pest, where at least two have been used often enough. @example taughtSentences([]) // [] */
+export function taughtSentences(courses: readonly CourseTaught[]): string[] {
+  return [...groupBy(courses.filter(speaks), ({ pest }) => pest)].flatMap(([pest, ways]) => {
+    if (ways.length < 2) return [];
+    const inOrder = ways.toSorted((a, b) => b.ended.hits / b.ended.of - a.ended.hits / a.ended.of);
+    const told = inOrder.map(
+      ({ dose, ended, treatments }) =>
+        `${doseInWords(dose).toLowerCase()} ended ${ended.hits} of ${ended.of}${treatments === null ? "" : ` in ${treatments} ${treatments === 1 ? "treatment" : "treatments"}`}`,
+    );
+    const [best, worst] = [inOrder[0]!, inOrder.at(-1)!];
+    const sure = plainlyBetter(best, worst)
+      ? `That ${doseInWords(best.dose).toLowerCase()} ends more is hardly chance, if the cases were equally bad.`
+      : "There are too few cases to tell which is better.";
+    return [`Against ${pestName(pest)}: ${told.join("; ")}. ${sure}`];
+  });
+}
+
+/** What the ways of a plan have ended on the keeper's own record; none for those it tells nothing of. @example ownSentences([], []) // [] */
+export function ownSentences(doses: readonly Dose[], taught: readonly CourseTaught[]): string[] {
+  const used = new Set(doses.map(doseInWords));
+  return taught
+    .filter(({ dose }) => used.has(doseInWords(dose)))
+    .map(
+      ({ pest, dose, ended }) =>
+        `On your own record ${doseInWords(dose).toLowerCase()} ended ${countedInWords(ended)} cases of ${pestName(pest)} for good.`,
+    );
+}
+
+const reachNames = ["misses much more than usual", "misses as much as usual", "misses much less than usual"] as const;
+
+/** What the cases of a hand say of how much it misses, beside our estimate; the share that has moved most. @example handSentence(hand) // "Spray to run-off: from 9 cases …" */
+export function handSentence({
+  technique,
+  cases,
+  learned,
+}: {
+  readonly technique: TechniqueId;
+  readonly cases: number;
+  readonly learned: LearnedReach | null;
+}): string {
+  const from = `${techniqueNames[technique]}: ${cases === 1 ? "one closed case" : `${cases} closed cases`}`;
+  if (!learned) return `${from}, too few to say.`;
+  const moved = ([0, 1, 2] as const).reduce(
+    (most, i) => (away(learned, i) > away(learned, most) ? i : most),
+    0 as 0 | 1 | 2,
+  );
+  const [ours, yours] = [reaches[moved].prior, learned.mean[moved]];
+  const span = `${percent(learned.low[moved])} to ${percent(learned.high[moved])}`;
+  return `${from}. We expect that in ${percent(ours)} of cases it ${reachNames[moved]}; your record says ${percent(yours)} (${span}).`;
+}
+
+const away = ({ mean }: LearnedReach, i: 0 | 1 | 2) => Math.abs(mean[i] - reaches[i].prior);
+
+/** What came of chances that were told. @example toldSentence(bin) // "Called clear at 95 % to 99 %: nothing came back in 9 of 10 …" */
+export function toldSentence({ from, until, told, came, off }: ToldBetween): string {
+  const verdict =
+    off === null
+      ? "That fits"
+      : off === "tooSure"
+        ? "We were too sure: more came back than chance explains"
+        : "We were more cautious than necessary";
+  return `Called clear at ${percent(from)} to ${percent(until)}, ${percent(told)} on average: nothing came back in ${countedInWords(came)}. ${verdict}.`;
+}
+
+/** What looks beside finds say of how much an eye with a tool sees, beside our estimate. @example sightSentence({ tool: "eye", looks: 2, learned: null }) // "Naked eye, room light: 2 looks beside a find, too few to say." */
+export function sightSentence({
+  tool,
+  looks,
+  learned,
+}: {
+  readonly tool: ToolId;
+  readonly looks: number;
+  readonly learned: LearnedSight | null;
+}): string {
+  const from = `${toolNames[tool]}: ${looks === 1 ? "one look" : `${looks} looks`} beside a find`;
+  if (!learned) return `${from}, too few to say.`;
+  return `${from}. It sees ${percent(learned.mean)} of what we suppose (${percent(learned.low)} to ${percent(learned.high)}).`;
+}

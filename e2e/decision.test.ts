@@ -77,8 +77,8 @@ describe("the first decision", () => {
     await page.open(`${unplanned}/blitz`);
     await page.settled();
     await page.sees("1. Pick off and squash what you see");
-    const [, cutting] = await page.driver.findElements({ css: "main input[type='checkbox']" });
-    await cutting!.click();
+    const secondTick = "(//main//input[@type='checkbox'])[2]";
+    await page.pressAt({ xpath: secondTick });
     await page.press("Done: record it all");
     await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
     await page.sees("Unpotted");

@@ -120,7 +120,7 @@ describe("the door", () => {
     await sitter.arrives(/^\/today$/);
     const bar = await sitters.driver.findElement(By.css("nav.rail")).getText();
     expect(bar.split("\n")).toEqual(["Today", "Walk", "More"]);
-    await sitters.driver.findElement(By.xpath("//nav//button[normalize-space()='More']")).click();
+    await sitter.pressAt(By.xpath("//nav//button[normalize-space()='More']"));
     const sheet = await sitter.found(By.css(".more.show"), "the sheet with the rest never came");
     expect(await sitter.eventually(async () => (await sheet.getText()).includes("Almanac"), "no almanac")).toBe(true);
     expect(await sheet.getText()).not.toMatch(/Cases|Benches|Ledger|Year/);
@@ -157,7 +157,7 @@ describe("the door", () => {
 
   it("a device that is ended is out at its next step", async () => {
     await laptop.open("/settings/people");
-    await laptop.driver.findElement(By.css("[aria-label='Sign out Kitchen phone']")).click();
+    await laptop.pressNamed("Sign out Kitchen phone");
     await laptop.eventually(
       async () => !(await laptop.text()).includes("Kitchen phone"),
       "the phone stays in the list",

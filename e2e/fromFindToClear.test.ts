@@ -162,11 +162,10 @@ describe("from a find to clear", () => {
     await page.arrives(/^\/cases\//);
     await page.open(plant);
     await page.sees("infested");
-    const [first] = await page.driver.findElements({ css: ".record summary" });
-    await first!.click();
+    await page.pressAt({ css: ".record summary" });
     const reason = await page.driver.findElement({ css: ".record details[open] input[name=reason]" });
     await reason.sendKeys("It was perlite.");
-    await page.driver.findElement({ css: ".record details[open] button" }).click();
+    await page.pressAt({ css: ".record details[open] button" });
     await page.sees("Struck out: It was perlite.");
     expect(await page.text()).toMatch(/^clear$/m);
   });

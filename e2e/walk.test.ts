@@ -221,13 +221,12 @@ describe("a walk with the telephone in one hand", () => {
     expect(await page.driver.findElements({ css: ".sheet tbody tr .box" })).toHaveLength(2 * (PLANTS - 1));
     await page.press("Enter it afterwards");
     await page.sees(`0 of ${PLANTS - 1} entered.`);
-    const press = (label: string) => page.driver.findElement({ css: `[aria-label="${label}"]` }).click();
     const codes = await page.driver.executeScript<string[]>(
       "return [...document.querySelectorAll('[aria-label$=clean]')].map((one) => one.ariaLabel.split(' ')[0])",
     );
-    for (const one of codes.slice(0, 5)) await press(`${one} clean`);
+    for (const one of codes.slice(0, 5)) await page.pressNamed(`${one} clean`);
     await page.sees(`5 of ${PLANTS - 1} entered.`);
-    await press(`${codes[5]} found`);
+    await page.pressNamed(`${codes[5]} found`);
     await page.press("Spider mites");
     await page.press("Trace: 1–2 animals");
     await page.press("Save the find");

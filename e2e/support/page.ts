@@ -21,6 +21,7 @@ export class Page {
     try {
       return (await this.driver.wait(async () => what(), WAIT_MS, why, everyMs))!;
     } catch (cause) {
+      if (cause instanceof error.StaleElementReferenceError) throw cause;
       const where = await this.driver.getCurrentUrl().catch(() => "a page that does not answer");
       throw new Error(`${why} on ${where}:\n${await this.text()}`, { cause });
     }
@@ -50,15 +51,16 @@ export class Page {
   /** The element that carries this label. */
   async field(label: string): Promise<WebElement> {
     const found = await this.found(By.xpath(`//label[normalize-space()=${quoted(label)}]`), `no field “${label}”`);
-    return this.driver.findElement(By.id((await found.getAttribute("for"))!));
+    const field = await this.driver.findElement(By.id((await found.getAttribute("for"))!));
+    // What is typed, chosen or pressed before the page's script has begun is put back, or heard by nobody.
+    await this.#hears(field);
+    return field;
   }
 
   /** Puts a value into a field as typing does; days and times too, whatever the browser's language. */
   async fill(label: string, value: string): Promise<void> {
     if (label !== "When") this.presses++;
     const field = await this.field(label);
-    // What is typed before the page's script has begun is put back to what stood there.
-    await this.#hears(field);
     await this.driver.executeScript(
       `const [field, value] = arguments;
        const proto = field.tagName === "TEXTAREA" ? HTMLTextAreaElement.prototype : HTMLInputElement.prototype;
@@ -76,37 +78,65 @@ export class Page {
 
   async select(label: string, option: string): Promise<void> {
     this.presses++;
-    const field = await this.field(label);
-    await this.#hears(field);
-    await (await field.findElement(By.xpath(`.//option[normalize-space()=${quoted(option)}]`))).click();
+    await this.#pickIn(() => this.field(label), option);
   }
 
   /** Chooses in a list that has no label beside it. */
   async choose(name: string, option: string): Promise<void> {
     this.presses++;
-    const list = await this.found(By.css(`main select[aria-label="${name}"]`), `no list “${name}”`);
-    await this.#hears(list);
-    await (await list.findElement(By.xpath(`.//option[normalize-space()=${quoted(option)}]`))).click();
+    const list = By.css(`main select[aria-label="${name}"]`);
+    await this.#pickIn(() => this.found(list, `no list “${name}”`), option);
   }
 
   /** Presses what is told apart from others like it by an accessible name of its own. */
   async pressNamed(name: string): Promise<void> {
     this.presses++;
-    const target = await this.found(By.xpath(`//main//*[@aria-label=${quoted(name)}]`), `nothing to press: “${name}”`);
-    await this.#clickIn(target);
+    const target = By.xpath(`//main//*[@aria-label=${quoted(name)}]`);
+    await this.#clickIn(() => this.found(target, `nothing to press: “${name}”`));
+  }
+
+  /** Presses what has no words of its own. */
+  async pressAt(there: Locator): Promise<void> {
+    this.presses++;
+    await this.#clickIn(() => this.found(there, "there is nothing to press"));
   }
 
   /** Presses what is folded together under words that hold these. */
   async unfold(words: string): Promise<void> {
     const path = `//main//details/summary[contains(normalize-space(), ${quoted(words)})]`;
-    await this.#clickIn(await this.found(By.xpath(path), `nothing is folded under “${words}”`));
+    await this.#clickIn(() => this.found(By.xpath(path), `nothing is folded under “${words}”`));
   }
 
   /** Presses an element in the middle of the screen, where no bar covers it. */
-  async #clickIn(target: WebElement): Promise<void> {
-    await this.#hears(target);
-    await this.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", target);
-    await target.click();
+  async #clickIn(find: () => Promise<WebElement>): Promise<void> {
+    await this.#onceStill(async () => {
+      const target = await find();
+      await this.#hears(target);
+      await this.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", target);
+      await target.click();
+    }, "what is to be pressed was never still");
+  }
+
+  async #pickIn(find: () => Promise<WebElement>, option: string): Promise<void> {
+    await this.#onceStill(async () => {
+      const list = await find();
+      await this.#hears(list);
+      await (await list.findElement(By.xpath(`.//option[normalize-space()=${quoted(option)}]`))).click();
+    }, `“${option}” could never be chosen`);
+  }
+
+  /** Does it anew as long as the page is drawn anew, or moves, between finding and pressing: nothing was pressed then. */
+  async #onceStill(act: () => Promise<void>, why: string): Promise<void> {
+    const { StaleElementReferenceError: Gone, ElementClickInterceptedError: Moved } = error;
+    await this.eventually(async () => {
+      try {
+        await act();
+        return true;
+      } catch (cause) {
+        if (cause instanceof Gone || cause instanceof Moved) return false;
+        throw cause;
+      }
+    }, why);
   }
 
   /** Presses a button, a link or a choice with this name. */
@@ -116,15 +146,7 @@ export class Page {
     // What is folded away or waits behind another screen is not there to be pressed.
     const shown = "not(ancestor::*[@hidden]) and (ancestor-or-self::summary or not(ancestor::details[not(@open)]))";
     const path = `(//main//*[self::button or self::a or self::label or self::summary or self::span][normalize-space()=${text}][${shown}])[1]`;
-    const element = () => this.found(By.xpath(path), `nothing to press: “${name}”`);
-    try {
-      await this.#clickIn(await element());
-    } catch (cause) {
-      // The page was drawn anew between finding and pressing.
-      const { StaleElementReferenceError: Gone, ElementClickInterceptedError: Moved } = error;
-      if (!(cause instanceof Gone || cause instanceof Moved)) throw cause;
-      await this.#clickIn(await element());
-    }
+    await this.#clickIn(() => this.found(By.xpath(path), `nothing to press: “${name}”`));
   }
 
   /** What a keeper has pressed, filled in, chosen and opened so far: each is one. When it was is typed by tests of days long ago alone. */
@@ -138,8 +160,8 @@ export class Page {
   }
 
   /** Waits until the page's script has begun: before, no key is heard. */
-  async ready(): Promise<void> {
-    await this.#hears(await this.found(By.css("main a, main button"), "there is nothing to press"));
+  async ready(there: Locator = By.css("main a, main button")): Promise<void> {
+    await this.#hears(await this.found(there, "there is nothing to press"));
   }
 
   /** Waits until the page says so. */

@@ -1,9 +1,8 @@
 "use client";
 
 import type { MixId } from "@/core/knowledge/mixes/mixes";
-import { mixes } from "@/core/knowledge/mixes/mixes";
+import { cautionsOfMix } from "@/core/knowledge/mixes/mixCautions";
 import type { CautionId, TechniqueId } from "@/core/knowledge/remedies/remedies";
-import { remedyOf } from "@/core/knowledge/remedies/remedies";
 import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
 import { objections, type Objection } from "@/core/advice/tolerance/suitability";
 import { isOfHome, toldBefore, type CautionsRead } from "@/core/advice/tolerance/cautionsRead";
@@ -22,7 +21,7 @@ export function Cautions({
   technique?: TechniqueId;
 }) {
   const against = plant ? objections(plant, mix, technique) : [];
-  return <CautionList against={against} cautions={remedyOf(mixes[mix].remedy).cautions} />;
+  return <CautionList against={against} cautions={cautionsOfMix(mix)} />;
 }
 
 /**

@@ -4,7 +4,7 @@ import { pestIds, pestOf, type PestId } from "../knowledge/pests/pests";
 import { shareOn } from "../knowledge/plants/spotWeights";
 import type { LastingEvent, TreatmentEvent } from "../model/population/events";
 import { remedyOf } from "../knowledge/remedies/remedies";
-import { act, actKindIds, cautionsOfAct, costsOfAct, eventsOfAct, subjectsOf, type Act, type ActKindId } from "./acts";
+import { act, actKindIds, cautionsOfAct, costsOfAct, eventsOfAct, timersAfter, subjectsOf, type Act, type ActKindId } from "./acts";
 import type { Target } from "./kind";
 
 const on = (pest: PestId, form: Target["form"] = "trailingVine"): Target => ({
@@ -193,6 +193,19 @@ describe("what acts do", () => {
     expect((drops[0] as TreatmentEvent).kill[adult]!.likely).toBeLessThan(0.03);
     const { effect } = drops[1] as LastingEvent;
     expect(effect.layFactor).toBeGreaterThan(0.97);
+  });
+
+  it("of two remedies in one can dies whoever does not outlive both (worked by hand); what goes on of one goes on", () => {
+    const adult = stage("mealybug", "adult");
+    const together = { ...examples.contact, mix: "soapAlcohol" } as Act;
+    // Soap at 5 mL a litre does .7 of what its table says, alcohol at 17.5 % .25: of .87 and .93 leave (1 − .87)^.7 and (1 − .93)^.25.
+    expect(treatment(together, on("mealybug")).kill[adult]!.likely).toBeCloseTo(1 - 0.13 ** 0.7 * 0.07 ** 0.25, 12);
+    expect(eventsOfAct(together, on("mealybug"), 0)).toHaveLength(1);
+    const [, after] = eventsOfAct({ ...examples.contact, mix: "soapNeem" }, on("mealybug"), 3);
+    expect((after as LastingEvent).effect.layFactor).toBe(0.5);
+    // What must be read is what each of them asks, and what is waited for as well.
+    expect(cautionsOfAct(together)).toEqual(expect.arrayContaining([...remedyOf("soap").cautions, "flammable"]));
+    expect(timersAfter(together).map(({ what }) => what)).toEqual(["dark", "fan", "rinse"]);
   });
 
   it("neem goes on for eight days: .06 of the young a day, and half the laying", () => {

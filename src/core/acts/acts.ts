@@ -90,9 +90,9 @@ export function touchesOf(done: Act): Touches {
   return kindOf(done.kind).touches(done);
 }
 
-/** What an act puts on or lets loose, by the name a home knows it by; null for hands, water, cards and ways of growing. */
-export function productOf(done: Act): ProductId | null {
-  return kindOf(done.kind).product(done);
+/** What an act puts on or lets loose, by the names a home knows it by; none for hands, water, cards and ways of growing. */
+export function productsOf(done: Act): readonly ProductId[] {
+  return kindOf(done.kind).products(done);
 }
 
 /** What an act takes out of bottles, as a mix; null where no amount of any bottle is known. */

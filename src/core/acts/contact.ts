@@ -2,8 +2,9 @@ import { z } from "zod";
 import { decimal, orNothing } from "../shared/fields";
 import type { Search } from "../model/inspection/see";
 import { toolIds, type ToolId } from "../model/inspection/tools";
-import { mixes, mixIds } from "../knowledge/mixes/mixes";
-import { potencyAt, potencyOf } from "../knowledge/mixes/potency";
+import { mixes, mixIds, remediesIn } from "../knowledge/mixes/mixes";
+import { cautionsOfMix } from "../knowledge/mixes/mixCautions";
+import { besides, potencyAt, potencyOf, type Agent } from "../knowledge/mixes/potency";
 import { pestOf, phaseOf, type LifeStage, type Pest, type PestId } from "../knowledge/pests/pests";
 import type { GrowthFormId } from "../knowledge/plants/growthForms";
 import { shareOn } from "../knowledge/plants/spotWeights";
@@ -33,6 +34,8 @@ export interface Application {
   readonly technique: TechniqueId;
   /** How strong the finished mix is against what the kill table holds for (see mixing/potency); 1 where left out. */
   readonly potency?: number;
+  /** What else was in the can, and how strong; nothing where left out. */
+  readonly besides?: readonly Agent[];
   /** What the other hand searched with, where each animal is dabbed by itself; without it the whole spot was dabbed. */
   readonly tool?: ToolId;
   /** The spots where the hand went, on a plant of a form; the whole plant where left out. */
@@ -52,23 +55,20 @@ const PUPAE_ON_LEAVES = 0.25;
  */
 export function applicationEvents(
   pest: Pest,
-  { remedy: remedyId, technique, potency = 1, tool, on }: Application,
+  { remedy, technique, potency = 1, besides: others = [], tool, on }: Application,
   atDays: number,
 ): readonly [TreatmentEvent, ...LastingEvent[]] {
-  const remedy = remedyOf(remedyId);
-  const folded = pest.id === "thrips" && remedy.actsIn.includes("foliage");
-  const meets = (stage: LifeStage) => remedy.actsIn.includes(stage.where) || (folded && stage.id === "pupa");
-  const kill = pest.stages.map((stage) =>
-    meets(stage) ? killWith(remedyId, technique, pest.id, stage, potency) : NONE,
-  );
+  const agents: readonly Agent[] = [{ remedy, potency }, ...others];
+  const habitats = [...new Set(agents.flatMap((agent) => remedyOf(agent.remedy).actsIn))];
+  const folded = pest.id === "thrips" && habitats.includes("foliage");
   const { reach } = techniques[technique];
   const there: PerSite = on ? shareOn(on.form, on.weights, on.spots) : [1, 1, 1];
   const soil = there.map((share) => share * PUPAE_ON_LEAVES) as unknown as PerSite;
-  const where = remedy.actsIn.map((habitat) => [habitat, reach] as const);
+  const where = habitats.map((habitat) => [habitat, reach] as const);
   const treatment: TreatmentEvent = {
     kind: "treatment",
     atDays,
-    kill,
+    kill: pest.stages.map((stage) => together(agents.map((agent) => killBy(agent, technique, pest, stage)))),
     reach: { ...Object.fromEntries(where), ...(folded && { soil: reach }) },
     cover: { ...Object.fromEntries(where.map(([habitat]) => [habitat, there])), ...(folded && { soil }) },
   };
@@ -77,25 +77,42 @@ export function applicationEvents(
     technique === "dab" && tool && on
       ? { ...treatment, reach: {}, touch: touched(pest, on.weights, on.form, tool), cover: { ...treatment.cover } }
       : treatment;
-  if (!remedy.afterwards) return [dabbed];
-  const { days, hazard, layFactor } = remedy.afterwards;
+  const cover = there.map((covered, site) => covered * reach[site]!) as unknown as PerSite;
+  return [dabbed, ...agents.flatMap((agent) => goesOn(agent, pest, cover, atDays))];
+}
+
+/** What one remedy kills of those of a stage that are hit: none that live where it does not act. */
+function killBy({ remedy, potency }: Agent, technique: TechniqueId, pest: Pest, stage: LifeStage): KillRange {
+  const { actsIn } = remedyOf(remedy);
+  const meets =
+    actsIn.includes(stage.where) || (pest.id === "thrips" && stage.id === "pupa" && actsIn.includes("foliage"));
+  return meets ? killWith(remedy, technique, pest.id, stage, potency) : NONE;
+}
+
+/** What several in one can kill: whoever outlives each of them. They are taken as independent of each other (HOUSE). */
+function together(kills: readonly KillRange[]): KillRange {
+  if (kills.length === 1) return kills[0]!;
+  const of = (bound: keyof KillRange) => 1 - kills.reduce((alive, kill) => alive * (1 - kill[bound]), 1);
+  return { low: of("low"), likely: of("likely"), high: of("high") };
+}
+
+/** What goes on of a remedy after it has dried, where it went; empty where nothing does. */
+function goesOn({ remedy, potency }: Agent, pest: Pest, cover: PerSite, atDays: number): readonly LastingEvent[] {
+  const { afterwards, actsIn } = remedyOf(remedy);
+  if (!afterwards) return [];
+  const { days, hazard, layFactor } = afterwards;
   // Too weak a mix goes on as little as it kills; and it goes on only where it went, against whom it works.
   const share = Math.min(1, potency);
   const after = (stage: LifeStage, rate: number) =>
-    remedy.actsIn.includes(stage.where) ? rate * share * worksOn(remedyId, pest.id, stage) : 0;
+    actsIn.includes(stage.where) ? rate * share * worksOn(remedy, pest.id, stage) : 0;
   const dailyHazard = pest.stages.map((stage) => {
     const phase = phaseOf(stage);
     return phase === "egg" ? 0 : after(stage, hazard[phase]);
   });
   const lays = pest.stages.find(({ femaleEggs }) => (femaleEggs ?? 0) > 0);
-  const effect = {
-    dailyHazard,
-    layFactor: 1 - (lays ? after(lays, 1 - layFactor) : 0),
-    cover: there.map((covered, site) => covered * reach[site]!) as unknown as PerSite,
-    renews: remedyId,
-  };
+  const effect = { dailyHazard, layFactor: 1 - (lays ? after(lays, 1 - layFactor) : 0), cover, renews: remedy };
   const does = effect.layFactor < 1 || dailyHazard.some((rate) => rate > 0);
-  return does ? [dabbed, { kind: "lasting", atDays, untilDays: atDays + days, effect }] : [dabbed];
+  return does ? [{ kind: "lasting", atDays, untilDays: atDays + days, effect }] : [];
 }
 
 const shape = z.object({
@@ -124,7 +141,12 @@ export function applicationOf({
   const { remedy } = mixes[mix];
   const potency =
     typeof strength === "number" ? potencyAt(remedy, remedy === "alcohol" ? strength / 100 : strength) : potencyOf(mix);
-  return { remedy, technique, potency, ...(tool && technique === "dab" && { tool }) };
+  const others = besides(mix);
+  return {
+    ...{ remedy, technique, potency },
+    ...(others.length > 0 && { besides: others }),
+    ...(tool && technique === "dab" && { tool }),
+  };
 }
 
 /** A mix put on the plant that acts where it touches: dabbed, wiped, sprayed or dunked. */
@@ -137,9 +159,11 @@ export const contact = actKind({
       ? []
       : applicationEvents(pest, { ...applicationOf(act), on: { form, weights, spots: act.spots } }, atDays),
   treats: (act, pest) => {
-    const { remedy } = mixes[act.mix];
-    const meets = pestOf(pest).stages.some(({ where }) => remedyOf(remedy).actsIn.includes(where));
-    return meets && doesTo(remedy, pest) > 0 && cleanLookIn(act) === null;
+    const { stages } = pestOf(pest);
+    const does = remediesIn(act.mix).some(
+      (remedy) => stages.some(({ where }) => remedyOf(remedy).actsIn.includes(where)) && doesTo(remedy, pest) > 0,
+    );
+    return does && cleanLookIn(act) === null;
   },
   cleanLook: cleanLookIn,
   touches: ({ technique, spots }) => ({
@@ -150,7 +174,7 @@ export const contact = actKind({
     air: wets(technique) && technique !== "dunk",
     washed: technique === "dunk",
   }),
-  product: ({ mix }) => mixes[mix].remedy,
+  products: ({ mix }) => remediesIn(mix),
   poured: ({ mix, technique, volumeMl, strength }) => ({
     what: { mix },
     volumeMl,
@@ -158,7 +182,7 @@ export const contact = actKind({
     bath: technique === "dunk",
   }),
   work: () => null,
-  cautions: ({ mix }) => remedyOf(mixes[mix].remedy).cautions,
+  cautions: ({ mix }) => cautionsOfMix(mix),
   costs: ({ technique, volumeMl }, potCm) => ({ minutes: minutesFor(technique, potCm), volumeMl }),
   timers: timersOf,
   ahead: () => [{ what: "freeForHelpers", days: SPRAY_FREE_DAYS }],
@@ -180,9 +204,12 @@ const rinse: TimerProposal = { what: "rinse", minutes: 60, optional: true };
 
 /** 24 hours out of all light after alcohol that was sprayed; a fan after what wets the plant; a rinse in one school. */
 function timersOf({ mix, technique }: Contact): readonly TimerProposal[] {
-  const { remedy } = mixes[mix];
-  if (remedy === "alcohol") return [{ what: "dark", minutes: DARK_MINUTES, optional: !wets(technique) }];
-  if (!wets(technique)) return [];
-  const rinsed = remedy === "soap" || remedy === "oil";
-  return [...(remedyOf(remedy).cautions.includes("dryCrown") ? [fan] : []), ...(rinsed ? [rinse] : [])];
+  const remedies = remediesIn(mix);
+  const dark: TimerProposal = { what: "dark", minutes: DARK_MINUTES, optional: !wets(technique) };
+  const rinsed = remedies.some((remedy) => remedy === "soap" || remedy === "oil");
+  return [
+    ...(remedies.includes("alcohol") ? [dark] : []),
+    ...(wets(technique) && cautionsOfMix(mix).includes("dryCrown") ? [fan] : []),
+    ...(wets(technique) && rinsed ? [rinse] : []),
+  ];
 }

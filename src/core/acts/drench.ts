@@ -56,7 +56,7 @@ export const drench = actKind({
     pestOf(pest).stages.some(({ id, where }) => where === "soil" && soilKillOf(remedy, pest, id).likely > 0),
   cleanLook: () => null,
   touches: () => ({ ...touchesNothing, mix: true, roots: true }),
-  product: ({ remedy }) => remedy,
+  products: ({ remedy }) => [remedy],
   // Soaked in soap the pots stand in one bath, made by the recipe of the mild mix.
   poured: ({ remedy, volumeMl }) => ({
     ...{ what: remedy === "soap" ? { mix: "soapMild" } : { soil: remedy }, volumeMl },

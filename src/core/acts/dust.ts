@@ -27,7 +27,7 @@ export const dust = actKind({
   treats: (act, pest) => pestOf(pest).stages.some((stage) => meets(act, stage)),
   cleanLook: () => null,
   touches: () => ({ ...touchesNothing, helpers: true, air: true }),
-  product: () => "dust",
+  products: () => ["dust"],
   poured: () => null,
   work: () => null,
   cautions: () => ["dustMask", "dustOnlyDry", "sprayFree"],

@@ -89,8 +89,8 @@ export interface ActKind<K extends string, Shape extends z.ZodType<{ readonly ki
   /** The look it was, where the hand went by the eye and the eye found nothing; null for anything else. */
   readonly cleanLook: (act: z.output<Shape>) => Search | null;
   readonly touches: (act: z.output<Shape>) => Touches;
-  /** What is put on or let loose, by the name a home knows it by; null for hands, water, cards and ways of growing. */
-  readonly product: (act: z.output<Shape>) => ProductId | null;
+  /** What is put on or let loose, by the names a home knows it by; none for hands, water, cards and ways of growing. */
+  readonly products: (act: z.output<Shape>) => readonly ProductId[];
   /** What comes out of a bottle; null where no amount of any bottle is known. */
   readonly poured: (act: z.output<Shape>) => Poured | null;
   /** The work of a plan that it carries out; null for none. */

@@ -118,7 +118,7 @@ export const mechanical = actKind({
     roots: way === "unpot",
     washed: way === "shower" || way === "unpot",
   }),
-  product: () => null,
+  products: () => [],
   poured: () => null,
   work: ({ way }) => workOf[way] ?? null,
   cautions: ({ way }) => cautions[way],

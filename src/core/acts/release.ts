@@ -29,7 +29,7 @@ export const release = actKind({
   treats: ({ predator, where }, pest) => hunts(predator, where) && pest in predators[predator].dailyHazard,
   cleanLook: () => null,
   touches: ({ predator }) => ({ ...touchesNothing, mix: predator === "nematodes" }),
-  product: ({ predator }) => predator,
+  products: ({ predator }) => [predator],
   poured: () => null,
   work: ({ predator }) => predator,
   cautions: ({ predator }) => predators[predator].cautions,

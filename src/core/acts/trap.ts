@@ -27,7 +27,7 @@ export const trap = actKind({
   treats: () => false,
   cleanLook: () => null,
   touches: () => touchesNothing,
-  product: () => null,
+  products: () => [],
   poured: () => null,
   work: () => null,
   cautions: ({ lure }) => (lure === "vinegar" ? [] : ["cardsCatchMore"]),

@@ -5,7 +5,7 @@ import Link from "next/link";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { isKeptOut, type Home } from "@/core/knowledge/household/household";
-import { mixes, mixesOf, type MixId } from "@/core/knowledge/mixes/mixes";
+import { mixes, mixesWith, remediesIn, type MixId } from "@/core/knowledge/mixes/mixes";
 import { remedyIds, type RemedyId } from "@/core/knowledge/remedies/remedies";
 import { spoonSets, type SpoonSet } from "@/core/units/spoons";
 import { Amounts, type Measuring } from "@/ui/Amounts";
@@ -31,7 +31,7 @@ export function MixingDesk({
   const { units } = measuring;
   const usual = remedyIds.find((id) => !isKeptOut(id, home, { sensitivities: [] })) ?? "soap";
   const [remedy, setRemedy] = useState<RemedyId>(asked.mix ? mixes[asked.mix].remedy : usual);
-  const [mix, setMix] = useState<MixId>(asked.mix ?? mixesOf(remedy)[0]!);
+  const [mix, setMix] = useState<MixId>(asked.mix ?? mixesWith(remedy)[0]!);
   const [volume, setVolume] = useState(
     volumeTyped(asked.ml ?? (units === "us" ? 16 * measureMl.usFluidOunce : 500), units),
   );
@@ -42,7 +42,7 @@ export function MixingDesk({
   const allowed = remedyIds.filter((id) => !isKeptOut(id, home, { sensitivities: [] }));
   const choose = (next: RemedyId) => {
     setRemedy(next);
-    setMix(mixesOf(next)[0]!);
+    setMix(mixesWith(next)[0]!);
   };
   return (
     <div className="row gx-3">
@@ -61,7 +61,7 @@ export function MixingDesk({
           <Form.Group className="mb-3" controlId="mixing-mix">
             <Form.Label className="fw-semibold mb-1">Mix</Form.Label>
             <Form.Select value={mix} onChange={(event) => setMix(event.target.value as MixId)}>
-              {mixesOf(remedy).map((id) => (
+              {mixesWith(remedy).map((id) => (
                 <option key={id} value={id}>
                   {mixNames[id]}
                 </option>
@@ -76,7 +76,7 @@ export function MixingDesk({
             wrong={totalMl === null}
             right={volumeRange(units)}
           />
-          {remedy === "alcohol" && (
+          {remediesIn(mix).includes("alcohol") && (
             <NumberBox
               id="mixing-bottle"
               label="Your bottle, % alcohol"

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { mixesOf, type MixId } from "@/core/knowledge/mixes/mixes";
+import { mixesWith, type MixId } from "@/core/knowledge/mixes/mixes";
 import type { RemedyId } from "@/core/knowledge/remedies/remedies";
 import {
   groupTechniques,
@@ -127,7 +127,7 @@ function What({ does, choose }: { does: SessionDoes; choose: (does: SessionDoes)
               onChange={(event) => choose({ ...does, mix: (event.target.value || null) as MixId | null })}
             >
               <option value="">As each plant tolerates it</option>
-              {mixesOf(does.remedy).map((mix) => (
+              {mixesWith(does.remedy).map((mix) => (
                 <option key={mix} value={mix}>
                   {mixNames[mix]}
                 </option>

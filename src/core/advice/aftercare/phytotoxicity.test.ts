@@ -28,6 +28,12 @@ describe("what is looked at after a treatment (common practice, no source)", () 
     expect(asks([put(-60, "soapMild"), put(0, "soapStrong")], [], false, on(1))).toEqual([["soapStrong", "firstTime"]]);
   });
 
+  it("a can is new to whoever has borne each of its parts alone", () => {
+    const alone = [put(-60, "soapStrong"), put(-30, "alcoholFull")];
+    expect(asks([...alone, put(0, "soapAlcohol")], [], false, on(1))).toEqual([["soapAlcohol", "firstTime"]]);
+    expect(asks([...alone, put(-15, "soapAlcohol"), put(0, "soapAlcohol")], [], false, on(1))).toEqual([]);
+  });
+
   it("flowers on the third day, but for soap; every oil by its gloss", () => {
     expect(asks([put(0, "alcoholHalf")], [], true, on(2))).toEqual([["alcoholHalf", "firstTime"]]);
     expect(asks([put(0, "alcoholHalf")], [], true, on(3))).toEqual([["alcoholHalf", "firstTime", "flowers"]]);

@@ -1,6 +1,6 @@
 import { addDays, type Day } from "../../shared/days";
 import { standing, type ActDone, type Reaction } from "../../record/facts/facts";
-import { mixes, type MixId } from "../../knowledge/mixes/mixes";
+import { remediesIn, type MixId } from "../../knowledge/mixes/mixes";
 import { potencyOf } from "../../knowledge/mixes/potency";
 import type { TechniqueId } from "../../knowledge/remedies/remedies";
 
@@ -39,8 +39,9 @@ export function askedAfter(
   const said = standing(reactions);
   return put.flatMap(({ id, day, at, mix, technique }, i): AskedAfter[] => {
     if (addDays(day, TOLD_WITHIN_DAYS) < today) return [];
-    const { remedy } = mixes[mix];
-    const same = (one: MixId) => mixes[one].remedy === remedy;
+    const remedies = remediesIn(mix);
+    // A can is not what was in it: who has borne each alone may not bear both.
+    const same = (one: MixId) => remediesIn(one).join() === remedies.join();
     if (said.some((one) => same(one.mix) && one.at >= at)) return [];
     // A later one of the same remedy asks for both.
     if (put.slice(0, i).some((later) => same(later.mix))) return [];
@@ -48,8 +49,8 @@ export function askedAfter(
     const borne = said.some((one) => one.what === "nothing" && same(one.mix) && potencyOf(one.mix) >= potencyOf(mix));
     const asks: readonly AskId[] = [
       ...(!before && !borne ? ["firstTime" as const] : []),
-      ...(flowers && remedy !== "soap" ? ["flowers" as const] : []),
-      ...(remedy === "oil" ? ["gloss" as const] : []),
+      ...(flowers && remedies.join() !== "soap" ? ["flowers" as const] : []),
+      ...(remedies.includes("oil") ? ["gloss" as const] : []),
     ];
     const shown = asks.filter((ask) => addDays(day, SHOWS_AFTER_DAYS[ask]) <= today);
     return shown.length > 0 ? [{ actId: id, mix, technique, on: day, asks: shown }] : [];

@@ -1,7 +1,7 @@
 import { daysBetween, type Day } from "../../shared/days";
 import { remedyOf, type RemedyId, type TechniqueId } from "../../knowledge/remedies/remedies";
 import type { TreatmentCourses } from "../planning/treatmentCourse";
-import { courseOf, gapBetween, isWork, OTHER_REMEDY_DAYS, type CourseId, type Dose } from "../planning/doses";
+import { courseOf, eachOf, gapBetween, isWork, OTHER_REMEDY_DAYS, type CourseId, type Dose } from "../planning/doses";
 import { MOST_RUNNING, tooManyRunning } from "./resistance";
 
 /** What a label has against dates. */
@@ -27,12 +27,13 @@ export interface DatedDose {
 /**
  * What the remedies' limits have against things done on certain days, with the courses that run: a technique the remedy does not
  * take, two applications of one remedy closer than it bears, more of them than a course allows, more of one group running than pests
- * stay susceptible to, and sprays beside helpful animals. `applications` by day; of each kind the first is told.
+ * stay susceptible to, and sprays beside helpful animals. `planned` by day; of each kind the first is told.
  * Source: labels from memory and common practice; the keeper's own label decides.
  * @example labelObjections([twoSoapsOnOneDay], courses)[0].code // "too_close"
  */
-export function labelObjections(applications: readonly DatedDose[], courses: TreatmentCourses): LabelObjection[] {
+export function labelObjections(planned: readonly DatedDose[], courses: TreatmentCourses): LabelObjection[] {
   const objections: LabelObjection[] = [];
+  const applications = planned.flatMap(({ day, dose }) => eachOf(dose).map((one) => ({ day, dose: one })));
   const put = applications.flatMap(({ day, dose }) => (isWork(dose) ? [] : [{ day, ...dose }]));
   const odd = put.find(({ remedy, technique }) => !remedyOf(remedy).techniques.includes(technique));
   if (odd) objections.push({ code: "technique_not_taken", remedy: odd.remedy, technique: odd.technique });

@@ -4,7 +4,7 @@ import type { WorkId } from "../../acts/workIds";
 import { workOf, works, type WorkedOn } from "../../acts/works";
 import { predators, systemics, type PredatorId } from "../../knowledge/remedies/lasting";
 import { remedyOf, type RemedyId, type TechniqueId } from "../../knowledge/remedies/remedies";
-import type { MixId } from "../../knowledge/mixes/mixes";
+import { remediesIn, type MixId } from "../../knowledge/mixes/mixes";
 import { sittingVolume } from "../../knowledge/mixes/sprayVolume";
 import { SPRAY_FREE_DAYS } from "../../knowledge/remedies/naturalEnemies";
 
@@ -35,6 +35,13 @@ export function isWork<T extends object>(dose: T): dose is T & WorkDose {
 /** What a dose counts as in a course. @example courseOf({ work: "unpot" }) // "unpot" */
 export function courseOf(dose: Dose): CourseId {
   return isWork(dose) ? dose.work : dose.remedy;
+}
+
+/** Each remedy of a dose by itself: of a can as many as are in it. @example eachOf({ remedy: "soap", technique: "spray", mix: "soapAlcohol" }) // soap and alcohol, sprayed */
+export function eachOf(dose: Dose): readonly Dose[] {
+  if (isWork(dose) || !dose.mix) return [dose];
+  const remedies = remediesIn(dose.mix);
+  return remedies.length === 1 ? [dose] : remedies.map((remedy) => ({ remedy, technique: dose.technique }));
 }
 
 /** Fewest days between two of what a dose counts as, and most of it in one course. */

@@ -1,5 +1,5 @@
 import { isCut } from "../../knowledge/plants/growthForms";
-import { productOf } from "../../acts/acts";
+import { productsOf } from "../../acts/acts";
 import type { Conditions } from "../../acts/kind";
 import { workOf } from "../../acts/works";
 import type { WorkId } from "../../acts/workIds";
@@ -95,7 +95,7 @@ export function isAtHand(approach: Approach, { home, form, potCm }: TreatedPlant
   const bottles = home?.bottles;
   if (!bottles) return true;
   return dosesOf(approach).every((dose) => {
-    const product = isWork(dose) ? productOf(workOf(dose.work).act({ form, potCm })) : dose.remedy;
-    return product === null || isHousehold(product) || bottles.some((bottle) => isBottles(bottle, product));
+    const products = isWork(dose) ? productsOf(workOf(dose.work).act({ form, potCm })) : [dose.remedy];
+    return products.every((one) => isHousehold(one) || bottles.some((bottle) => isBottles(bottle, one)));
   });
 }

@@ -2,7 +2,7 @@ import { wetted } from "../../acts/effort";
 import { workOf } from "../../acts/works";
 import { remedyOf } from "../../knowledge/remedies/remedies";
 import type {} from "./approaches";
-import { isWork, type Dose } from "./doses";
+import { eachOf, isWork, type Dose } from "./doses";
 
 /** What a plant bears in a month, and what it has had to bear. */
 export interface StressBudget {
@@ -16,6 +16,10 @@ export const MONTH_DAYS = 30;
 
 /** How hard one dose is on a plant, in soap washes of the whole plant (HOUSE). @example washesOf(soapSpray) // 1 */
 export function washesOf(dose: Dose): number {
+  return eachOf(dose).reduce((sum, one) => sum + harshnessOf(one), 0);
+}
+
+function harshnessOf(dose: Dose): number {
   return isWork(dose) ? workOf(dose.work).harshness : remedyOf(dose.remedy).harshness * wetted[dose.technique];
 }
 

@@ -6,7 +6,7 @@ import { workOf, works } from "../../acts/works";
 import type { Bottle } from "../../knowledge/household/bottles";
 import { mixes } from "../../knowledge/mixes/mixes";
 import type { TreatmentCourse, TreatmentCourses } from "../planning/treatmentCourse";
-import { courseOf, limitsOf, type CourseId, type Dose, type Limits } from "../planning/doses";
+import { courseOf, eachOf, limitsOf, type CourseId, type Dose, type Limits } from "../planning/doses";
 import { ownLimits } from "../labels/ownLabels";
 import { remedyIds } from "../../knowledge/remedies/remedies";
 
@@ -27,7 +27,7 @@ export function coursesOn(acts: readonly ActDone[], today: Day, bottles: readonl
       smallestIntervalDays: own.smallestIntervalDays ?? limitsOf(course).smallestIntervalDays,
       mostTimes: own.mostTimes ?? limitsOf(course).mostTimes,
     };
-    const days = standing(acts).flatMap(({ act, day }) => (countsAs(act) === course && day <= today ? [day] : []));
+    const days = standing(acts).flatMap(({ act, day }) => (countsAs(act).includes(course) && day <= today ? [day] : []));
     const within = own.mostTimes === null ? withinDays(course) : SEASON_DAYS;
     if (within !== null) {
       const counted = days.filter((one) => addDays(one, within) > today);
@@ -50,12 +50,12 @@ const withinDays = (course: CourseId): number | null =>
 
 /** What an act is a dose of; null where plans know nothing of its kind. @example doseIn({ kind: "dust", dryDays: 7 }) // null */
 export function doseIn(act: Act): Dose | null {
-  if (act.kind === "contact") return { remedy: mixes[act.mix].remedy, technique: act.technique };
+  if (act.kind === "contact") return { remedy: mixes[act.mix].remedy, technique: act.technique, mix: act.mix };
   const work = workIn(act);
   return work && { work };
 }
 
-function countsAs(act: Act): CourseId | null {
+function countsAs(act: Act): readonly CourseId[] {
   const dose = doseIn(act);
-  return dose && courseOf(dose);
+  return dose ? eachOf(dose).map(courseOf) : [];
 }

@@ -8,7 +8,7 @@ import { standing } from "../../record/facts/facts";
 import { ownStrength } from "../../knowledge/household/bottles";
 import { anyHome, isKeptOut } from "../../knowledge/household/household";
 import type { ToolId } from "../../model/inspection/tools";
-import { potencyAt, potencyOf } from "../../knowledge/mixes/potency";
+import { besides, potencyAt, potencyOf } from "../../knowledge/mixes/potency";
 import { isKnownPest, pestOf, type PestId } from "../../knowledge/pests/pests";
 import type { GrowthFormId } from "../../knowledge/plants/growthForms";
 import { dosesOf, type Approach } from "../planning/approaches";
@@ -77,6 +77,7 @@ function applier(pest: PestId, form: GrowthFormId, { bearer, tool, now }: Pick<O
       remedy: dose.remedy,
       technique: dose.technique,
       potency: own === null ? potencyOf(mix) : potencyAt(dose.remedy, own),
+      besides: besides(mix),
       ...(dose.technique === "dab" && { tool }),
       on,
     };

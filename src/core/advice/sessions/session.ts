@@ -3,7 +3,7 @@ import { workOf } from "../../acts/works";
 import { pouredIn, treats, workIn, type Act } from "../../acts/acts";
 import { assertNever } from "../../shared/assertNever";
 import { groupBy } from "../../shared/groupBy";
-import { mixes, type MixId } from "../../knowledge/mixes/mixes";
+import { mixes, remediesIn, type MixId } from "../../knowledge/mixes/mixes";
 import { sittingVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
 import { isWork, type Dose } from "../planning/doses";
 import type { LabelObjection } from "../labels/label";
@@ -138,14 +138,14 @@ export function isForGroup(dose: { readonly work: WorkId } | { readonly techniqu
 /** Whether an act is what a step asks for: the same remedy, however it is put on, or the same work. */
 function carriesOut(act: Act, dose: Dose): boolean {
   if (isWork(dose)) return workIn(act) === dose.work;
-  return act.kind === "contact" && mixes[act.mix].remedy === dose.remedy;
+  return act.kind === "contact" && remediesIn(act.mix).includes(dose.remedy);
 }
 
 /** What makes two acts the same step of a session, however much of it there was. */
 function likeness(act: Act): string {
   switch (act.kind) {
     case "contact":
-      return `contact ${mixes[act.mix].remedy}`;
+      return `contact ${remediesIn(act.mix).join(" ")}`;
     case "mechanical":
       return `mechanical ${act.way}`;
     case "drench":

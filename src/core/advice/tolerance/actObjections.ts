@@ -1,13 +1,12 @@
-import { productOf, touchesOf, type Act } from "../../acts/acts";
+import { productsOf, touchesOf, type Act } from "../../acts/acts";
 import { anyHome, homeObjections, type Home } from "../../knowledge/household/household";
-import { mixes } from "../../knowledge/mixes/mixes";
+import { remediesIn } from "../../knowledge/mixes/mixes";
 import { restsDry, type TreatedPlant } from "./treatedPlant";
 import { objections, type Objection } from "./suitability";
 
 /** What a home keeps out of an act on a place, whatever stands there. @example placeObjections(cards, anyHome) // [] */
 export function placeObjections(act: Act, home: Home, outdoors = false): readonly Objection[] {
-  const product = productOf(act);
-  return product ? homeObjections(product, home, { sensitivities: [], outdoors }) : [];
+  return productsOf(act).flatMap((product) => homeObjections(product, home, { sensitivities: [], outdoors }));
 }
 
 /**
@@ -15,13 +14,10 @@ export function placeObjections(act: Act, home: Home, outdoors = false): readonl
  * live there or soon would. Refusals come first. @example actObjections({ kind: "trap", cards: 1, days: 7 }, hoya) // []
  */
 export function actObjections(act: Act, bearer: TreatedPlant): readonly Objection[] {
-  const product = productOf(act);
   const against =
     act.kind === "contact"
       ? objections(bearer, act.mix, act.technique)
-      : product
-        ? homeObjections(product, bearer.home ?? anyHome, bearer)
-        : [];
+      : productsOf(act).flatMap((product) => homeObjections(product, bearer.home ?? anyHome, bearer));
   const { today, helpers } = bearer;
   const roots = atTheRoots(act, bearer).map((code) => ({ level: "refuse", code }) as const);
   if (!today || !helpers) return [...roots, ...against];
@@ -38,7 +34,7 @@ export function actObjections(act: Act, bearer: TreatedPlant): readonly Objectio
 /** What roots do not bear: alcohol, water on a mix that is wet already, and water while the plant rests dry. */
 function atTheRoots(act: Act, { sensitivities, resting }: TreatedPlant): readonly Objection["code"][] {
   if (act.kind === "contact")
-    return mixes[act.mix].remedy === "alcohol" && act.spots.includes("roots") ? ["alcoholOnRoots"] : [];
+    return remediesIn(act.mix).includes("alcohol") && act.spots.includes("roots") ? ["alcoholOnRoots"] : [];
   if (act.kind !== "drench") return [];
   const rests = restsDry({ resting, sensitivities });
   return [...(act.before === "sodden" ? ["wetAlready" as const] : []), ...(rests ? ["dryRest" as const] : [])];

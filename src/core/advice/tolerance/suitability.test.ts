@@ -84,6 +84,15 @@ describe("what speaks against a mix", () => {
     expect(objected).toEqual([]);
   });
 
+  it("of a can it is what speaks against any of its parts, and what was borne badly of one of them", () => {
+    expect(against(bearer("Adiantum"), "soapNeem", "spray")).toContain("refuse oilOnShy");
+    expect(against(bearer("Hoya", { inFlower: true }), "soapAlcohol", "spray")).toContain("warn alcoholFlowers");
+    const scorched = bearer("Hoya", {}, [{ mix: "soapAlcohol", technique: "spray", what: "scorch" }]);
+    expect(against(scorched, "alcoholQuarter", "spray")).toContain("refuse reactedBefore");
+    expect(against(scorched, "soapMild", "spray")).toContain("refuse reactedBefore");
+    expect(against(scorched, "neemUsual", "spray")).not.toContain("refuse reactedBefore");
+  });
+
   it("puts refusals first, whatever the plant", () => {
     for (const genus of genera)
       for (const mix of mixIds)

@@ -1,7 +1,7 @@
 import { addDays } from "../../shared/days";
 import { anyHome, homeObjections, type HomeObjection } from "../../knowledge/household/household";
 import type { MixId } from "../../knowledge/mixes/mixes";
-import { mixes } from "../../knowledge/mixes/mixes";
+import { mixes, partsOf } from "../../knowledge/mixes/mixes";
 import { potencyOf } from "../../knowledge/mixes/potency";
 import type { GrowthFormId } from "../../knowledge/plants/growthForms";
 import type { Sensitivity } from "../../knowledge/plants/sensitivities";
@@ -57,11 +57,17 @@ function wetness(technique: TechniqueId): 0 | 1 | 2 {
 
 /**
  * What speaks against putting `mix` on a plant with `technique`; refusals come first, none gives an empty list. Neem is an oil:
- * what cannot bear oil cannot bear neem, but for velvet leaves by those who have tested it.
+ * what cannot bear oil cannot bear neem, but for velvet leaves by those who have tested it. Of a can it is what speaks against any of
+ * its parts.
  * Source: common practice, no source; oil labels for the refusals, from memory.
  * @example objections({ ...fern, sensitivities: ["oilShy"] }, "oil1", "spray")[0] // refuse, oilOnShy
  */
 export function objections(plant: TreatedPlant, mix: MixId, technique: TechniqueId): readonly Objection[] {
+  const parts = partsOf(mix);
+  if (parts.length > 1) {
+    const all = parts.flatMap((part) => objections(plant, part, technique)).toSorted(refusalsFirst);
+    return all.filter((one, i) => all.findIndex(({ code }) => code === one.code) === i);
+  }
   const { remedy } = mixes[mix];
   const has = (s: Sensitivity) => plant.sensitivities.includes(s);
   const refused: Objection[] = [];
@@ -100,12 +106,20 @@ export function objections(plant: TreatedPlant, mix: MixId, technique: Technique
   warn(has("milkySap"), "milkySap");
   warn(has("spiny"), "spines");
   const atHome = homeObjections(remedy, plant.home ?? anyHome, plant);
-  return [...atHome, ...refused, ...warned].toSorted((a, b) => Number(a.level === "warn") - Number(b.level === "warn"));
+  return [...atHome, ...refused, ...warned].toSorted(refusalsFirst);
 }
+
+const refusalsFirst = (a: Objection, b: Objection) => Number(a.level === "warn") - Number(b.level === "warn");
+
+/** What of a mix that was put on is of the same remedy as another; nothing where none is. */
+const likeIn = (put: MixId, mix: MixId) => partsOf(put).find((part) => mixes[part].remedy === mixes[mix].remedy);
 
 /** Whether the plant has borne as strong a mix of the remedy, put on as wet, without anything to be seen, and never badly. */
 function hasBorne({ reactions }: TreatedPlant, mix: MixId, technique: TechniqueId): boolean {
-  const same = reactions.filter((before) => mixes[before.mix].remedy === mixes[mix].remedy);
+  const same = reactions.flatMap((before) => {
+    const like = likeIn(before.mix, mix);
+    return like ? [{ ...before, mix: like }] : [];
+  });
   const bore = ({ what, mix: put, technique: how }: TreatedPlant["reactions"][number]) =>
     what === "nothing" && potencyOf(put) >= potencyOf(mix) && wetness(how) >= wetness(technique);
   return same.some(bore) && !same.some(({ what }) => isBad(what));
@@ -117,7 +131,8 @@ function reactedTo({ reactions, inFlower, inBud }: TreatedPlant, mix: MixId, tec
     if (!isBad(before.what)) return false;
     const wet = wetness(before.technique);
     if (before.what === "rot") return wet > 0 && wetness(technique) >= wet;
-    if (mixes[before.mix].remedy !== mixes[mix].remedy || potencyOf(before.mix) > potencyOf(mix)) return false;
+    const like = likeIn(before.mix, mix);
+    if (!like || potencyOf(like) > potencyOf(mix)) return false;
     return before.what !== "lostFlowers" || inFlower || inBud;
   });
 }

@@ -1,6 +1,6 @@
 import { workOf } from "../../acts/works";
 import { isWork } from "../../advice/planning/doses";
-import { productOf } from "../../acts/acts";
+import { productsOf } from "../../acts/acts";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { coursesOn } from "../../advice/plans/coursesOnRecord";
@@ -49,8 +49,8 @@ describe("who lives with the plants", () => {
         const { mayUse } = comparisonOn(pestId, { bearer, tool: "lamp", washes: [] }, coursesOn([], TRIAL_DAY), 5.5);
         for (const { id } of approaches) {
           const out = dosesOf(approachOf(id)).filter((dose) => {
-            const product = isWork(dose) ? productOf(workOf(dose.work).act(bearer)) : dose.remedy;
-            return product !== null && isKeptOut(product, lives, bearer);
+            const products = isWork(dose) ? productsOf(workOf(dose.work).act(bearer)) : [dose.remedy];
+            return products.some((product) => isKeptOut(product, lives, bearer));
           });
           if (out.length === 0) continue;
           expect(mayUse(approachOf(id))).toBe(false);

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { mL } from "../../units/volume";
 import { stockFor } from "./dilution";
-import { mixes, mixesOf, mixIds, pour, type IngredientId, type MixId } from "./mixes";
+import { mixes, mixesOf, mixesWith, mixIds, pour, remediesIn, type IngredientId, type MixId } from "./mixes";
 import { sittingVolume, volumeFor } from "./sprayVolume";
 
 function amount(mix: MixId, total: number, ingredient: IngredientId, bottle = 0.96): number {
@@ -76,6 +76,17 @@ describe("household mixes", () => {
     ["weak neem: ½ US teaspoon of soap a US quart", "neemWeak", 946.352946, "soap", 2.464460796875],
   ])("%s", (_rate, mix, total, ingredient, expected) => {
     expect(amount(mix, total, ingredient)).toBeCloseTo(expected, 6);
+  });
+
+  it("a can holds each of its parts as strong as it is alone; the soap of two goes in once", () => {
+    // A litre at 17.5 % from 70 %: a quarter of it; soap 5 mL (worked by hand).
+    expect(amount("soapAlcohol", 1000, "alcoholBottle", 0.7)).toBeCloseTo(250, 9);
+    expect([amount("soapAlcohol", 1000, "soap"), amount("soapAlcohol", 1000, "water", 0.7)]).toEqual([5, 745]);
+    expect([amount("soapNeem", 1000, "soap"), amount("soapNeem", 1000, "neemOil")]).toEqual([15, 7.5]);
+    expect(amount("soapNeem", 1000, "warmWater")).toBeCloseTo(977.5, 9);
+    expect(pour("soapAlcohol", mL(1000), 0.1)).toMatchObject({ code: "bottle_too_weak" });
+    expect(remediesIn("soapNeemAlcohol")).toEqual(["neem", "soap", "alcohol"]);
+    expect(mixesWith("alcohol")).toEqual([...mixesOf("alcohol"), "soapAlcohol", "soapNeemAlcohol"]);
   });
 
   it("every mix sums to its total and scales with it", () => {

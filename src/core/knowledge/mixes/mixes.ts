@@ -2,6 +2,32 @@ import type { RemedyId } from "../remedies/remedies";
 import { measureMl, mL, type Millilitres } from "../../units/volume";
 import { rest, stockFor } from "./dilution";
 
+export const mixIds = [
+  "alcoholFull",
+  "alcoholHalf",
+  "alcoholQuarter",
+  "soapMild",
+  "soapStrong",
+  "oil1",
+  "oil2",
+  "neemWeak",
+  "neemUsual",
+  "neemStrong",
+  "soapAlcohol",
+  "soapNeem",
+  "soapNeemAlcohol",
+  "spinosadLabel",
+  "pyrethrinsLabel",
+  "essentialOilLabel",
+  "permethrinLabel",
+  "acetamipridLabel",
+  "abamectinLabel",
+  "hexythiazoxLabel",
+  "bifenazateLabel",
+  "sulphurLabel",
+] as const;
+export type MixId = (typeof mixIds)[number];
+
 export const ingredientIds = ["water", "warmWater", "soap", "oil", "neemOil", "alcoholBottle", "product"] as const;
 export type IngredientId = (typeof ingredientIds)[number];
 
@@ -35,7 +61,17 @@ interface ByLabel {
   readonly keepsHours: number;
 }
 
-export type Mix = Household | Cut | ByLabel;
+/** Several mixes in one can, each as strong in all of it as it is alone. */
+interface Can {
+  readonly kind: "can";
+  /** The remedy of its first part: it goes by that remedy's techniques. */
+  readonly remedy: RemedyId;
+  readonly parts: readonly MixId[];
+  /** Hours after which what is left is useless. */
+  readonly keepsHours: number;
+}
+
+export type Mix = Household | Cut | ByLabel | Can;
 
 const { usTeaspoon, usQuart } = measureMl;
 const perLitreFromUsQuart = (amountMl: number) => (amountMl * 1000) / usQuart;
@@ -98,6 +134,9 @@ export const mixes = {
     "warmWater",
     12,
   ),
+  soapAlcohol: can("soap", ["soapMild", "alcoholQuarter"], 24),
+  soapNeem: can("neem", ["neemUsual", "soapStrong"], 12),
+  soapNeemAlcohol: can("neem", ["neemUsual", "soapMild", "alcoholQuarter"], 12),
   spinosadLabel: { kind: "byLabel", remedy: "spinosad", keepsHours: 24 },
   pyrethrinsLabel: { kind: "byLabel", remedy: "pyrethrins", keepsHours: 24 },
   essentialOilLabel: { kind: "byLabel", remedy: "essentialOil", keepsHours: 24 },
@@ -107,14 +146,27 @@ export const mixes = {
   hexythiazoxLabel: { kind: "byLabel", remedy: "hexythiazox", keepsHours: 24 },
   bifenazateLabel: { kind: "byLabel", remedy: "bifenazate", keepsHours: 24 },
   sulphurLabel: { kind: "byLabel", remedy: "sulphur", keepsHours: 24 },
-} as const satisfies Record<string, Mix>;
+} as const satisfies Record<MixId, Mix>;
 
-export type MixId = keyof typeof mixes;
-export const mixIds = Object.keys(mixes) as [MixId, ...MixId[]];
-
-/** The mixes of a remedy, in the order of the table. @example mixesOf("oil") // ["oil1", "oil2"] */
+/** The mixes with one remedy, in the order of the table. @example mixesOf("oil") // ["oil1", "oil2"] */
 export function mixesOf(remedy: RemedyId): readonly MixId[] {
-  return mixIds.filter((id) => mixes[id].remedy === remedy);
+  return mixIds.filter((id) => mixes[id].remedy === remedy && mixes[id].kind !== "can");
+}
+
+/** Everything to choose from that holds a remedy, alone or with others, in the order of the table. @example mixesWith("soap") // soapMild, soapStrong, soapAlcohol … */
+export function mixesWith(remedy: RemedyId): readonly MixId[] {
+  return mixIds.filter((id) => remediesIn(id).includes(remedy));
+}
+
+/** The mixes that are together in a can; itself for a mix of one remedy. @example partsOf("soapAlcohol") // ["soapMild", "alcoholQuarter"] */
+export function partsOf(id: MixId): readonly MixId[] {
+  const mix: Mix = mixes[id];
+  return mix.kind === "can" ? mix.parts : [id];
+}
+
+/** The remedies in a mix, each once. @example remediesIn("soapAlcohol") // ["soap", "alcohol"] */
+export function remediesIn(id: MixId): readonly RemedyId[] {
+  return [...new Set(partsOf(id).map((part) => mixes[part].remedy))];
 }
 
 /** What to pour together, or why it cannot be mixed. */
@@ -126,7 +178,7 @@ export type Pouring =
  * What to measure for `total` of a mix, in the order of adding; the amounts sum to `total`.
  * `bottle` is the strength of the keeper's alcohol as a share by volume (0–1) and counts only for mixes cut from it; a bottle
  * weaker than the mix is an expected outcome. `perLitreMl` is what the label of the keeper's own bottle says of a product or of the
- * active ingredient of a recipe: it goes before the recipe's own; null where it says nothing. `cutTo` is the strength wanted of what
+ * active ingredient of a recipe, in a can of its first part: it goes before the recipe's own; null where it says nothing. `cutTo` is the strength wanted of what
  * is cut from a bottle, as a share; null where it is the mix's own. Throws RangeError when `bottle` or `cutTo` is outside (0, 1], and
  * when `perLitreMl` is not above 0 or more than a litre.
  * @example pour("alcoholFull", mL(500), 0.99) // 146.5 mL water, 353.5 mL from the bottle
@@ -151,6 +203,7 @@ export function pour(
     const amounts = [amount("water", rest(total, stock)), amount("alcoholBottle", stock)];
     return { code: "ok", amounts: amounts.filter((a) => a.volumeMl > 0), keepsHours: null };
   }
+  if (mix.kind === "can") return pourTogether(mix, total, bottle, perLitreMl);
   if (mix.kind === "byLabel") {
     if (perLitreMl === null) return { code: "ok", amounts: [amount("product", total)], keepsHours: mix.keepsHours };
     const product = amount("product", (total * perLitreMl) / 1000);
@@ -172,6 +225,26 @@ export function pour(
   return { code: "ok", amounts: [amount(mix.water, rest(total, added)), ...additives], keepsHours: mix.keepsHours };
 }
 
+/** Each part's share of a can. What two of them ask for, as the soap of a neem mix and of a soap wash, goes in once: as much as the stronger asks. */
+function pourTogether({ parts, keepsHours }: Can, total: Millilitres, bottle: number, perLitreMl: number | null): Pouring {
+  const added = new Map<IngredientId, number>();
+  let water: IngredientId = "water";
+  for (const [i, part] of parts.entries()) {
+    const pouring = pour(part, total, bottle, i === 0 ? perLitreMl : null);
+    if (pouring.code !== "ok") return pouring;
+    for (const { ingredient, volumeMl } of pouring.amounts) {
+      if (ingredient === "warmWater") water = ingredient;
+      else if (ingredient !== "water") added.set(ingredient, Math.max(added.get(ingredient) ?? 0, volumeMl));
+    }
+  }
+  const inOrder = ingredientIds.filter((id) => added.has(id)).map((id) => amount(id, added.get(id)!));
+  const all = inOrder.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+  // A label may make the first so strong that there is no room for another.
+  if (all > total) return pour(parts[0]!, total, bottle, perLitreMl);
+  const amounts = [amount(water, total - all), ...inOrder].filter(({ volumeMl }) => volumeMl > 0);
+  return { code: "ok", amounts, keepsHours };
+}
+
 /** The ingredient of a recipe that does the work. @example activeIn("neem") // "neemOil" */
 export function activeIn(remedy: RemedyId): IngredientId {
   return remedy === "neem" ? "neemOil" : remedy === "oil" ? "oil" : "soap";
@@ -190,7 +263,11 @@ function household(
   return { kind: "household", remedy, perLitreMl, water, keepsHours };
 }
 
+function can(remedy: RemedyId, parts: readonly MixId[], keepsHours: number): Can {
+  return { kind: "can", remedy, parts, keepsHours };
+}
+
 /** Whether a word names a mix. @example isMix("soapMild") // true */
 export function isMix(word: string): word is MixId {
-  return word in mixes;
+  return Object.hasOwn(mixes, word);
 }

@@ -1,5 +1,5 @@
 import type { RemedyId } from "../remedies/remedies";
-import { activeIn, mixes, type Mix, type MixId } from "./mixes";
+import { activeIn, mixes, partsOf, type Mix, type MixId } from "./mixes";
 
 /**
  * What a strength does, against the strength that the kill tables hold for: alcohol as a share by volume, soap and neem in
@@ -56,9 +56,10 @@ export function potencyAt(remedy: RemedyId, strength: number): number {
   return fromPotency + ((toPotency - fromPotency) * (strength - fromStrength)) / (toStrength - fromStrength);
 }
 
-/** The strength of a finished mix, in its remedy's own measure. @example strengthOf("oil2") // 2 */
+/** The strength of a finished mix, in its remedy's own measure; of a can, that of its first part. @example strengthOf("oil2") // 2 */
 export function strengthOf(id: MixId): number {
   const mix: Mix = mixes[id];
+  if (mix.kind === "can") return strengthOf(mix.parts[0]!);
   if (mix.kind === "cut") return mix.strength;
   if (mix.kind === "byLabel") return 1;
   const active = activeIn(mix.remedy);
@@ -66,7 +67,20 @@ export function strengthOf(id: MixId): number {
   return mix.remedy === "oil" ? perLitreMl / 10 : perLitreMl;
 }
 
-/** What a mix made by its recipe does. @example potencyOf("alcoholHalf") // 0.55 */
+/** A remedy in a finished mix, and what it does there. */
+export interface Agent {
+  readonly remedy: RemedyId;
+  readonly potency: number;
+}
+
+/** What else is in the can, beside the first. Empty for a mix of one remedy. @example besides("soapAlcohol") // [{ remedy: "alcohol", potency: .25 }] */
+export function besides(id: MixId): readonly Agent[] {
+  return partsOf(id)
+    .slice(1)
+    .map((part) => ({ remedy: mixes[part].remedy, potency: potencyOf(part) }));
+}
+
+/** What a mix made by its recipe does; of a can, what its first part does. @example potencyOf("alcoholHalf") // 0.55 */
 export function potencyOf(id: MixId): number {
   return potencyAt(mixes[id].remedy, strengthOf(id));
 }

@@ -5,7 +5,7 @@ import { doseOf } from "@/core/advice/plans/plans";
 import type { DatedSchedule } from "@/core/advice/plans/schedules";
 import { addDays, type Day } from "@/core/shared/days";
 import type { AdoptPlan, PlannedDose } from "@/core/record/facts/kinds/programme";
-import { mixes } from "@/core/knowledge/mixes/mixes";
+import { mixes, partsOf } from "@/core/knowledge/mixes/mixes";
 import { isWork } from "@/core/advice/planning/doses";
 import { mixFor } from "@/core/advice/tolerance/mixFor";
 import { checkCaseFile } from "@/core/record/format/read";
@@ -56,7 +56,10 @@ function treatmentsOf(
 ): Chosen[] {
   const bearer = bearerOn(context, record, today(context));
   const borne = (dose: PlannedDose): PlannedDose =>
-    asBorne && !isWork(dose) ? { ...dose, mix: mixFor(mixes[dose.mix].remedy, bearer) } : dose;
+    // What is in a can was put together by the keeper: there is no other strength of it.
+    asBorne && !isWork(dose) && partsOf(dose.mix).length === 1
+      ? { ...dose, mix: mixFor(mixes[dose.mix].remedy, bearer) }
+      : dose;
   return dates.map((day, i) => ({
     day,
     dose: borne(doses[i] ?? (i === 0 && knockDown ? knockDown : { mix, technique })),

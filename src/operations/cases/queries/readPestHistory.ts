@@ -1,4 +1,4 @@
-import { mixes } from "@/core/knowledge/mixes/mixes";
+import { remediesIn } from "@/core/knowledge/mixes/mixes";
 import { standing } from "@/core/record/facts/facts";
 import type { OutcomeId } from "@/core/record/facts/kinds/closing";
 import type { PestId } from "@/core/knowledge/pests/pests";
@@ -34,8 +34,7 @@ export async function readPestHistory(context: Context, pest: PestId): Promise<P
   const used = new Map<RemedyId, Set<string>>();
   for (const { act, caseId } of standing(acts)) {
     if (act.kind !== "contact" || caseId === null || !clear.has(caseId)) continue;
-    const { remedy } = mixes[act.mix];
-    used.set(remedy, (used.get(remedy) ?? new Set()).add(caseId));
+    for (const remedy of remediesIn(act.mix)) used.set(remedy, (used.get(remedy) ?? new Set()).add(caseId));
   }
   const warm = places.flatMap(({ meanC }) => (meanC === null ? [] : [meanC]));
   return {

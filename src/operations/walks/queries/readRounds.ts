@@ -3,7 +3,7 @@ import type { Act } from "@/core/acts/acts";
 import type { Place } from "@/core/record/facts/descriptions";
 import type { Chosen } from "@/core/record/facts/kinds/roomProgramme";
 import { volumeFor } from "@/core/knowledge/mixes/sprayVolume";
-import { mixes, mixesOf } from "@/core/knowledge/mixes/mixes";
+import { mixes, mixesWith } from "@/core/knowledge/mixes/mixes";
 import { spotsFor } from "@/core/knowledge/remedies/remedies";
 import { inBatches } from "@/core/advice/seasons/batches";
 import { inSeason, isProne, mixOn, nextRound, sparedFrom, type Spared } from "@/core/advice/seasons/prevention";
@@ -143,7 +143,7 @@ const batchPlant = ({ row, plant }: InRounds, weight: number) => ({
 
 /** What each plant has had of a programme's remedy. */
 async function treatedWith(context: Context, scope: Scope, { chosen, begunAt }: Running<"prevention">) {
-  const contacts = await facts.lastContacts(scope, mixesOf(mixes[chosen.mix].remedy), begunAt);
+  const contacts = await facts.lastContacts(scope, mixesWith(mixes[chosen.mix].remedy), begunAt);
   const byId = new Map(contacts.map((one) => [one.plantId, one]));
   return (plantId: string) => {
     const one = byId.get(plantId);
@@ -185,7 +185,7 @@ export async function roundsDue(
   const day = today(context);
   const { chosen, begunOn, begunAt, placeId } = one;
   const within = placeId === null ? null : around(places, placeId).within;
-  const contacts = await facts.lastContacts(scope, mixesOf(mixes[chosen.mix].remedy), begunAt);
+  const contacts = await facts.lastContacts(scope, mixesWith(mixes[chosen.mix].remedy), begunAt);
   const dates = contacts
     .filter((plant) => (within === null || within.has(plant.placeId)) && (chosen.who === "all" || prone(plant.genus)))
     .map(({ at, times }) => nextRound(chosen, begunOn, { last: at && dayOf(context, at), times }, day));

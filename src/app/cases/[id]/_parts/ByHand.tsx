@@ -8,7 +8,7 @@ import type { Day } from "@/core/shared/days";
 import type { PlannedDose } from "@/core/record/facts/kinds/programme";
 import type { CaseFileInput } from "@/core/record/format/schema";
 import { anyHome, isKeptOut } from "@/core/knowledge/household/household";
-import { mixes, mixesOf, type MixId } from "@/core/knowledge/mixes/mixes";
+import { mixes, mixesWith, type MixId } from "@/core/knowledge/mixes/mixes";
 import type { PestId } from "@/core/knowledge/pests/pests";
 import { repeatBounds } from "@/core/advice/planning/bounds";
 import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/knowledge/remedies/remedies";
@@ -122,7 +122,7 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
             value={mix}
             onChange={(event) => setMix(event.target.value as MixId)}
           >
-            {mixesOf(remedy).map((id) => (
+            {mixesWith(remedy).map((id) => (
               <option key={id} value={id}>
                 {mixNames[id]}
               </option>

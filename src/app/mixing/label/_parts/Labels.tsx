@@ -2,8 +2,8 @@
 
 import { useEffect, useState } from "react";
 import Button from "react-bootstrap/Button";
-import { mixes, type MixId } from "@/core/knowledge/mixes/mixes";
-import { remedyOf } from "@/core/knowledge/remedies/remedies";
+import { cautionsOfMix } from "@/core/knowledge/mixes/mixCautions";
+import type { MixId } from "@/core/knowledge/mixes/mixes";
 import { momentInWords } from "@/wording/dates";
 import { labelCautions } from "@/wording/advice/cautions";
 import { mixNames } from "@/wording/names/names";
@@ -39,7 +39,7 @@ export function Labels({ mix, totalMl, made, uselessAfter }: Props) {
     };
   }, [mix, totalMl]);
   const { paper, across, down, width, height } = sheets[sheet];
-  const cautions = remedyOf(mixes[mix].remedy).cautions.flatMap((id) => labelCautions[id] ?? []);
+  const cautions = cautionsOfMix(mix).flatMap((id) => labelCautions[id] ?? []);
   const size = { width: `${width}mm`, height: `${height}mm` };
   return (
     <div className="sheet">

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import type { Act } from "../../../acts/acts";
 import { addDays } from "../../../shared/days";
 import type { ActDone } from "../../facts/facts";
-import { productOf } from "../../../acts/acts";
+import { productsOf } from "../../../acts/acts";
 import { actObjections } from "../../../advice/tolerance/actObjections";
 import { treatedPlantOf } from "../../../advice/tolerance/treatedPlant";
 import { SPRAY_FREE_DAYS } from "../../../knowledge/remedies/naturalEnemies";
@@ -39,8 +39,8 @@ describe("helpful animals and what kills them", () => {
   });
 
   it("every act puts on what a home knows by its name, or nothing", () => {
-    expect([mites, spray(0).act].map(productOf)).toEqual(["predatoryMites", "soap"]);
-    expect(productOf({ kind: "trap", cards: 1, days: 7 })).toBeNull();
+    expect([mites, spray(0).act].flatMap(productsOf)).toEqual(["predatoryMites", "soap"]);
+    expect(productsOf({ kind: "trap", cards: 1, days: 7 })).toEqual([]);
     const cats = { household: ["cats"], notAllowed: ["bti"] } as const;
     const bearer = treatedPlantOf(hoya, [], on(0), "north", cats);
     const drench: Act = { kind: "drench", remedy: "bti", volumeMl: 200 };

@@ -4,7 +4,19 @@ import { pestIds, pestOf, type PestId } from "../knowledge/pests/pests";
 import { shareOn } from "../knowledge/plants/spotWeights";
 import type { LastingEvent, TreatmentEvent } from "../model/population/events";
 import { remedyOf } from "../knowledge/remedies/remedies";
-import { act, actKindIds, cautionsOfAct, costsOfAct, eventsOfAct, timersAfter, subjectsOf, type Act, type ActKindId } from "./acts";
+import {
+  act,
+  actKindIds,
+  cautionsOfAct,
+  costsOfAct,
+  eventsOfAct,
+  timersAfter,
+  treats,
+  workIn,
+  subjectsOf,
+  type Act,
+  type ActKindId,
+} from "./acts";
 import type { Target } from "./kind";
 
 const on = (pest: PestId, form: Target["form"] = "trailingVine"): Target => ({
@@ -159,6 +171,27 @@ describe("what acts do", () => {
     const prune = { ...examples.mechanical, way: "prune", percent: 30 } as Act;
     const { kill } = treatment(prune, on("thrips"));
     expect(kill.map(({ likely }) => likely)).toEqual([0.3, 0.3, 0, 0.3, 0.3]);
+  });
+
+  it("cuttings put back into the pot keep their animals there: no treatment, and no pruning that a plan asked for", () => {
+    const putBack = { ...examples.mechanical, way: "prune", percent: 30, cuttings: "putBack" } as Act;
+    expect(eventsOfAct(putBack, on("thrips"), 0)).toEqual([]);
+    expect([treats(putBack, "thrips"), workIn(putBack)]).toEqual([false, null]);
+    expect(workIn({ ...putBack, cuttings: "potted" } as Act)).toBe("prune");
+  });
+
+  it("alcohol poured on a bared neck meets those at the neck alone, for five minutes, and is rinsed off", () => {
+    const poured = { ...examples.contact, mix: "alcoholFull", technique: "neckPour", spots: ["neck"] } as Act;
+    const { cover } = treatment(poured, on("mealybug", "tubercledCactus"));
+    const neck = shareOn("tubercledCactus", "mealybug", ["neck"]);
+    expect(cover!.foliage).toEqual(neck);
+    expect(timersAfter(poured).slice(0, 2)).toMatchObject([
+      { what: "contact", minutes: 5 },
+      { what: "rinse", optional: false },
+    ]);
+    // Roots that were soaked in it keep their mealybugs (trade): they sit in the mix, where it does not act.
+    const soaked = { ...poured, technique: "rootSoak", spots: ["roots"] } as Act;
+    expect(treats(soaked, "rootMealybug")).toBe(false);
   });
 
   it("unpotted and washed, .9 of root mealybugs go, and of mealybugs those below and at the neck", () => {

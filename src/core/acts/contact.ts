@@ -190,7 +190,7 @@ export const contact = actKind({
 
 /** Whether a technique wets more than the animals it is put on. */
 function wets(technique: TechniqueId): boolean {
-  return technique !== "dab" && technique !== "wipe";
+  return !(["dab", "wipe", "neckPour", "rootSoak"] as const).some((one) => one === technique);
 }
 
 /** Whoever dabs animal by animal and sees none has looked, and found nothing. */
@@ -202,12 +202,16 @@ const DARK_MINUTES = 24 * 60;
 // Rinse off soap and oil after an hour, or leave them: both schools (common practice, no source).
 const rinse: TimerProposal = { what: "rinse", minutes: 60, optional: true };
 
+/** Poured on the neck it acts for some minutes and is rinsed off (common practice, no source). */
+const ON_THE_NECK: TimerProposal = { what: "contact", minutes: 5, optional: false };
+
 /** 24 hours out of all light after alcohol that was sprayed; a fan after what wets the plant; a rinse in one school. */
 function timersOf({ mix, technique }: Contact): readonly TimerProposal[] {
   const remedies = remediesIn(mix);
   const dark: TimerProposal = { what: "dark", minutes: DARK_MINUTES, optional: !wets(technique) };
   const rinsed = remedies.some((remedy) => remedy === "soap" || remedy === "oil");
   return [
+    ...(technique === "neckPour" ? [ON_THE_NECK, { ...rinse, minutes: ON_THE_NECK.minutes, optional: false }] : []),
     ...(remedies.includes("alcohol") ? [dark] : []),
     ...(wets(technique) && cautionsOfMix(mix).includes("dryCrown") ? [fan] : []),
     ...(wets(technique) && rinsed ? [rinse] : []),

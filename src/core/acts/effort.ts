@@ -8,6 +8,8 @@ const minutesAt12cm: Record<TechniqueId, number> = {
   sprayAndSwab: 15,
   hastySpray: 2,
   dunk: 8,
+  neckPour: 10,
+  rootSoak: 20,
 };
 
 /** How much of the plant a technique wets, against all of it (HOUSE): a dab wets only the animals. */
@@ -18,6 +20,8 @@ export const wetted: Record<TechniqueId, number> = {
   sprayAndSwab: 1,
   hastySpray: 0.7,
   dunk: 1,
+  neckPour: 0.2,
+  rootSoak: 0.5,
 };
 
 /**

@@ -56,6 +56,10 @@ const cautions: Readonly<Record<MechanicalWay, readonly CautionId[]>> = {
 
 const always = (chance: number): KillRange => ({ low: chance, likely: chance, high: chance });
 
+/** What becomes of what is cut off: binned, stuck back into the pot it came from, or potted by itself. */
+export const cuttingsIds = ["binned", "putBack", "potted"] as const;
+export type Cuttings = (typeof cuttingsIds)[number];
+
 const shape = z
   .object({
     kind: z.literal("mechanical"),
@@ -64,6 +68,8 @@ const shape = z
     tool: orNothing(z.enum(toolIds)),
     /** The share of the plant that was cut off, per cent; null unless pruned. */
     percent: orNothing(decimal(1, 90)),
+    /** What became of what was cut off; binned where nobody said, null unless pruned. */
+    cuttings: orNothing(z.enum(cuttingsIds)).optional(),
     spots: z.array(z.enum(spotIds)).min(1).max(spotIds.length),
     /** Whether any live animal was seen where the eye guided the hand; null where nobody said, or it did not. */
     seen: orNothing(z.enum(seenIds)).optional(),
@@ -109,7 +115,7 @@ export const mechanical = actKind({
   shape,
   doneTo: ["plant"],
   events: eventsOf,
-  treats: (act, pest) => cleanLookIn(act) === null && livesIn(pest, takesFrom[act.way]),
+  treats: (act, pest) => cleanLookIn(act) === null && !isPutBack(act) && livesIn(pest, takesFrom[act.way]),
   cleanLook: cleanLookIn,
   touches: ({ way, mix }) => ({
     ...touchesNothing,
@@ -120,7 +126,7 @@ export const mechanical = actKind({
   }),
   products: () => [],
   poured: () => null,
-  work: ({ way }) => workOf[way] ?? null,
+  work: (act) => (isPutBack(act) ? null : (workOf[act.way] ?? null)),
   cautions: ({ way }) => cautions[way],
   costs: ({ way }, potCm) => ({ minutes: Math.max(1, Math.round((minutesAt12cm[way] * potCm) / 12)), volumeMl: 0 }),
   timers: ({ way }) => (way === "shower" || way === "unpot" ? [fan] : []),
@@ -159,8 +165,11 @@ function cleanLookIn({ way, tool, spots, seen }: Mechanical): Search | null {
   return guidedByEye(way) && seen === "none" && tool ? { tool, spots } : null;
 }
 
+/** What is stuck back into the same pot keeps its animals there: nothing was taken from the plant. */
+const isPutBack = ({ way, cuttings }: Mechanical) => way === "prune" && cuttings === "putBack";
+
 function eventsOf(act: Mechanical, target: Target, atDays: number): readonly ActEvent[] {
-  if (cleanLookIn(act)) return [];
+  if (cleanLookIn(act) || isPutBack(act)) return [];
   const { way, tool, percent, spots, mix } = act;
   const { pest, weights, form } = target;
   const there = shareOn(form, weights, spots);

@@ -1,7 +1,7 @@
 import type { ActKindId } from "@/core/acts/acts";
 import { cleanedIds, cleanerIds } from "@/core/acts/clean";
 import { dustedOn } from "@/core/acts/dust";
-import { guidedByEye, mechanicalWays, type MechanicalWay } from "@/core/acts/mechanical";
+import { cuttingsIds, guidedByEye, mechanicalWays, type MechanicalWay } from "@/core/acts/mechanical";
 import { drenchVolume, wetnessIds } from "@/core/acts/drench";
 import { toolIds } from "@/core/model/inspection/tools";
 import { mixes, mixIds, type MixId } from "@/core/knowledge/mixes/mixes";
@@ -21,6 +21,7 @@ import {
   cleanedNames,
   cleanerNames,
   cultureNames,
+  cuttingsNames,
   dustedNames,
   mechanicalNames,
   predatorNames,
@@ -161,6 +162,15 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       label: "How much of the plant you cut off, %",
       as: "number",
       begin: () => "",
+      when: (draft) => draft.way === "prune",
+    },
+    {
+      name: "cuttings",
+      label: "What became of the cuttings",
+      hint: "Cuttings put back into the same pot bring their pests back with them: that counts as no treatment.",
+      as: "choice",
+      options: () => named(cuttingsIds, cuttingsNames),
+      begin: () => "binned",
       when: (draft) => draft.way === "prune",
     },
     {

@@ -4,7 +4,7 @@ import { assertNever } from "@/core/shared/assertNever";
 import type { Act, ActKindId } from "@/core/acts/acts";
 import type { CleanedId, CleanerId } from "@/core/acts/clean";
 import type { WetnessId } from "@/core/acts/drench";
-import type { MechanicalWay } from "@/core/acts/mechanical";
+import type { Cuttings, MechanicalWay } from "@/core/acts/mechanical";
 import type { WorkId } from "@/core/acts/workIds";
 import type { PlannedDose } from "@/core/record/facts/kinds/programme";
 import type { CultureId, PredatorId, SystemicId } from "@/core/knowledge/remedies/lasting";
@@ -25,6 +25,12 @@ export const actKindNames: Record<ActKindId, string> = {
   dust: "Dust with mineral powder",
   culture: "Change how it is grown, against gnats",
   clean: "Clean around it: shelf, saucers, tent, pot, tools",
+};
+
+export const cuttingsNames: Record<Cuttings, string> = {
+  binned: "Binned",
+  putBack: "Put back into the same pot",
+  potted: "Potted by themselves",
 };
 
 export const mechanicalNames: Record<MechanicalWay, string> = {
@@ -160,6 +166,7 @@ export function tellAct(act: Act, units: Units = "metric"): readonly [what: stri
       return [
         mechanicalNames[act.way],
         share,
+        act.cuttings && act.cuttings !== "binned" ? `cuttings: ${cuttingsNames[act.cuttings].toLowerCase()}` : "",
         act.tool ? toolNames[act.tool] : "",
         act.seen === "none" ? "none seen: a clean look" : "",
         roots,

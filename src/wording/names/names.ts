@@ -118,6 +118,8 @@ export const techniqueNames: Record<TechniqueId, string> = {
   sprayAndSwab: "Spray, then swab every joint",
   hastySpray: "Quick spray",
   dunk: "Dunk the plant",
+  neckPour: "Pour on the bared neck, unpotted, and rinse",
+  rootSoak: "Soak the roots",
 };
 
 export const approachNames: Record<ApproachId, string> = {

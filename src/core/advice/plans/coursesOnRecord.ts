@@ -27,7 +27,9 @@ export function coursesOn(acts: readonly ActDone[], today: Day, bottles: readonl
       smallestIntervalDays: own.smallestIntervalDays ?? limitsOf(course).smallestIntervalDays,
       mostTimes: own.mostTimes ?? limitsOf(course).mostTimes,
     };
-    const days = standing(acts).flatMap(({ act, day }) => (countsAs(act).includes(course) && day <= today ? [day] : []));
+    const days = standing(acts).flatMap(({ act, day }) =>
+      countsAs(act).includes(course) && day <= today ? [day] : [],
+    );
     const within = own.mostTimes === null ? withinDays(course) : SEASON_DAYS;
     if (within !== null) {
       const counted = days.filter((one) => addDays(one, within) > today);

@@ -42,8 +42,10 @@ export interface SessionPlant {
   }[];
 }
 
+/** What is done animal by animal, or on a plant out of its pot. */
+const byOne = ["dab", "neckPour", "rootSoak"] as const satisfies readonly TechniqueId[];
 /** How a remedy is put on a group: whoever dabs sees plant by plant what there is, and writes it down there. */
-export type GroupTechnique = Exclude<TechniqueId, "dab">;
+export type GroupTechnique = Exclude<TechniqueId, (typeof byOne)[number]>;
 
 /** What is done to all of them: a remedy, in one mix or in the one that each bears; or a work of the hands. */
 export type SessionDoes =
@@ -132,7 +134,7 @@ export function lookLine({ plantId, bearer }: Pick<SessionPlant, "plantId" | "be
  * and an unpotted one goes into a pot of its own. @example isForGroup({ remedy: "alcohol", technique: "dab" }) // false
  */
 export function isForGroup(dose: { readonly work: WorkId } | { readonly technique: TechniqueId }): boolean {
-  return "work" in dose ? groupWorks.some((one) => one === dose.work) : dose.technique !== "dab";
+  return "work" in dose ? groupWorks.some((one) => one === dose.work) : !byOne.some((one) => one === dose.technique);
 }
 
 /** Whether an act is what a step asks for: the same remedy, however it is put on, or the same work. */
@@ -235,7 +237,7 @@ function actOf(bearer: TreatedPlant, does: SessionDoes): Act {
 
 /** The techniques that a remedy takes on a group. @example groupTechniques("alcohol").includes("spray") // true */
 export function groupTechniques(remedy: RemedyId): readonly GroupTechnique[] {
-  return remedyOf(remedy).techniques.filter((technique): technique is GroupTechnique => technique !== "dab");
+  return remedyOf(remedy).techniques.filter((one): one is GroupTechnique => !byOne.some((each) => each === one));
 }
 
 /** So much bath a bucket holds that pots are soaked in, mL, and so wide a row of pots fits into it, cm (HOUSE). */

@@ -34,7 +34,9 @@ export function actObjections(act: Act, bearer: TreatedPlant): readonly Objectio
 /** What roots do not bear: alcohol, water on a mix that is wet already, and water while the plant rests dry. */
 function atTheRoots(act: Act, { sensitivities, resting }: TreatedPlant): readonly Objection["code"][] {
   if (act.kind === "contact")
-    return remediesIn(act.mix).includes("alcohol") && act.spots.includes("roots") ? ["alcoholOnRoots"] : [];
+    return remediesIn(act.mix).includes("alcohol") && act.spots.includes("roots") && act.technique !== "rootSoak"
+      ? ["alcoholOnRoots"]
+      : [];
   if (act.kind !== "drench") return [];
   const rests = restsDry({ resting, sensitivities });
   return [...(act.before === "sodden" ? ["wetAlready" as const] : []), ...(rests ? ["dryRest" as const] : [])];

@@ -56,6 +56,7 @@ export const toldInOrder = [
   ["sunAndHeat", "place"],
   ["dunkWillNotDry", "plant"],
   ["wetInRest", "plant"],
+  ["mistFirst", "plant"],
   ["wetCrown", "plant"],
   ["velvetTest", "plant"],
   ["unknownKind", "plant"],

@@ -78,7 +78,7 @@ describe("what speaks against a mix", () => {
   it.each([
     ["2 % oil on a moth orchid", against(bearer("Phalaenopsis"), "oil2", "wipe")],
     ["neat alcohol on a tough succulent", against(bearer("Gasteria"), "alcoholFull", "dab")],
-    ["a resting cactus that is dabbed", against(bearer("Astrophytum", {}, [], WINTER), "alcoholFull", "dab")],
+    ["a cactus in growth that is dabbed", against(bearer("Astrophytum"), "alcoholFull", "dab")],
     ["flecks of a bishop's cap, which are hairs and no wax", against(bearer("Astrophytum"), "oil2", "spray")],
   ])("nothing against %s", (_why, objected) => {
     expect(objected).toEqual([]);
@@ -91,6 +91,15 @@ describe("what speaks against a mix", () => {
     expect(against(scorched, "alcoholQuarter", "spray")).toContain("refuse reactedBefore");
     expect(against(scorched, "soapMild", "spray")).toContain("refuse reactedBefore");
     expect(against(scorched, "neemUsual", "spray")).not.toContain("refuse reactedBefore");
+  });
+
+  it("alcohol is kept from roots it would be soaked into, and a cactus that rests dry is misted before", () => {
+    expect(against(bearer("Hoya"), "alcoholHalf", "rootSoak")).toContain("refuse alcoholOnRoots");
+    const resting = bearer("Mammillaria", {}, [], WINTER);
+    expect(against(resting, "alcoholFull", "dab")).toContain("warn mistFirst");
+    expect(against(bearer("Astrophytum", {}, [], WINTER), "alcoholFull", "dab")).toEqual(["warn mistFirst"]);
+    expect(against(resting, "soapMild", "dab")).not.toContain("warn mistFirst");
+    expect(against(bearer("Mammillaria"), "alcoholFull", "dab")).not.toContain("warn mistFirst");
   });
 
   it("puts refusals first, whatever the plant", () => {

@@ -28,6 +28,7 @@ export interface Objection {
     | "thinLeaves"
     | "wetInRest"
     | "wetCrown"
+    | "mistFirst"
     | "dunkInRest"
     | "dunkWillNotDry"
     | "bigToDunk"
@@ -95,7 +96,9 @@ export function objections(plant: TreatedPlant, mix: MixId, technique: Technique
   refuse(reactedTo(plant, mix, technique), "reactedBefore");
   refuse(oily && burntLately(plant), "burntLately");
 
+  refuse(remedy === "alcohol" && technique === "rootSoak", "alcoholOnRoots");
   const rests = has("winterDry") && plant.resting;
+  warn(remedy === "alcohol" && rests, "mistFirst");
   refuse(technique === "dunk" && rests, "dunkInRest");
   refuse(technique === "dunk" && !rests && has("crownRot"), "dunkWillNotDry");
   warn(technique === "dunk" && !rests && !has("crownRot") && leafless.includes(plant.form), "dunkWillNotDry");

@@ -226,7 +226,12 @@ export function pour(
 }
 
 /** Each part's share of a can. What two of them ask for, as the soap of a neem mix and of a soap wash, goes in once: as much as the stronger asks. */
-function pourTogether({ parts, keepsHours }: Can, total: Millilitres, bottle: number, perLitreMl: number | null): Pouring {
+function pourTogether(
+  { parts, keepsHours }: Can,
+  total: Millilitres,
+  bottle: number,
+  perLitreMl: number | null,
+): Pouring {
   const added = new Map<IngredientId, number>();
   let water: IngredientId = "water";
   for (const [i, part] of parts.entries()) {

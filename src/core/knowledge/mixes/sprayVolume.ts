@@ -9,6 +9,8 @@ const perCentimetreMl: Record<TechniqueId, number> = {
   sprayAndSwab: 6,
   hastySpray: 3,
   dunk: 150,
+  neckPour: 5,
+  rootSoak: 40,
 };
 
 /**

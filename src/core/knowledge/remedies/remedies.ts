@@ -1,7 +1,7 @@
 import { expm1, ln1p } from "../../shared/exponential";
 import { phaseOf, type Habitat, type LifeStage, type PestId, type Phase } from "../pests/pests";
 import { spotsOf, type GrowthFormId } from "../plants/growthForms";
-import type { SpotId } from "../plants/spots";
+import { spotIds, type SpotId } from "../plants/spots";
 
 /** Chance that an animal that was hit dies: what careful estimates call low, likely and high. */
 export interface KillRange {
@@ -57,6 +57,9 @@ export const techniques = {
   hastySpray: { reach: [0.75, 0.25, 0], never: ["roots", "pot"] },
   // The leaves are dunked with the mix covered.
   dunk: { reach: [0.98, 0.85, 0.45], never: ["neck", "mixTop", "roots", "pot"] },
+  // The plant is out of its pot, its neck bared; what was poured is rinsed off after minutes.
+  neckPour: { reach: [0.95, 0.85, 0.6], never: spotIds.filter((spot) => spot !== "neck") },
+  rootSoak: { reach: [0.9, 0.9, 0.9], never: spotIds.filter((spot) => spot !== "roots") },
 } as const satisfies Record<string, Technique>;
 export type TechniqueId = keyof typeof techniques;
 export const techniqueIds = Object.keys(techniques) as [TechniqueId, ...TechniqueId[]];
@@ -130,7 +133,7 @@ export const remedies = {
     kill: killing([0.3, 0.6, 0.8], [0.9, 0.97, 0.99], [0.85, 0.93, 0.98]),
     group: null,
     actsIn: ["foliage"],
-    techniques: ["dab", "sprayAndSwab", "wipe", "spray", "hastySpray"],
+    techniques: ["dab", "sprayAndSwab", "wipe", "spray", "hastySpray", "neckPour", "rootSoak"],
     smallestIntervalDays: 3,
     mostTimes: 12,
     smell: "sharp",

@@ -25,6 +25,7 @@ export const places = [
   { key: "shedBench", name: "Boat-shed bench", kind: "shelf", parent: "shed", celsius: 9 },
   { key: "bath", name: "Bathroom", kind: "room", parent: null, celsius: 22 },
   { key: "bathSill", name: "Bathroom sill", kind: "shelf", parent: "bath", celsius: 22 },
+  { key: "terrace", name: "Gallery terrace", kind: "outdoors", parent: null, celsius: 13 },
   { key: "pantry", name: "Oil pantry", kind: "isolation", parent: null, celsius: 20, roomFor: 6 },
   { key: "loft", name: "Net loft", kind: "isolation", parent: null, celsius: 19, roomFor: 4 },
 ] as const;
@@ -51,7 +52,7 @@ const harbour = "Harbour market stall";
 const club = "Cactus club swap";
 const glass = "The glasshouse on the hill";
 
-/** 47 plants that were there from the beginning of the record; the arrival follows in the history. */
+/** 51 plants that were there from the beginning of the record; the arrival follows in the history. */
 export const plants: readonly PlantRow[] = [
   ["L01", "Wax flower, pale", "Hoya", "ledgeEast", 14, harbour],
   ["L02", "Wax flower, heart-leaved", "Hoya", "ledgeEast", 12, harbour],
@@ -100,6 +101,10 @@ export const plants: readonly PlantRow[] = [
   ["B03", "Moth orchid, white", "Phalaenopsis", "bathSill", 12, glass, { inFlower: true }],
   ["B04", "Moth orchid, spotted", "Phalaenopsis", "bathSill", 12, glass],
   ["B05", "Urn plant", "Aechmea", "bathSill", 15, glass],
+  ["T01", "Bay tree", "Laurus", "terrace", 28, "Left by the last tenant"],
+  ["T02", "Olive", "Olea", "terrace", 30, harbour],
+  ["T03", "Fuchsia, hanging", "Fuchsia", "terrace", 20, harbour],
+  ["T04", "Oleander, white", "Nerium", "terrace", 26, glass],
 ];
 
 /** How often a weekly round left a plant out: one of so many, in a fixed pattern. */

@@ -24,6 +24,7 @@ import { setApart } from "../src/operations/plants/commands/setApart";
 import { dayIn, instantOf } from "../src/zones";
 import { bottles, drips, places, plants, settings, SKIPS } from "./collection";
 import { loadAir, loadGnats } from "./rooms";
+import { loadYear, longThere, movedMeanwhile, YEAR_AGO } from "./year";
 import { arrival, happenings, roundSpots, type Happening } from "./history";
 
 /** The same name gives the same id at every load, so that the demo is the same collection wherever it is loaded. */
@@ -88,7 +89,7 @@ async function load(sequelize: Sequelize, now: Date, transaction: Transaction) {
     bottles: cupboard(dayIn(now, settings.timeZone)),
   };
   const context: Context = { sequelize, collection, actor: ACTOR, role: "owner", now };
-  const first = at(context, WEEKS * 7 + 1, "10:00");
+  const first = at(context, YEAR_AGO, "10:00");
   await collections.add({ sequelize, transaction }, collection, first.now);
   return inBatch(context, transaction, live);
 }
@@ -108,9 +109,15 @@ function cupboard(day: Day): Bottle[] {
 
 /** Ten weeks in the Lamp House, one after the other. */
 async function live(context: Context) {
-  await addEverything(at(context, WEEKS * 7 + 1, "10:00"));
-  let looks = 0;
-  for (let ago = WEEKS * 7; ago >= 0; ago--) {
+  await addPlaces(at(context, YEAR_AGO, "10:00"));
+  await addThem(at(context, YEAR_AGO, "11:00"), (code) => longThere.has(code));
+  const before = await loadYear({
+    at: (ago, time) => at(context, ago, time),
+    ...{ idOf, formOf: (code) => formOf(rowOf(code)[2]), placeOf: (code) => rowOf(code)[3] },
+  });
+  let looks = before.looks;
+  for (let ago = WEEKS * 7 + 1; ago >= 0; ago--) {
+    if (ago === WEEKS * 7 + 1) await addTheOthers(at(context, ago, "10:00"));
     if (ago % 7 === LAST_ROUND_AGO && ago < WEEKS * 7) looks += await walkRound(at(context, ago, "18:00"), ago);
     for (const [index, happening] of happenings.entries()) {
       if (happening.ago !== ago) continue;
@@ -122,7 +129,7 @@ async function live(context: Context) {
   await loadGnats((ago) => at(context, ago, "19:00"), idOf);
   await loadAir(context, idOf);
   const cases = new Set(happenings.flatMap((h) => (h.deed === "find" ? [h.plant + h.pest] : []))).size;
-  return { plants: plants.length + 1, looks, cases };
+  return { plants: plants.length + 1, looks, cases: cases + before.cases };
 }
 
 /** The context `ago` days back at a wall time; today's deeds that would lie ahead happen now. */
@@ -131,7 +138,9 @@ function at(context: Context, ago: number, time: string): Context {
   return { ...context, now: then < context.now ? then : context.now };
 }
 
-async function addEverything(context: Context): Promise<void> {
+const rowOf = (code: string) => plants.find(([one]) => one === code)!;
+
+async function addPlaces(context: Context): Promise<void> {
   for (const { key, parent, ...place } of places) {
     const ids = { id: idOf("place", key), readingId: idOf("reading", key), parentId: parent && idOf("place", parent) };
     expectOk(await addPlace(context, { ...place, ...ids }));
@@ -140,10 +149,26 @@ async function addEverything(context: Context): Promise<void> {
     const name = places.find(({ key }) => key === above)!.name;
     expectOk(await editPlace(context, { placeId: idOf("place", above), name, dripsOn: idOf("place", below) }));
   }
+}
+
+async function addThem(context: Context, which: (code: string) => boolean): Promise<void> {
   for (const [index, [code, name, genus, place, potCm, seller, extra]] of plants.entries()) {
+    if (!which(code)) continue;
     const inFlower = extra?.inFlower ?? false;
     // They stand in the order of the table.
     await add(context, { code, name, genus, potCm, seller, place, slot: index, inFlower, acquiredOn: null });
+  }
+}
+
+/** The rest comes, and those that were there step back into their rows. */
+async function addTheOthers(context: Context): Promise<void> {
+  await addThem(context, (code) => !longThere.has(code));
+  for (const [index, [code, , , place]] of plants.entries()) {
+    const [before, , , beside] = plants[index - 1] ?? [];
+    if (!movedMeanwhile.has(code)) continue;
+    const after = before !== undefined && beside === place ? idOf("plant", before) : ("first" as const);
+    const moved = { id: idOf("row", code), plantId: idOf("plant", code), placeId: idOf("place", place) };
+    expectOk(await movePlant(context, { ...moved, after, at: context.now }));
   }
 }
 

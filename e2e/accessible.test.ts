@@ -114,7 +114,7 @@ describe("by day on a laptop, and at night on a phone", () => {
   it("a walk: a plant, why it is skipped, naming, a find, what follows, the border, the sheet and its entry", async () => {
     const { page } = app;
     await page.open("/walk");
-    await page.press("Everything: 47");
+    await page.press("Everything: 51");
     await page.press("Start");
     await page.sees("Nothing found, next");
     const address = new URL(await page.driver.getCurrentUrl()).pathname;

@@ -147,7 +147,7 @@ describe("naming what is on a plant", () => {
 
   it("what was pressed on a plant is still there after a look at its signs", async () => {
     await page.open("/walk");
-    await page.press("Everything: 47");
+    await page.press("Everything: 51");
     await page.press("Start");
     await page.press("Old marks only");
     await page.press("Found something");
@@ -194,7 +194,7 @@ describe("naming what is on a plant", () => {
 
   it("keys on a laptop: places, the far side, next, skip, undo, found", async () => {
     await page.open("/walk");
-    await page.press("Everything: 47");
+    await page.press("Everything: 51");
     await page.press("Start");
     await page.sees("Nothing found, next");
     const keys = (...all: string[]) =>
@@ -212,11 +212,11 @@ describe("naming what is on a plant", () => {
       await page.driver.executeScript("return document.querySelector('.far-side').getAttribute('aria-pressed')"),
     ).toBe("false");
     await keys("n");
-    await page.sees("1 of 47");
+    await page.sees("1 of 51");
     await keys("x");
     await page.sees("Out of reach");
     await keys("u");
-    await page.sees("0 of 47");
+    await page.sees("0 of 51");
     await keys("f");
     await page.sees("What is on");
   });

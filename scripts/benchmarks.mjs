@@ -1,36 +1,50 @@
-// `npm run bench`: prints how fast it is here. Nothing of the keeper's is touched: databases are its own and go again.
+// `npm run bench`: prints how fast it is here; `npm run bench -- pages walk` that of some. Nothing of the keeper's is touched: databases are its own and go again.
 import { bin, checkNode, ensureBrowser, ensureNodePackages, root } from "./lib/packages.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
-import { atEnd, finish, main, run } from "./lib/process.mjs";
+import { atEnd, finish, main, run, Stop } from "./lib/process.mjs";
 import { ensureBuild } from "./lib/build.mjs";
+
+/** What is measured, in this order, and how it is run. A model against animals played one by one goes as often as it takes to see a small difference.
+ * @type {Record<string, { tsx: string } | { full: string }>} */
+const BENCHMARKS = {
+  engine: { tsx: "engine" },
+  truth: { tsx: "calibration" },
+  played: { full: "simulation" },
+  cards: { tsx: "cards" },
+  rooms: { tsx: "rooms" },
+  carriage: { tsx: "carriage" },
+  pages: { tsx: "pages" },
+  walk: { tsx: "walk" },
+  drag: { tsx: "drag" },
+};
 
 main(async () => {
   checkNode();
+  const asked = process.argv.slice(2);
+  const unknown = asked.find((name) => !Object.hasOwn(BENCHMARKS, name));
+  if (unknown) throw new Stop(`No benchmark is called ${unknown}; there are ${Object.keys(BENCHMARKS).join(", ")}.`);
+  const chosen = asked.length > 0 ? asked : Object.keys(BENCHMARKS);
   await ensureNodePackages();
   await ensureBuild();
+  if (chosen.includes("walk") || chosen.includes("drag")) await ensureBrowser();
   const database = await startPostgres("benchmarks");
   atEnd(database.stop);
   const env = { ...process.env, DATABASE_URL: database.url };
-  const tsx = ["--expose-gc", "--import", "tsx"];
-  const engine = await run(process.execPath, [...tsx, "scripts/benchmarks/engine.ts"], { cwd: root, show: true });
-  const truth = await run(process.execPath, [...tsx, "scripts/benchmarks/calibration.ts"], { cwd: root, show: true });
-  // The model against animals played one by one, as often as it takes to see a small difference.
-  const played = await run(bin("vitest"), ["run", "--project", "unit", "simulation"], {
-    cwd: root,
-    env: { ...env, WARY_SIMULATIONS: "full" },
-    show: true,
-  });
-  const cards = await run(process.execPath, [...tsx, "scripts/benchmarks/cards.ts"], { cwd: root, show: true });
-  const rooms = await run(process.execPath, [...tsx, "scripts/benchmarks/rooms.ts"], { cwd: root, show: true });
-  const carriage = await run(process.execPath, [...tsx, "scripts/benchmarks/carriage.ts"], {
-    cwd: root,
-    env,
-    show: true,
-  });
-  const pages = await run(process.execPath, [...tsx, "scripts/benchmarks/pages.ts"], { cwd: root, env, show: true });
-  await ensureBrowser();
-  const walk = await run(process.execPath, [...tsx, "scripts/benchmarks/walk.ts"], { cwd: root, env, show: true });
-  const drag = await run(process.execPath, [...tsx, "scripts/benchmarks/drag.ts"], { cwd: root, env, show: true });
-  const all = [engine, truth, played, cards, rooms, carriage, pages, walk, drag];
-  await finish(all.find(({ code }) => code !== 0)?.code ?? 0);
+  let failed = 0;
+  for (const name of chosen) {
+    const how = BENCHMARKS[name];
+    const { code } = await ("full" in how
+      ? run(bin("vitest"), ["run", "--project", "unit", how.full], {
+          cwd: root,
+          env: { ...env, WARY_SIMULATIONS: "full" },
+          show: true,
+        })
+      : run(process.execPath, ["--expose-gc", "--import", "tsx", `scripts/benchmarks/${how.tsx}.ts`], {
+          cwd: root,
+          env,
+          show: true,
+        }));
+    failed ||= code;
+  }
+  await finish(failed);
 });

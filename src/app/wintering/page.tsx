@@ -190,7 +190,7 @@ function Running({
               <ol className="list-unstyled mb-0">
                 {batches.map(({ day: on, plantIds, minutes, drying }) => (
                   <li key={on}>
-                    {dayInWords(on)}: {plantIds.length} plants, {hoursInWords(minutes)} of work, {drying} drying
+                    {dayInWords(on)}: {plantsInWords(plantIds.length)}, {hoursInWords(minutes)} of work, {drying} drying
                   </li>
                 ))}
               </ol>

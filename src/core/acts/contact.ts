@@ -129,7 +129,7 @@ const shape = z.object({
   seen: orNothing(z.enum(seenIds)).optional(),
 });
 
-type Contact = z.output<typeof shape>;
+export type Contact = z.output<typeof shape>;
 
 /** What was put on and how strong, from an act. */
 export function applicationOf({

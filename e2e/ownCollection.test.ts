@@ -162,7 +162,7 @@ describe("a collection of one's own", () => {
     await page.open("/begin");
     await page.press("Reset the demo");
     await page.press("Reset it");
-    await page.sees("Recording ten weeks");
+    await page.sees("Recording a year");
     await page.arrives(/^\/today$/);
     await page.sees("The Lamp House");
     expect(await looks()).toBe(before);

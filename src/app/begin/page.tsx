@@ -51,7 +51,7 @@ export default async function BeginPage() {
         <div className="col-lg-6" id="demo">
           {begins && (
             <Panel title="Try the demo">
-              <p>A lighthouse full of plants and ten weeks of records, all made up. Do with it what you like.</p>
+              <p>A lighthouse full of plants and a year of records, all made up. Do with it what you like.</p>
               <Demo isThere={demo !== undefined} isShown={demo?.id === shownId} />
             </Panel>
           )}

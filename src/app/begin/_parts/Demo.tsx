@@ -36,7 +36,7 @@ export function Demo({ isThere, isShown }: { isThere: boolean; isShown: boolean 
       {trouble && <Alert variant="danger">{trouble}</Alert>}
       {lasts && (
         <p role="status" className="mb-2">
-          Recording ten weeks; this takes a few seconds.
+          Recording a year; this takes a few seconds.
         </p>
       )}
       <div className="d-flex flex-wrap gap-2">

@@ -27,6 +27,8 @@ export interface LooksAfter {
 export const FEWEST_LOOKS = 2;
 export const MOST_LOOKS = 8;
 const WEEK = 7;
+/** Looks after a plan that cannot be scored: so many days after its last treatment (common practice). */
+export const looksAfterUnscored = [WEEK, 2 * WEEK] as const;
 /** What lives at the roots shows when the pot is off only, and nobody knocks one off every week. */
 const ROOTS_EVERY_DAYS = 28;
 

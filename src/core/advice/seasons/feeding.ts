@@ -1,3 +1,4 @@
+import type { MechanicalWay } from "../../acts/mechanical";
 import { airOf } from "../../climate/vapour";
 import type { PestId } from "../../knowledge/pests/pests";
 import { developmentRateAt } from "./developmentRate";
@@ -21,6 +22,12 @@ export interface PlaceRecord {
   /** Gnats that cards caught in the last two weeks; null where none hang. */
   readonly gnats: number | null;
 }
+
+/** What is asked of so many days back: the air and the cards lately, feeding within two months, finds within a year. */
+export const fedWithin = { lately: 14, fed: 60, found: 365 } as const;
+/** What takes dust off leaves, and what takes litter away. */
+export const takesDust = ["dustOff", "shower", "wipe"] as const satisfies readonly MechanicalWay[];
+export const takesLitter = ["litter", "unpot"] as const satisfies readonly MechanicalWay[];
 
 /** Something that feeds the trouble at a place, with what on record says so. */
 export type Feeds =

@@ -6,9 +6,12 @@ import { sensitivities } from "../../knowledge/plants/sensitivities";
 import { objections } from "../tolerance/suitability";
 import type { TreatedPlant } from "../tolerance/treatedPlant";
 import {
+  leftWhenReady,
+  makesReady,
   moveBefore,
   nextInside,
   winterDeeds,
+  winterPut,
   winterBegin,
   winterStepIds,
   winterSteps,
@@ -17,6 +20,8 @@ import {
 
 const came = day("2026-10-10");
 const on = (n: number) => addDays(came, n);
+
+const shy = (bearer: TreatedPlant): TreatedPlant => ({ ...bearer, sensitivities: ["oilShy", "soapShy"] });
 
 const plant: fc.Arbitrary<WinterPlant> = fc
   .record({
@@ -44,6 +49,20 @@ describe("the way in for winter, whatever the plant", () => {
         if (steps.includes("sponge"))
           expect(steps.some((step) => ["rinse", "soak", "spray"].includes(step))).toBe(false);
         if (one.inCase || one.bearer.sensitivities.includes("sickly")) expect(steps).not.toContain("soak");
+      }),
+    );
+  });
+
+  it("it is ready once what its kind bears is on it, and brings in no more than what is rinsed alone", () => {
+    fc.assert(
+      fc.property(plant, (one) => {
+        const deeds = winterDeeds(one).flatMap(({ act }) => (act ? [act] : []));
+        // What can neither be sprayed nor stood under a hose is never made ready by what is planned; it is asked for again.
+        const carried = winterSteps(one).includes("rinse") || winterPut(one) !== null;
+        expect(deeds.some((act) => makesReady(act, one))).toBe(carried);
+        const left = leftWhenReady(one);
+        expect(left).toBeGreaterThan(0);
+        expect(left).toBeLessThanOrEqual(leftWhenReady({ ...one, bearer: shy(one.bearer) }));
       }),
     );
   });

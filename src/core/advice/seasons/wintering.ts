@@ -1,4 +1,4 @@
-import type { Act } from "../../acts/acts";
+import { workIn, type Act } from "../../acts/acts";
 import { workOf } from "../../acts/works";
 import { drenchVolume } from "../../acts/drench";
 import { addDays, daysBetween, type Day } from "../../shared/days";
@@ -9,6 +9,7 @@ import type { TreatedPlant } from "../tolerance/treatedPlant";
 import { spotsFor, type TechniqueId } from "../../knowledge/remedies/remedies";
 import { volumeFor } from "../../knowledge/mixes/sprayVolume";
 import type { MixId } from "../../knowledge/mixes/mixes";
+import { leftAfter } from "./roundEffect";
 import type { WinterRemedy } from "../../knowledge/routines/winterRemedies";
 
 /** What is done to a plant before it comes in, in this order (common practice). */
@@ -132,6 +133,32 @@ export function winterDeeds(plant: WinterPlant): readonly WinterDeed[] {
 /** What is put on a plant on its way in; null where it bears no mix: then it is rinsed only. */
 export function winterPut(plant: WinterPlant): Act | null {
   return winterDeeds(plant).find(({ step }) => step === "spray" || step === "sponge")?.act ?? null;
+}
+
+/** Nights so cold are offered as the coldest that plants may have outside, °C. */
+export const coldestOffered = [5, 8, 10, 12, 15] as const;
+
+/** Whether an act makes a plant ready to come in: whoever bears a mix is once it is on; the others are once they are rinsed. @example makesReady(rinse, sundew) // true */
+export function makesReady(act: Act, plant: WinterPlant): boolean {
+  return winterPut(plant) ? sprays(act) : workIn(act) === "shower";
+}
+
+/** Whether an act puts a mix on a plant, before the move or after it. */
+export const sprays = (act: Act): boolean => act.kind === "contact";
+
+/** Washed and sprayed it carries what one spray leaves, less what the rinse takes and what is seen on the way (HOUSE). */
+const RINSED_AND_SEEN = 0.6;
+/** Warmth at which what a treatment leaves is reckoned, out of doors in autumn, °C (HOUSE). */
+const AUTUMN_C = 16;
+
+/** The share of its stowaways that a plant brings in once it is ready. @example leftWhenReady(bay) // .2 */
+export function leftWhenReady(plant: WinterPlant): number {
+  const mix = winterMix(plant);
+  if (!mix) return RINSED_AND_SEEN;
+  return (
+    RINSED_AND_SEEN *
+    leftAfter({ pest: plant.prone[0] ?? "mealybug", form: plant.bearer.form, ...mix, meanC: AUTUMN_C })
+  );
 }
 
 /** Until the move what is ready is sprayed again every so many days: several sprays in the weeks before (common practice; the days HOUSE). */

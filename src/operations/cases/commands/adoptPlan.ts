@@ -12,6 +12,7 @@ import { checkCaseFile } from "@/core/record/format/read";
 import { scopeOf, today, type Context } from "../../shared/context";
 import * as facts from "@/db/stores/facts";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
+import { looksAfterUnscored } from "@/core/advice/planning/looks";
 import { lockOpenCase, pastMoment } from "../../shared/checks";
 import { fileOfCase, waysOf } from "../judgements";
 import { caseOnRecord } from "../caseOnRecord";
@@ -19,9 +20,6 @@ import { bearerOn, onPlant } from "../../plants/onPlant";
 import { checkChosen, stepsFor, type Chosen } from "../planChecks";
 import type { KeptRecord } from "../../plants/plantRecords";
 import type { Case } from "@/core/record/cases/cases";
-
-/** Looks after a plan that cannot be scored: a week and two weeks after its last treatment (common practice). */
-const LOOKS_AFTER_DAYS = [7, 14] as const;
 
 /**
  * Adopts a plan for a case: its treatments, each with its own dose, and after the last as many looks as make it sure. The plan
@@ -38,7 +36,11 @@ export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outc
     const treatments = treatmentsOf(context, deed, record);
     checkChosen(context, record, treatments);
     const last = treatments.at(-1)!.day;
-    const steps = stepsFor(context, treatments, promised?.looks ?? LOOKS_AFTER_DAYS.map((days) => addDays(last, days)));
+    const steps = stepsFor(
+      context,
+      treatments,
+      promised?.looks ?? looksAfterUnscored.map((days) => addDays(last, days)),
+    );
     const { plantId, pest } = found;
     const { pOver = null, pClean = null, sure = null } = promised ?? {};
     const of = { programme: "casePlan" as const, plantId, caseId: found.id, pest, basis: deed.basis };

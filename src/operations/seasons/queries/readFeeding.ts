@@ -6,7 +6,7 @@ import { idIn } from "@/core/shared/fields";
 import { meanOf } from "@/core/shared/mean";
 import type { PestId } from "@/core/knowledge/pests/pests";
 import { moistureOf } from "@/core/knowledge/plants/moisture";
-import { whatFeeds, type Feeds } from "@/core/advice/seasons/feeding";
+import { fedWithin, takesDust, takesLitter, whatFeeds, type Feeds } from "@/core/advice/seasons/feeding";
 import { inParallel } from "@/db/query";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
@@ -15,10 +15,6 @@ import * as plants from "@/db/stores/plants";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { measuredAt, measuredLately } from "../../climate/measured";
 import { around } from "../roomOnRecord";
-
-const LATELY_DAYS = 14;
-const FEED_DAYS = 60;
-const YEAR_DAYS = 365;
 
 /** What feeds pests at a place, by what is on record of it; empty where nothing speaks of it, or there is no such place. */
 export async function readFeeding(context: Context, asked: string): Promise<readonly Feeds[]> {
@@ -52,10 +48,13 @@ export async function readFeeding(context: Context, asked: string): Promise<read
     );
   const finds: Partial<Record<PestId, number>> = {};
   for (const look of standing(looks))
-    if (look.day > addDays(day, -YEAR_DAYS)) for (const { pest } of look.finds) finds[pest] = (finds[pest] ?? 0) + 1;
-  const onCards = standing(counts).filter(({ what, day: on }) => what === "cards" && on > addDays(day, -LATELY_DAYS));
+    if (look.day > addDays(day, -fedWithin.found))
+      for (const { pest } of look.finds) finds[pest] = (finds[pest] ?? 0) + 1;
+  const onCards = standing(counts).filter(
+    ({ what, day: on }) => what === "cards" && on > addDays(day, -fedWithin.lately),
+  );
   const temperatures = temperaturesBy(all, readings, measured)(place.id);
-  const from = addDays(day, -LATELY_DAYS + 1);
+  const from = addDays(day, 1 - fedWithin.lately);
   const source = measuredAt(all, place.id, new Set(measured.map(({ placeId }) => placeId)));
   const deficits = measured.filter((one) => one.placeId === source && one.day >= from).map((one) => one.deficitKpa);
   return whatFeeds({
@@ -64,10 +63,10 @@ export async function readFeeding(context: Context, asked: string): Promise<read
     plants: described.length,
     roomFor: place.roomFor,
     keptWet: described.filter((plant) => moistureOf({ ...plant, kept: plant.kept ?? null }) === "wet").length,
-    cleanedDays: lastOf(["dustOff", "shower", "wipe"]),
-    litterDays: lastOf(["litter", "unpot"]),
+    cleanedDays: lastOf(takesDust),
+    litterDays: lastOf(takesLitter),
     richFeeds: acts.filter(
-      ({ act, day: on }) => act.kind === "culture" && act.way === "richFeed" && on > addDays(day, -FEED_DAYS),
+      ({ act, day: on }) => act.kind === "culture" && act.way === "richFeed" && on > addDays(day, -fedWithin.fed),
     ).length,
     finds,
     gnats: onCards.length > 0 ? onCards.reduce((sum, { count }) => sum + count, 0) : null,

@@ -4,24 +4,26 @@ import { standing } from "@/core/record/facts/facts";
 import type { Chosen } from "@/core/record/facts/kinds/roomProgramme";
 import { proneTo } from "@/core/knowledge/plants/care";
 import { inBatches, withoutThose, workDaysBetween, type Batch } from "@/core/advice/seasons/batches";
-import { leftAfter } from "@/core/advice/seasons/roundEffect";
 import { ofKind, type Running } from "@/core/advice/seasons/running";
 import {
+  coldestOffered,
   driesInPlace,
+  leftWhenReady,
+  makesReady,
   moveBefore,
   nextInside,
   nextOutside,
   noSoak,
-  winterBegin,
-  winterDeeds,
-  winterMinutes,
-  winterMix,
-  winterPut,
-  winterSteps,
+  sprays,
   type NoSoak,
   type WinterDeed,
   type WinterPlant,
   type WinterStepId,
+  winterBegin,
+  winterDeeds,
+  winterMinutes,
+  winterPut,
+  winterSteps,
 } from "@/core/advice/seasons/wintering";
 import type { PlantCard } from "@/core/schedule/state/plantCard";
 import { actObjections } from "@/core/advice/tolerance/actObjections";
@@ -96,11 +98,7 @@ export interface Wintering {
   readonly roomMissing: number;
 }
 
-const COLDEST = [5, 8, 10, 12, 15] as const;
-/** Washed and sprayed it carries what one spray leaves, less what the rinse takes and what is seen on the way (HOUSE). */
-const RINSED_AND_SEEN = 0.6;
-/** Warmth at which what a treatment leaves is reckoned, out of doors in autumn, °C (HOUSE). */
-const AUTUMN_C = 16;
+/** Nights of so many days tell when it was cold a year ago. */
 const BEFORE_DAYS = 400;
 /** The weight of what has had its turn: before all others. */
 const FIRST = 1000;
@@ -131,7 +129,7 @@ export async function readWintering(context: Context): Promise<WinteringView> {
         roomFor,
         plants: listed.filter((row) => row.placeId === id).length,
       })),
-    coldNights: COLDEST.flatMap((coldestC) => {
+    coldNights: coldestOffered.flatMap((coldestC) => {
       const move = moveBefore(nights, coldestC, day);
       return move ? [{ coldestC, day: move }] : [];
     }),
@@ -163,20 +161,16 @@ export async function readWintering(context: Context): Promise<WinteringView> {
         ...{ minutes: winterMinutes(plant), p: risks.get(record.plant.id) ?? 0 },
         against: deeds.flatMap(({ act }) => (act ? actObjections(act, bearer) : [])),
       };
-      const mix = winterMix(plant);
-      const pest = plant.prone[0] ?? "mealybug";
-      const dose = mix && { pest, form: bearer.form, ...mix, meanC: AUTUMN_C };
-      return { line, plant, left: RINSED_AND_SEEN * (dose ? leftAfter(dose) : 1), record };
+      return { line, plant, left: leftWhenReady(plant), record };
     };
     const treatedSince = (record: KeptRecord, since: Day, counts: (act: Act) => boolean) =>
       standing(record.acts)
         .filter((one) => one.plantId === record.plant.id && one.day >= since && counts(one.act))
         .map((one) => one.day);
     const waiting = records.filter(({ plant }) => from.has(rows.get(plant.id)!.placeId)).map(lineOf);
-    // Whoever bears a mix is ready once it is on; rinsed alone the others are as ready as they get.
-    const prepared = waiting.filter(
-      ({ record, plant }) => treatedSince(record, beginsOn, winterPut(plant) ? isSprayed : isRinse).length > 0,
-    );
+    const readied = ({ record, plant }: (typeof waiting)[number], since: Day) =>
+      treatedSince(record, since, (act) => makesReady(act, plant));
+    const prepared = waiting.filter((one) => readied(one, beginsOn).length > 0);
     const open = waiting.filter((one) => !prepared.includes(one));
     const evening = { minutes: chosen.minutes, helpers: chosen.helpers, dryingPots: chosen.dryingPots };
     const days = (begin: Day) => workDaysBetween(begin, addDays(chosen.moveOn, -1), context.collection.workDays);
@@ -187,9 +181,7 @@ export async function readWintering(context: Context): Promise<WinteringView> {
       }));
     // What was made ready today has had its part of this evening: nobody moves up for it.
     const begins = later(day, beginsOn);
-    const readyToday = prepared.filter(({ record, plant }) =>
-      treatedSince(record, day, winterPut(plant) ? isSprayed : isRinse).includes(day),
-    );
+    const readyToday = prepared.filter((one) => readied(one, day).includes(day));
     const had = days(begins)[0] === day ? readyToday : [];
     const plan = withoutThose(
       inBatches([...batchPlants(had, FIRST), ...batchPlants(open)], days(begins), evening),
@@ -204,7 +196,7 @@ export async function readWintering(context: Context): Promise<WinteringView> {
       some.reduce((total, one) => total + each(one), 0);
     const leftOut = new Set(plan.left);
     const again = prepared.flatMap(({ line, plant, record }) => {
-      const last = winterPut(plant) && treatedSince(record, beginsOn, isSprayed).toSorted().at(-1);
+      const last = winterPut(plant) && treatedSince(record, beginsOn, sprays).toSorted().at(-1);
       const on = last ? nextOutside(last, chosen.moveOn) : null;
       return on ? [{ line, on }] : [];
     });
@@ -216,7 +208,7 @@ export async function readWintering(context: Context): Promise<WinteringView> {
         return [];
       const came = dayOf(context, cameIn.from);
       if (came < begunOn) return [];
-      const on = nextInside(came, treatedSince(record, came, isSprayed));
+      const on = nextInside(came, treatedSince(record, came, sprays));
       return on ? [{ line: lineOf(record).line, on }] : [];
     });
     const target = all.find(({ id }) => id === chosen.toPlaceId);
@@ -249,11 +241,8 @@ export async function readWintering(context: Context): Promise<WinteringView> {
   }
 }
 
-/** Whether a mix was put on the plant. */
-const isSprayed = (act: Act) => act.kind === "contact";
 /** Whether an act is one of those that make a plant ready. */
 const isOf = (act: Act, deeds: readonly WinterDeed[]) =>
   deeds.some((one) => one.act !== null && one.act.kind === act.kind && workIn(one.act) === workIn(act));
-const isRinse = (act: Act) => workIn(act) === "shower";
 const bySoonest = (a: { readonly on: Day }, b: { readonly on: Day }) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0);
 const later = (a: Day, b: Day) => (a > b ? a : b);

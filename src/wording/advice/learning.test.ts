@@ -3,7 +3,7 @@ import type { CourseTaught } from "@/core/advice/learning/courses";
 import { reliabilityOf } from "@/core/advice/learning/reliability";
 import { countedOf } from "@/core/advice/learning/span";
 import { learnedReach } from "@/core/model/learning/reach";
-import { handSentence, sightSentence, ownSentences, taughtSentences, toldSentence } from "./learning";
+import { doseInWords, handSentence, sightSentence, ownSentences, taughtSentences, toldSentence } from "./learning";
 
 const way = (remedy: "oil" | "soap", hits: number, of: number): CourseTaught => ({
   ...{ pest: "spiderMite", dose: { remedy, technique: "spray" }, ended: countedOf(hits, of) },
@@ -62,5 +62,14 @@ describe("what an eye sees", () => {
       "Naked eye, room light: 5 looks beside a find. It sees 71 % of what we suppose (50 % to 95 %).",
     );
     expect(sightSentence({ ...eye, looks: 1, learned: null })).toContain("one look beside a find, too few to say.");
+  });
+});
+
+describe("a way as it is said", () => {
+  it("names all that was in the can, and how it was put on", () => {
+    expect(doseInWords({ remedy: "alcohol", technique: "dab" })).toBe("Alcohol, dab the animals");
+    expect(doseInWords({ remedy: "soap", technique: "spray", mix: "soapAlcohol" })).toBe(
+      "Soap wash and alcohol, spray to run-off",
+    );
   });
 });

@@ -5,8 +5,8 @@ import { reaches } from "@/core/model/clearance/scenarios";
 import type { LearnedReach } from "@/core/model/learning/reach";
 import type { LearnedSight } from "@/core/model/learning/sight";
 import type { ToolId } from "@/core/model/inspection/tools";
-import type { TechniqueId } from "@/core/knowledge/remedies/remedies";
-import { isWork, type Dose } from "@/core/advice/planning/doses";
+import type { RemedyId, TechniqueId } from "@/core/knowledge/remedies/remedies";
+import { eachOf, isWork, type Dose } from "@/core/advice/planning/doses";
 import { groupBy } from "@/core/shared/groupBy";
 import { workNames } from "../names/acts";
 import { percent } from "./chances";
@@ -16,8 +16,10 @@ import { pestName, remedyNames, techniqueNames, toolNames } from "../names/names
 export function doseInWords(dose: Dose): string {
   if (isWork(dose)) return workNames[dose.work];
   // Its name says how it is usually put on.
-  const name = dose.remedy === "alcohol" ? "Alcohol" : remedyNames[dose.remedy];
-  return `${name}, ${techniqueNames[dose.technique].toLowerCase()}`;
+  const nameOf = (remedy: RemedyId) => (remedy === "alcohol" ? "Alcohol" : remedyNames[remedy]);
+  const [first, ...others] = eachOf(dose).flatMap((one) => (isWork(one) ? [] : [nameOf(one.remedy)]));
+  const names = [first, ...others.map((one) => one.toLowerCase())].join(" and ");
+  return `${names}, ${techniqueNames[dose.technique].toLowerCase()}`;
 }
 
 /** So many of so many, with the span of what may be behind it. @example countedInWords(countedOf(4, 5)) // "4 of 5 (51 % to 94 %)" */

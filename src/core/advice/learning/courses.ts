@@ -2,7 +2,7 @@ import { addDays, daysBetween, type Day } from "../../shared/days";
 import type { OutcomeId } from "../../record/facts/kinds/closing";
 import { groupBy } from "../../shared/groupBy";
 import type { PestId } from "../../knowledge/pests/pests";
-import type { Dose } from "../planning/doses";
+import { courseOf, eachOf, isWork, type Dose } from "../planning/doses";
 import { GUARD_DAYS } from "../../model/inspection/cleanLooks";
 import { countedOf, type Counted } from "./span";
 
@@ -42,7 +42,8 @@ export function middleOne(of: readonly number[]): number | null {
   return of.toSorted((a, b) => a - b)[Math.floor((of.length - 1) / 2)] ?? null;
 }
 
-const keyOf = (dose: Dose) => JSON.stringify("work" in dose ? [dose.work] : [dose.remedy, dose.technique]);
+/** By what a way is told from others: a work, or the remedies that were in the can and how they were put on. */
+const keyOf = (dose: Dose) => JSON.stringify(isWork(dose) ? [dose.work] : [eachOf(dose).map(courseOf), dose.technique]);
 
 /** In what a case was mostly treated: the way used most often, of several the one used first; null where it was not treated. */
 export function mainly(doses: CourseCase["doses"]): Dose | null {

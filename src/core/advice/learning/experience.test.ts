@@ -29,6 +29,15 @@ const mine = experienceOf(keeper(1), taught(4, 5));
 const other = experienceOf(keeper(2), taught(2, 6));
 
 describe("experience that is handed on", () => {
+  it("tells nothing of a can: each of its remedies would be said to have ended what both did", () => {
+    const { courses, ...rest } = taught(4, 5);
+    const both = courses.map((one) => ({
+      ...one,
+      dose: { remedy: "soap", technique: "spray", mix: "soapAlcohol" } as const,
+    }));
+    expect(experienceOf(keeper(1), { ...rest, courses: both }).from[0]!.courses).toEqual([]);
+  });
+
   it("holds counts and nothing else, and is read as it was written", () => {
     expect(Object.keys(mine.from[0]!)).toEqual(["keeper", "cases", "courses", "sights", "closings"]);
     expect(readExperience(JSON.stringify(mine))).toEqual({ ok: true, file: mine });

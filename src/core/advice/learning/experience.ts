@@ -7,7 +7,7 @@ import type { ToldBetween } from "./reliability";
 import type { Sight } from "./sight";
 import { countedOf, type Counted } from "./span";
 import { pestIds, type PestId } from "../../knowledge/pests/pests";
-import { isWork, type Dose } from "../planning/doses";
+import { eachOf, isWork, type Dose } from "../planning/doses";
 import { techniqueIds } from "../../knowledge/remedies/remedies";
 import { parsed, type FileProblem, type ReadingOf } from "../../record/format/read";
 import { fileRemedyIds, remedyNamed, remedyNames } from "../../record/format/schema";
@@ -69,9 +69,12 @@ export function experienceOf(
       {
         keeper,
         cases: taught.cases,
-        courses: taught.courses.map(({ pest, dose, ended, returned }) => ({
-          ...{ pest, way: wayOf(dose), ended: ended.hits, closed: ended.of, returned },
-        })),
+        // A way is of one remedy there: what a can of several has ended says nothing of any of them.
+        courses: taught.courses
+          .filter(({ dose }) => eachOf(dose).length === 1)
+          .map(({ pest, dose, ended, returned }) => ({
+            ...{ pest, way: wayOf(dose), ended: ended.hits, closed: ended.of, returned },
+          })),
         sights: taught.sights.map(({ tool, saw }) => ({ tool, saw: saw.hits, of: saw.of })),
         closings: taught.closings.map(({ from, until, told, came }) => ({
           from,

@@ -68,6 +68,9 @@ describe("what ended what", () => {
     expect(coursesTaught([aCase()], addDays(ON, 40 + ENDED_FOR_GOOD_DAYS))[0]).toMatchObject({
       ended: { hits: 1, of: 1 },
     });
+    // What was in a can with another is a way of its own.
+    const both: Dose = { ...soap, mix: "soapAlcohol" };
+    expect(coursesTaught([aCase({ doses: on(soap, 0) }), aCase({ doses: on(both, 0) })], LATER)).toHaveLength(2);
     expect(mainly([...on(soap, 0), ...on(oil, 3)])).toBe(mainly(on(soap, 0)) && soap);
     expect(mainly([])).toBeNull();
     expect([middleOne([4, 1, 2, 3]), middleOne([])]).toEqual([2, null]);

@@ -10,7 +10,9 @@ import { readYear } from "@/operations/record/queries/readYear";
 import { Panel } from "@/ui/Panel";
 import { monthNames } from "@/wording/advice/seasons";
 import { dayAndYear } from "@/wording/dates";
+import { activeNames } from "@/wording/names/household";
 import { pestNames } from "@/wording/names/names";
+import { volumeIn } from "@/wording/units";
 import { earlierSentence, tallyName, yearSentence } from "@/wording/record/ledger";
 import { yearAsked } from "./_parts/yearAsked";
 
@@ -27,7 +29,7 @@ export default async function YearInReviewPage({
   const context = await currentContext();
   const asked = yearAsked((await searchParams).year);
   const view = await cachedView(context, `year review ${asked}`, () => readYear(context, asked));
-  const { review, years, places, plants } = view;
+  const { review, years, places, plants, used, cost, pairs } = view;
   const { year, pests, finds, relapses, from, earlier } = review;
   return (
     <>
@@ -82,6 +84,35 @@ export default async function YearInReviewPage({
               of={finds}
             />
             <Sources title="Seller" lines={from.seller} name={(key) => tallyName("seller", key, key)} of={finds} />
+          </div>
+        </Panel>
+      )}
+      {used.length > 0 && (
+        <Panel title="What was used">
+          <p className="mb-0">
+            {used
+              .map(({ active, ml }) => `${activeNames[active]} ${volumeIn(ml, context.collection.units)}`)
+              .join(", ")}
+            {cost > 0 && `; ${cost.toFixed(2)} of the bottles whose price is on record`}.
+          </p>
+        </Panel>
+      )}
+      {pairs.length > 0 && (
+        <Panel title="Then and now">
+          <div className="year-pairs">
+            {pairs.map(({ plantId, then, now }) => (
+              <figure key={plantId} className="mb-0">
+                <Link href={`/plants/${plantId}/photos`} className="year-pair">
+                  {[then, now].map(({ id, day }) => (
+                    // eslint-disable-next-line @next/next/no-img-element -- kept pictures are small already
+                    <img key={id} src={`/photos/${id}`} alt={`${plants[plantId] ?? "A plant"} on ${dayAndYear(day)}`} />
+                  ))}
+                </Link>
+                <figcaption className="small">
+                  {plants[plantId] ?? "A plant"}: {dayAndYear(then.day)} and {dayAndYear(now.day)}
+                </figcaption>
+              </figure>
+            ))}
           </div>
         </Panel>
       )}

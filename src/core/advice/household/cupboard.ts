@@ -2,6 +2,7 @@ import { pouredIn, type Act } from "../../acts/acts";
 import type { Poured, PouredSoil } from "../../acts/poured";
 import { assertNever } from "../../shared/assertNever";
 import { addDays, type Day } from "../../shared/days";
+import { groupBy } from "../../shared/groupBy";
 import { mixes, pour, type IngredientId, type MixId } from "../../knowledge/mixes/mixes";
 import { DUNK_CARRIED_SHARE } from "../../knowledge/mixes/sprayVolume";
 
@@ -157,6 +158,13 @@ export function levelsOf(from: readonly FromBottle[], bottles: readonly Bottle[]
 export function costOf(from: readonly FromBottle[], bottles: readonly Bottle[]): number {
   const perMl = new Map(bottles.map(({ id, price, size }) => [id, price !== null && size ? price / size : 0]));
   return from.reduce((sum, { bottleId, ml }) => sum + ml * (perMl.get(bottleId) ?? 0), 0);
+}
+
+/** How much of each active ingredient some draws come to, the most first. @example usedIn([]) // [] */
+export function usedIn(draws: readonly Draw[]): readonly { readonly active: ActiveId; readonly ml: number }[] {
+  return [...groupBy(draws, ({ active }) => active)]
+    .map(([active, some]) => ({ active, ml: some.reduce((sum, { ml }) => sum + ml, 0) }))
+    .toSorted((a, b) => b.ml - a.ml);
 }
 
 /** Whether what is there of an active ingredient will do for what is planned. */

@@ -57,8 +57,11 @@ describe("what the record has taught", () => {
     const back = await closed(100);
     expectOk(await recordLook(context, aLook(back.plantId, 60, { finds: [aFind()] })));
     await closed(90, "givenUp");
-    const { review, years, places, plants } = await readYear(context, null);
+    const { review, years, places, plants, used, cost, pairs } = await readYear(context, null);
     expect(years).toEqual([2026]);
+    // Four sprays of 5 mL at 5 mL of soap a litre; no bottle has a price, and nobody took photos.
+    expect(used).toEqual([{ active: "soap", ml: expect.closeTo(0.1, 9) as number }]);
+    expect([cost, pairs]).toEqual([0, []]);
     expect(review).toMatchObject({ year: 2026, finds: 3, plants: 2, ended: { clear: 1, givenUp: 1, lost: 0 } });
     expect(review.pests.map(({ pest, finds }) => [pest, finds])).toEqual([["mealybug", 3]]);
     expect(review.minutes).toBeGreaterThan(0);

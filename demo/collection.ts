@@ -101,10 +101,10 @@ export const plants: readonly PlantRow[] = [
   ["B03", "Moth orchid, white", "Phalaenopsis", "bathSill", 12, glass, { inFlower: true }],
   ["B04", "Moth orchid, spotted", "Phalaenopsis", "bathSill", 12, glass],
   ["B05", "Urn plant", "Aechmea", "bathSill", 15, glass],
-  ["T01", "Bay tree", "Laurus", "terrace", 28, "Left by the last tenant"],
-  ["T02", "Olive", "Olea", "terrace", 30, harbour],
-  ["T03", "Fuchsia, hanging", "Fuchsia", "terrace", 20, harbour],
-  ["T04", "Oleander, white", "Nerium", "terrace", 26, glass],
+  ["G01", "Bay tree", "Laurus", "terrace", 28, "Left by the last tenant"],
+  ["G02", "Olive", "Olea", "terrace", 30, harbour],
+  ["G03", "Fuchsia, hanging", "Fuchsia", "terrace", 20, harbour],
+  ["G04", "Oleander, white", "Nerium", "terrace", 26, glass],
 ];
 
 /** How often a weekly round left a plant out: one of so many, in a fixed pattern. */

@@ -25,7 +25,7 @@ export const places = [
   { key: "shedBench", name: "Boat-shed bench", kind: "shelf", parent: "shed", celsius: 9 },
   { key: "bath", name: "Bathroom", kind: "room", parent: null, celsius: 22 },
   { key: "bathSill", name: "Bathroom sill", kind: "shelf", parent: "bath", celsius: 22 },
-  { key: "terrace", name: "Gallery terrace", kind: "outdoors", parent: null, celsius: 13 },
+  { key: "terrace", name: "Veranda", kind: "outdoors", parent: null, celsius: 13 },
   { key: "pantry", name: "Oil pantry", kind: "isolation", parent: null, celsius: 20, roomFor: 6 },
   { key: "loft", name: "Net loft", kind: "isolation", parent: null, celsius: 19, roomFor: 4 },
 ] as const;
@@ -101,10 +101,10 @@ export const plants: readonly PlantRow[] = [
   ["B03", "Moth orchid, white", "Phalaenopsis", "bathSill", 12, glass, { inFlower: true }],
   ["B04", "Moth orchid, spotted", "Phalaenopsis", "bathSill", 12, glass],
   ["B05", "Urn plant", "Aechmea", "bathSill", 15, glass],
-  ["G01", "Bay tree", "Laurus", "terrace", 28, "Left by the last tenant"],
-  ["G02", "Olive", "Olea", "terrace", 30, harbour],
-  ["G03", "Fuchsia, hanging", "Fuchsia", "terrace", 20, harbour],
-  ["G04", "Oleander, white", "Nerium", "terrace", 26, glass],
+  ["V01", "Bay tree", "Laurus", "terrace", 28, "Left by the last tenant"],
+  ["V02", "Olive", "Olea", "terrace", 30, harbour],
+  ["V03", "Fuchsia, hanging", "Fuchsia", "terrace", 20, harbour],
+  ["V04", "Oleander, white", "Nerium", "terrace", 26, glass],
 ];
 
 /** How often a weekly round left a plant out: one of so many, in a fixed pattern. */

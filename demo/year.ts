@@ -59,7 +59,7 @@ const courses: readonly Course[] = [
     ...{ clean: [321, 314, 307], closed: 306, closing: "Three clean looks." },
   },
   {
-    ...{ plant: "G02", pest: "softScale", severity: "patch", found: 300, tool: "lamp" },
+    ...{ plant: "V02", pest: "softScale", severity: "patch", found: 300, tool: "lamp" },
     note: "Shells along the midribs, the sill below is sticky.",
     ...{ mix: "oil2", technique: "spray", volumeMl: 130, treated: [300, 286, 272, 258] },
     ...{ clean: [242, 228, 214], closed: 213, closing: "Two months without a live shell." },
@@ -110,13 +110,13 @@ const courses: readonly Course[] = [
     ...{ clean: [117, 110, 103], closed: 102, closing: "Clear." },
   },
   {
-    ...{ plant: "G01", pest: "softScale", severity: "light", count: 7, found: 122, tool: "eye" },
+    ...{ plant: "V01", pest: "softScale", severity: "light", count: 7, found: 122, tool: "eye" },
     note: "Found while picking leaves for the kitchen.",
     ...{ mix: "oil2", technique: "wipe", volumeMl: 50, treated: [122, 108, 94] },
     ...{ clean: [80, 66, 52], closed: 51, closing: "Clear." },
   },
   {
-    ...{ plant: "G03", pest: "aphid", severity: "patch", found: 98, tool: "eye" },
+    ...{ plant: "V03", pest: "aphid", severity: "patch", found: 98, tool: "eye" },
     note: "Green ones on every tip.",
     ...{ mix: "soapMild", technique: "spray", volumeMl: 80, treated: [98, 94] },
     ...{ clean: [87, 80], closed: 79, closing: "Clear after two washes." },
@@ -130,10 +130,10 @@ export const movedMeanwhile: ReadonlySet<string> = new Set(
 
 /** The plants that were there a year ago. */
 export const longThere: ReadonlySet<string> = new Set([
-  "G01",
-  "G02",
-  "G03",
-  "G04",
+  "V01",
+  "V02",
+  "V03",
+  "V04",
   ...courses.map(({ plant }) => plant),
 ]);
 
@@ -159,7 +159,7 @@ const round = {
   technique: "spray",
   volumeMl: 90,
 } as const;
-const onTerrace = ["G01", "G02", "G04"] as const;
+const onTerrace = ["V01", "V02", "V04"] as const;
 
 interface Loading {
   /** The context of a day so many days ago, at a wall time. */

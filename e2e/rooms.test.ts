@@ -11,6 +11,7 @@ import { gnatWays, type GnatWayId } from "../src/core/acts/gnatWays";
 import { addPlace } from "../src/operations/places/commands/addPlace";
 import { beginProgramme } from "../src/operations/seasons/commands/beginProgramme";
 import { countTraps } from "../src/operations/seasons/commands/countTraps";
+import { endProgramme } from "../src/operations/seasons/commands/endProgramme";
 import { today, type Context } from "../src/operations/shared/context";
 import { groupAsked, readGroup } from "../src/operations/sessions/queries/readGroup";
 import { movePlant } from "../src/operations/plants/commands/movePlant";
@@ -125,9 +126,13 @@ describe("rooms and seasons", () => {
       expectOk(
         await movePlant(context, { id: uuidv7(), plantId: idOf("plant", code), placeId: terrace, at: context.now }),
       );
+    // The demo's own has its form on the same page.
+    const own = { programme: "wintering" as const, placeId: idOf("place", "terrace"), outcome: "stopped" as const };
+    expectOk(await endProgramme(context, { id: uuidv7(), ...own, note: "" }));
     await page.open("/today");
     await page.press("In for winter");
     await page.arrives(/^\/wintering$/);
+    await page.select("From", "Lee terrace (5 plants)");
     await page.select("To", "Stairwell (0 plants)");
     await page.fill("In by", addDays(today(context), 3));
     await page.fill("Pots that can dry at the same time", "1");

@@ -55,10 +55,11 @@ const FOUND_LATELY = 300;
 /** The looks within about two days of another that found something on the same plant, themselves among them; of the finds made lately. */
 export async function besideFinds(scope: Scope): Promise<string[]> {
   const sql = `with found as (
-      select k.id, k.plant_id, k.happened_at as at from looks k
-      where k.collection_id = :c and k.voided_at is null
-        and exists (select 1 from finds f where f.collection_id = k.collection_id and f.look_id = k.id)
-      order by k.happened_at desc limit ${FOUND_LATELY}
+      -- Of a few finds and hundreds of thousands of looks, the finds are gone through.
+      select k.id, k.plant_id, k.happened_at as at
+      from (select distinct look_id from finds where collection_id = :c) f
+      join looks k on k.collection_id = :c and k.id = f.look_id
+      where k.voided_at is null order by k.happened_at desc limit ${FOUND_LATELY}
     ), near as (
       select found.id as find, k.id from found join looks k on k.collection_id = :c and k.plant_id = found.plant_id
         and k.id <> found.id and k.voided_at is null

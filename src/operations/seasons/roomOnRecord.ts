@@ -20,7 +20,12 @@ import { measuredLately } from "../climate/measured";
 
 /** The programmes that run now. */
 export async function programmesNow(scope: Scope): Promise<readonly Running[]> {
-  return runningProgrammes(await facts.all(scope, "roomProgramme"), await facts.all(scope, "roomEnding"));
+  const [begun, ended] = await inParallel(
+    scope,
+    () => facts.all(scope, "roomProgramme"),
+    () => facts.all(scope, "roomEnding"),
+  );
+  return runningProgrammes(begun, ended);
 }
 
 /** The place itself and everything in it, and everything it is in. */

@@ -12,6 +12,7 @@ import type { OnPlant } from "@/core/advice/plans/onPlant";
 import { arrivalSteps, type ArrivalSteps } from "@/core/advice/arrivals/steps";
 import { isArriving } from "@/core/schedule/programmes/arrival";
 import type { PlantCarries } from "@/core/advice/spread/carries";
+import { inParallel } from "@/db/query";
 import * as carriage from "@/db/stores/carriage";
 import { riskOf } from "../risk";
 import { verdictsOf } from "@/core/schedule/programmes/programmes";
@@ -61,7 +62,17 @@ export async function readPlant(context: Context, asked: string): Promise<PlantV
   if (!id) return null;
   const scope = scopeOf(context, "read");
   const day = today(context);
-  const { records, places: all, temperaturesOf } = await recordsOf(scope, [id]);
+  const [{ records, places: all, temperaturesOf }, [carried], risks, cuttings, skips, counts, photos] =
+    await inParallel(
+      scope,
+      () => recordsOf(scope, [id]),
+      () => carriage.of(scope, [id]),
+      () => carriage.risks(scope, [id]),
+      () => plants.cutFrom(scope, id),
+      () => facts.of(scope, "skip", "plantId", [id]),
+      () => facts.of(scope, "trapCount", "plantId", [id]),
+      () => facts.of(scope, "photo", "plantId", [id]),
+    );
   const record = records[0];
   if (!record) return null;
   const places = warmed(all, temperaturesOf, day);
@@ -69,14 +80,13 @@ export async function readPlant(context: Context, asked: string): Promise<PlantV
   const among = standing(record.placements).findLast(({ placeId }) => !record.apartAt(placeId));
   const card = cardOf(record.listed, day);
   const { plant, cases } = record;
-  const [carried] = await carriage.of(scope, [id]);
-  const risk = riskOf(context.collection, (await carriage.risks(scope, [id]))[0]);
+  const risk = riskOf(context.collection, risks[0]);
   return {
     carries: carried && { ...carried.result, current: risk.current && carried.asOf === day },
     arriving: isArriving(record) ? arrivalSteps({ ...record, dayOf: (at) => dayOf(context, at) }) : null,
     plant,
     mother: plant.motherId ? ((await plants.many(scope, [plant.motherId]))[0] ?? null) : null,
-    cuttings: await plants.cutFrom(scope, id),
+    cuttings,
     sensitivities: sensitivitiesOf(plant),
     on: onPlant(context, record),
     card,
@@ -90,8 +100,8 @@ export async function readPlant(context: Context, asked: string): Promise<PlantV
       day,
     ),
     courses: coursesOn(record.acts, day, inUse(context.collection.bottles)),
-    skips: await facts.of(scope, "skip", "plantId", [id]),
-    counts: await facts.of(scope, "trapCount", "plantId", [id]),
-    photos: standing(await facts.of(scope, "photo", "plantId", [id])),
+    skips,
+    counts,
+    photos: standing(photos),
   };
 }

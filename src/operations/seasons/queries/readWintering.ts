@@ -28,6 +28,7 @@ import {
 import type { PlantCard } from "@/core/schedule/state/plantCard";
 import { actObjections } from "@/core/advice/tolerance/actObjections";
 import type { Objection } from "@/core/advice/tolerance/suitability";
+import { inParallel } from "@/db/query";
 import * as carriage from "@/db/stores/carriage";
 import * as climate from "@/db/stores/climate";
 import * as placements from "@/db/stores/placements";
@@ -107,13 +108,17 @@ const FIRST = 1000;
 export async function readWintering(context: Context): Promise<WinteringView> {
   const scope = scopeOf(context, "read");
   const day = today(context);
-  const all = await places.all(scope);
-  const listed = await plantStates.list(scope);
+  const [all, listed, programmesOn] = await inParallel(
+    scope,
+    () => places.all(scope),
+    () => plantStates.list(scope),
+    () => programmesNow(scope),
+  );
   const outdoorRoots = all.filter(({ kind, parentId }) => kind === "outdoors" && parentId === null);
   const within = (placeId: string) => around(all, placeId).within;
   const count = (placeId: string) => listed.filter((row) => within(placeId).has(row.placeId)).length;
   const outside = new Set(outdoorRoots.flatMap(({ id }) => [...within(id)]));
-  const running = ofKind(await programmesNow(scope), "wintering");
+  const running = ofKind(programmesOn, "wintering");
   const nights = await climate.daysFrom(scope, addDays(day, -BEFORE_DAYS), [...outside]);
   const programmes: Wintering[] = [];
   for (const one of running) programmes.push(await programmeOf(one));

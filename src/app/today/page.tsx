@@ -55,9 +55,9 @@ function FirstPlants() {
 export default async function TodayPage() {
   const context = await currentContext("see");
   const mark = await markNow(context);
-  const view = await cachedView(context, "today", () => readToday(context));
   const { id } = context.collection;
-  const [likelyOver, afterwards, rooms, backup] = await Promise.all([
+  const [view, likelyOver, afterwards, rooms, backup] = await Promise.all([
+    cachedView(context, "today", () => readToday(context)),
     may(context.role, "read") ? cachedBeside(`${id} clearable`, () => readClearable(context)) : [],
     may(context.role, "record") ? cachedBeside(`${id} afterwards`, () => readPhytotoxicity(context)) : [],
     may(context.role, "read") ? cachedBeside(`${id} rooms`, () => readRooms(context, SOON_DAYS)) : [],

@@ -1,9 +1,11 @@
-import { addDays } from "@/core/shared/days";
+import { addDays, type Day } from "@/core/shared/days";
 import { proneTo } from "@/core/knowledge/plants/care";
 import type { RoomDue } from "@/core/schedule/calendar/entries";
 import { gnatDues } from "@/core/advice/seasons/gnats/due";
 import { biocontrolDue } from "@/core/advice/seasons/biocontrol";
-import { ofKind } from "@/core/advice/seasons/running";
+import { ofKind, type Running } from "@/core/advice/seasons/running";
+import type { Scope } from "@/db/connection";
+import { inParallel } from "@/db/query";
 import * as places from "@/db/stores/places";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { programmesNow, roomOnRecord } from "../roomOnRecord";
@@ -16,8 +18,22 @@ export async function readRooms(context: Context, withinDays = 0): Promise<reado
   const day = today(context);
   const until = addDays(day, withinDays);
   const running = await programmesNow(scope);
+  const found = await inParallel(
+    scope,
+    () => gnatDuesIn(scope, ofKind(running, "gnats"), day),
+    () => winterDues(context, ofKind(running, "wintering")),
+    () => roundDues(context, scope, ofKind(running, "prevention"), day),
+    () => sachetDues(scope, ofKind(running, "guests"), day),
+  );
+  return found
+    .flat()
+    .filter(({ on }) => on <= until)
+    .toSorted((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+}
+
+async function gnatDuesIn(scope: Scope, running: readonly Running<"gnats">[], day: Day): Promise<RoomDue[]> {
   const dues: RoomDue[] = [];
-  for (const one of ofKind(running, "gnats")) {
+  for (const one of running) {
     const room = await roomOnRecord(scope, one.placeId!, day);
     if (!room) continue;
     const base = { programme: "gnats", placeId: one.placeId, placeName: room.place.name } as const;
@@ -25,23 +41,37 @@ export async function readRooms(context: Context, withinDays = 0): Promise<reado
       ...gnatDues(one, room.record.acts, room.record.counts, day).map((what) => ({ ...base, on: what.on, what })),
     );
   }
-  if (ofKind(running, "wintering").length > 0) {
-    for (const programme of (await readWintering(context)).programmes) {
-      const { placeId, placeName, batches, behind, chosen, again, inside, plants } = programme;
-      const sprays = [...again, ...inside];
-      const base = { programme: "wintering", placeId, placeName } as const;
-      for (const [i, batch] of batches.entries())
-        dues.push({
-          ...base,
-          on: batch.day,
-          what: { what: "winterBatch", plants: batch.plantIds.length, behind: i === 0 ? behind.length : 0 },
-        });
-      if (plants > 0) dues.push({ ...base, on: chosen.moveOn, what: { what: "winterMove", plants } });
-      for (const on of [...new Set(sprays.map((one) => one.on))])
-        dues.push({ ...base, on, what: { what: "winterSpray", plants: sprays.filter((one) => one.on === on).length } });
-    }
-  }
-  for (const one of ofKind(running, "prevention")) {
+  return dues;
+}
+
+async function winterDues(context: Context, running: readonly Running<"wintering">[]): Promise<RoomDue[]> {
+  if (running.length === 0) return [];
+  const { programmes } = await readWintering(context);
+  return programmes.flatMap(({ placeId, placeName, batches, behind, chosen, again, inside, plants }): RoomDue[] => {
+    const sprays = [...again, ...inside];
+    const base = { programme: "wintering", placeId, placeName } as const;
+    return [
+      ...batches.map((batch, i) => ({
+        ...{ ...base, on: batch.day },
+        what: { what: "winterBatch" as const, plants: batch.plantIds.length, behind: i === 0 ? behind.length : 0 },
+      })),
+      ...(plants > 0 ? [{ ...base, on: chosen.moveOn, what: { what: "winterMove" as const, plants } }] : []),
+      ...[...new Set(sprays.map((one) => one.on))].map((on) => ({
+        ...{ ...base, on },
+        what: { what: "winterSpray" as const, plants: sprays.filter((one) => one.on === on).length },
+      })),
+    ];
+  });
+}
+
+async function roundDues(
+  context: Context,
+  scope: Scope,
+  running: readonly Running<"prevention">[],
+  day: Day,
+): Promise<RoomDue[]> {
+  const dues: RoomDue[] = [];
+  for (const one of running) {
     const all = await places.all(scope);
     const { due, next } = await roundsDue(context, scope, one, all, (genus) => proneTo(genus).length > 0);
     const placeName = all.find(({ id }) => id === one.placeId)?.name ?? "";
@@ -49,7 +79,12 @@ export async function readRooms(context: Context, withinDays = 0): Promise<reado
     if (due > 0) dues.push({ ...base, on: day, what: { what: "round", plants: due } });
     else if (next) dues.push({ ...base, on: next, what: { what: "round", plants: 0 } });
   }
-  for (const one of ofKind(running, "guests")) {
+  return dues;
+}
+
+async function sachetDues(scope: Scope, running: readonly Running<"guests">[], day: Day): Promise<RoomDue[]> {
+  const dues: RoomDue[] = [];
+  for (const one of running) {
     const room = await roomOnRecord(scope, one.placeId!, day);
     if (!room) continue;
     const { predator, everyDays } = one.chosen;
@@ -57,5 +92,5 @@ export async function readRooms(context: Context, withinDays = 0): Promise<reado
     const base = { programme: "guests", placeId: one.placeId, placeName: room.place.name } as const;
     dues.push({ ...base, on: due.on, what: { what: "sachets", again: due.again } });
   }
-  return dues.filter(({ on }) => on <= until).toSorted((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+  return dues;
 }

@@ -191,7 +191,8 @@ describe("what acts do", () => {
     ]);
     // Roots that were soaked in it keep their mealybugs (trade): they sit in the mix, where it does not act.
     const soaked = { ...poured, technique: "rootSoak", spots: ["roots"] } as Act;
-    expect(treats(soaked, "rootMealybug")).toBe(false);
+    expect([treats(soaked, "rootMealybug"), treats(soaked, "mealybug")]).toEqual([false, false]);
+    expect(eventsOfAct(soaked, on("mealybug"), 0)).toEqual([]);
   });
 
   it("unpotted and washed, .9 of root mealybugs go, and of mealybugs those below and at the neck", () => {

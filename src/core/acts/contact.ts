@@ -155,7 +155,7 @@ export const contact = actKind({
   shape,
   doneTo: ["plant"],
   events: (act, { pest, weights, form }, atDays) =>
-    cleanLookIn(act)
+    cleanLookIn(act) || missesAll(act)
       ? []
       : applicationEvents(pest, { ...applicationOf(act), on: { form, weights, spots: act.spots } }, atDays),
   treats: (act, pest) => {
@@ -163,7 +163,7 @@ export const contact = actKind({
     const does = remediesIn(act.mix).some(
       (remedy) => stages.some(({ where }) => remedyOf(remedy).actsIn.includes(where)) && doesTo(remedy, pest) > 0,
     );
-    return does && cleanLookIn(act) === null;
+    return does && !missesAll(act) && cleanLookIn(act) === null;
   },
   cleanLook: cleanLookIn,
   touches: ({ technique, spots }) => ({
@@ -187,6 +187,9 @@ export const contact = actKind({
   timers: timersOf,
   ahead: () => [{ what: "freeForHelpers", days: SPRAY_FREE_DAYS }],
 });
+
+/** What roots are soaked in misses the animals between them (common practice): looks made before it stand. */
+const missesAll = ({ technique }: Pick<Contact, "technique">) => technique === "rootSoak";
 
 /** Whether a technique wets more than the animals it is put on. */
 function wets(technique: TechniqueId): boolean {

@@ -3,7 +3,7 @@ import { ln } from "../shared/exponential";
 import { pestIds, pestOf, type PestId } from "../knowledge/pests/pests";
 import { shareOn } from "../knowledge/plants/spotWeights";
 import type { LastingEvent, TreatmentEvent } from "../model/population/events";
-import { remedyOf } from "../knowledge/remedies/remedies";
+import { remedyOf, repeatable, techniquesOn } from "../knowledge/remedies/remedies";
 import {
   act,
   actKindIds,
@@ -193,6 +193,10 @@ describe("what acts do", () => {
     const soaked = { ...poured, technique: "rootSoak", spots: ["roots"] } as Act;
     expect([treats(soaked, "rootMealybug"), treats(soaked, "mealybug")]).toEqual([false, false]);
     expect(eventsOfAct(soaked, on("mealybug"), 0)).toEqual([]);
+    // No plan repeats either, and a plant without a neck is not asked for one.
+    expect(repeatable("alcohol").filter((way) => way === "neckPour" || way === "rootSoak")).toEqual([]);
+    expect(techniquesOn("alcohol", "airPlant")).toEqual(repeatable("alcohol"));
+    expect(techniquesOn("alcohol", "tubercledCactus")).toContain("neckPour");
   });
 
   it("unpotted and washed, .9 of root mealybugs go, and of mealybugs those below and at the neck", () => {

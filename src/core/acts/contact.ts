@@ -188,8 +188,9 @@ export const contact = actKind({
   ahead: () => [{ what: "freeForHelpers", days: SPRAY_FREE_DAYS }],
 });
 
-/** What roots are soaked in misses the animals between them (common practice): looks made before it stand. */
-const missesAll = ({ technique }: Pick<Contact, "technique">) => technique === "rootSoak";
+/** What reaches nobody is no treatment: looks made before it stand. */
+const missesAll = ({ technique }: Pick<Contact, "technique">) =>
+  techniques[technique].reach.every((share) => share === 0);
 
 /** Whether a technique wets more than the animals it is put on. */
 function wets(technique: TechniqueId): boolean {

@@ -25,9 +25,9 @@ export function ActFields<T extends FieldValues>({
       const field = { form, name: `act.${own}` as Path<T>, label, hint };
       switch (as) {
         case "select":
-          return <SelectField key={own} {...field} options={options!(draft)} />;
+          return <SelectField key={own} {...field} options={options!(draft, growthForm)} />;
         case "choice":
-          return <ChoiceField key={own} {...field} options={options!(draft)} />;
+          return <ChoiceField key={own} {...field} options={options!(draft, growthForm)} />;
         case "spots":
           return <SpotsField key={own} {...field} growthForm={growthForm} />;
         case "number":

@@ -15,7 +15,7 @@ import {
   type LastingRemedy,
   type PredatorId,
 } from "@/core/knowledge/remedies/lasting";
-import { remedyOf, spotsFor } from "@/core/knowledge/remedies/remedies";
+import { spotsFor, techniquesOn } from "@/core/knowledge/remedies/remedies";
 import { soilRemedyIds } from "@/core/knowledge/remedies/soilRemedies";
 import {
   cleanedNames,
@@ -49,7 +49,7 @@ export interface ActField {
   /** What a number is a number of, where keepers measure it in their own units. */
   readonly of?: Quantity;
   readonly as: "select" | "choice" | "number" | "text" | "spots";
-  readonly options?: (draft: Draft) => readonly (readonly [string, string])[];
+  readonly options?: (draft: Draft, growthForm: GrowthFormId) => readonly (readonly [string, string])[];
   readonly begin: (on: ActedOn) => unknown;
   /** Whether it is asked for; always where left out. */
   readonly when?: (draft: Draft) => boolean;
@@ -82,7 +82,7 @@ export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
       name: "technique",
       label: "How",
       as: "choice",
-      options: (draft) => named(remedyOf(mixes[draft.mix as MixId].remedy).techniques, techniqueNames),
+      options: (draft, form) => named(techniquesOn(mixes[draft.mix as MixId].remedy, form), techniqueNames),
       begin: () => "dab",
     },
     {

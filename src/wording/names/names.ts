@@ -118,7 +118,7 @@ export const techniqueNames: Record<TechniqueId, string> = {
   sprayAndSwab: "Spray, then swab every joint",
   hastySpray: "Quick spray",
   dunk: "Dunk the plant",
-  neckPour: "Pour on the bared neck, unpotted, and rinse",
+  neckPour: "Pour on the bared neck",
   rootSoak: "Soak the roots",
 };
 

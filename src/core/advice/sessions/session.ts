@@ -8,7 +8,7 @@ import { sittingVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
 import { isWork, type Dose } from "../planning/doses";
 import type { LabelObjection } from "../labels/label";
 import type { PestId } from "../../knowledge/pests/pests";
-import { remedyOf, spotsFor, type RemedyId, type TechniqueId } from "../../knowledge/remedies/remedies";
+import { repeatable, spotsFor, type RemedyId, type TechniqueId } from "../../knowledge/remedies/remedies";
 import type { Search } from "../../model/inspection/see";
 import type { ToolId } from "../../model/inspection/tools";
 import { spotsOf } from "../../knowledge/plants/growthForms";
@@ -237,7 +237,7 @@ function actOf(bearer: TreatedPlant, does: SessionDoes): Act {
 
 /** The techniques that a remedy takes on a group. @example groupTechniques("alcohol").includes("spray") // true */
 export function groupTechniques(remedy: RemedyId): readonly GroupTechnique[] {
-  return remedyOf(remedy).techniques.filter((one): one is GroupTechnique => !byOne.some((each) => each === one));
+  return repeatable(remedy).filter((one): one is GroupTechnique => !byOne.some((each) => each === one));
 }
 
 /** So much bath a bucket holds that pots are soaked in, mL, and so wide a row of pots fits into it, cm (HOUSE). */

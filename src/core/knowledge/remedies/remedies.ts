@@ -46,6 +46,8 @@ export interface Technique {
   readonly reach: readonly [open: number, sheltered: number, deep: number];
   /** Spots where it never goes. */
   readonly never: readonly SpotId[];
+  /** It is done once, on a plant that is out of its pot: no plan repeats it. */
+  readonly unpotted?: true;
 }
 
 /** Source: our own estimates (HOUSE). */
@@ -58,11 +60,22 @@ export const techniques = {
   // The leaves are dunked with the mix covered.
   dunk: { reach: [0.98, 0.85, 0.45], never: ["neck", "mixTop", "roots", "pot"] },
   // The plant is out of its pot, its neck bared; what was poured is rinsed off after minutes.
-  neckPour: { reach: [0.95, 0.85, 0.6], never: spotIds.filter((spot) => spot !== "neck") },
-  rootSoak: { reach: [0.9, 0.9, 0.9], never: spotIds.filter((spot) => spot !== "roots") },
+  neckPour: { reach: [0.95, 0.85, 0.6], never: spotIds.filter((spot) => spot !== "neck"), unpotted: true },
+  // It misses what sits between the roots (common practice).
+  rootSoak: { reach: [0, 0, 0], never: spotIds.filter((spot) => spot !== "roots"), unpotted: true },
 } as const satisfies Record<string, Technique>;
 export type TechniqueId = keyof typeof techniques;
 export const techniqueIds = Object.keys(techniques) as [TechniqueId, ...TechniqueId[]];
+
+/** The ways of a remedy that go anywhere on a plant of a form. @example techniquesOn("alcohol", "airPlant").includes("neckPour") // false */
+export function techniquesOn(remedy: RemedyId, form: GrowthFormId): readonly TechniqueId[] {
+  return remedyOf(remedy).techniques.filter((technique) => spotsFor(technique, form).length > 0);
+}
+
+/** The ways of a remedy that a plan may repeat: not those that take the plant out of its pot. @example repeatable("alcohol").includes("rootSoak") // false */
+export function repeatable(remedy: RemedyId): readonly TechniqueId[] {
+  return remedyOf(remedy).techniques.filter((id) => !(techniques[id] as Technique).unpotted);
+}
 
 /** The spots of a plant that a technique goes to. @example spotsFor("dunk", "fern").includes("roots") // false */
 export function spotsFor(technique: TechniqueId, form: GrowthFormId): SpotId[] {

@@ -7,7 +7,7 @@ import { addDays, daysBetween, type Day } from "@/core/shared/days";
 import type { CaseFileInput } from "@/core/record/format/schema";
 import type { PestId } from "@/core/knowledge/pests/pests";
 import { repeatBounds } from "@/core/advice/planning/bounds";
-import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/knowledge/remedies/remedies";
+import { remedyIds, remedyOf, repeatable, type RemedyId, type TechniqueId } from "@/core/knowledge/remedies/remedies";
 import { schools, type SchoolId } from "@/core/knowledge/remedies/schools";
 import type { Mark } from "@/ui/charts/CaseChart";
 import { Panel } from "@/ui/Panel";
@@ -77,7 +77,7 @@ export function Course({ id, title, begun, pest, meanC, generationDays, file }: 
   const end = answer?.points.at(-1);
   const choose = (next: RemedyId) => {
     setRemedy(next);
-    if (!remedyOf(next).techniques.includes(technique)) setTechnique(remedyOf(next).techniques[0]!);
+    if (!repeatable(next).includes(technique)) setTechnique(repeatable(next)[0]!);
   };
   const follow = (school: SchoolId | "") => {
     const followed = schools.find((one) => one.id === school);
@@ -110,7 +110,7 @@ export function Course({ id, title, begun, pest, meanC, generationDays, file }: 
             id={`${id}-technique`}
             label="How"
             value={technique}
-            ids={remedyOf(remedy).techniques}
+            ids={repeatable(remedy)}
             names={techniqueNames}
             onPick={setTechnique}
           />

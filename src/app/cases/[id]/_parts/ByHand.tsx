@@ -11,7 +11,7 @@ import { anyHome, isKeptOut } from "@/core/knowledge/household/household";
 import { mixes, mixesWith, type MixId } from "@/core/knowledge/mixes/mixes";
 import type { PestId } from "@/core/knowledge/pests/pests";
 import { repeatBounds } from "@/core/advice/planning/bounds";
-import { remedyIds, remedyOf, type RemedyId, type TechniqueId } from "@/core/knowledge/remedies/remedies";
+import { remedyIds, repeatable, type RemedyId, type TechniqueId } from "@/core/knowledge/remedies/remedies";
 import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
 import { mixFor } from "@/core/advice/tolerance/mixFor";
 import { Cautions } from "@/ui/Cautions";
@@ -81,7 +81,7 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
   const { dates } = options.find(({ id }) => id === basis)!;
   const takes = (next: RemedyId) => {
     setMix(mixFor(next, bearer));
-    if (!remedyOf(next).techniques.includes(technique)) setTechnique(remedyOf(next).techniques[0]!);
+    if (!repeatable(next).includes(technique)) setTechnique(repeatable(next)[0]!);
   };
   const number = (field: "everyDays" | "times", id: string, label: string) => (
     <div className="col-6 mb-2">
@@ -137,7 +137,7 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
             value={technique}
             onChange={(event) => setTechnique(event.target.value as TechniqueId)}
           >
-            {remedyOf(remedy).techniques.map((id) => (
+            {repeatable(remedy).map((id) => (
               <option key={id} value={id}>
                 {techniqueNames[id]}
               </option>

@@ -44,6 +44,16 @@ const config = [
       ],
     },
   },
+  {
+    files: ["src/**"],
+    ignores: ["src/ui/Link.tsx"],
+    rules: {
+      "no-restricted-imports": [
+        "error",
+        { name: "next/link", message: "Use `Link` of ui: it fetches a page when it is pressed." },
+      ],
+    },
+  },
   { files: ["scripts/**", "demo/**"], rules: { "no-console": "off" } },
 ];
 

@@ -3,6 +3,8 @@ import type { Driver } from "selenium-webdriver/chrome";
 
 /** What does not come by then does not come. Waiting long costs nothing where it comes; beside other work a small machine is slow. */
 const WAIT_MS = 90_000;
+/** How soon it is asked again whether it has come. */
+const EVERY_MS = 40;
 
 /** What a keeper does at the screen, in the words on it. */
 export class Page {
@@ -17,7 +19,7 @@ export class Page {
   }
 
   /** Waits until it is so, and gives what was waited for. `why` says what never came; what stood on the page instead is told with it. */
-  async eventually<T>(what: () => T | Promise<T>, why: string, everyMs?: number): Promise<NonNullable<T>> {
+  async eventually<T>(what: () => T | Promise<T>, why: string, everyMs = EVERY_MS): Promise<NonNullable<T>> {
     try {
       return (await this.driver.wait(async () => what(), WAIT_MS, why, everyMs))!;
     } catch (cause) {

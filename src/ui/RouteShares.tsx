@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import type { CSSProperties } from "react";
 import type { Blamed } from "@/core/advice/spread/carries";
 import { routeInWords } from "@/wording/advice/carries";

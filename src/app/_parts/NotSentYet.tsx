@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import type { Held, Trouble } from "@/offline/entries";

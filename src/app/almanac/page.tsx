@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { signOnlyIds } from "@/core/knowledge/signs/suspects";
 import { pestIds, pestOf } from "@/core/knowledge/pests/pests";
 import { eggToAdultDays } from "@/core/knowledge/pests/stageDurations";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { groupBy } from "@/core/shared/groupBy";
 import { readArrivals, type ArrivalLine } from "@/operations/seasons/queries/readArrivals";
 import { AsOf } from "@/app/_parts/AsOf";

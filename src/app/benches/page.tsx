@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { readBenches, type Bench } from "@/operations/places/queries/readBenches";
 import { AsOf } from "@/app/_parts/AsOf";
 import { cachedView } from "@/app/_parts/cachedView";

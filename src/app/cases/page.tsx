@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { readCases } from "@/operations/cases/queries/readCases";
 import { today } from "@/operations/shared/context";
 import { Panel } from "@/ui/Panel";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 
 export const metadata: Metadata = { title: "You do not have access" };
 

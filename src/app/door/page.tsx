@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { redirect } from "next/navigation";
 import { Panel } from "@/ui/Panel";
 import { asked, door, NO_NAME } from "../_parts/context";

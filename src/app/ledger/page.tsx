@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { tallyKeys } from "@/core/advice/ledger/tally";
 import { readLedger } from "@/operations/record/queries/readLedger";
 import { readSigns } from "@/operations/looks/queries/readSigns";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { currentContext } from "../_parts/context";
 import { inUse } from "@/core/knowledge/household/bottles";
 import { isMix } from "@/core/knowledge/mixes/mixes";

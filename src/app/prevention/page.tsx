@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { setImmediate } from "node:timers/promises";
 import { Suspense } from "react";
 import { currentContext, markNow } from "@/app/_parts/context";

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { zoneNames } from "@/zones";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { may } from "@/core/access/roles";
 import { Panel } from "@/ui/Panel";
 import { ThemeSwitch } from "@/ui/shell/ThemeSwitch";

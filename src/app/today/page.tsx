@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import Alert from "react-bootstrap/Alert";
 import { may } from "@/core/access/roles";
 import type { PlantCard } from "@/core/schedule/state/plantCard";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { readWalks } from "@/operations/walks/queries/readWalks";
 import type { WalkInShort } from "@/operations/walks/queries/readWalks";
 import { Panel } from "@/ui/Panel";

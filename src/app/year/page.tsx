@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { AsOf } from "@/app/_parts/AsOf";
 import { currentContext, markNow } from "@/app/_parts/context";
 import { cachedView } from "@/app/_parts/cachedView";

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import type { ReactNode } from "react";
 import { may, type Right } from "@/core/access/roles";
 import { useCollectionIfAny } from "./Collection";

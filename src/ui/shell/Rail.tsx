@@ -1,7 +1,7 @@
 "use client";
 
 import { Ellipsis, Library } from "lucide-react";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { usePathname } from "next/navigation";
 import { useState } from "react";
 import Offcanvas from "react-bootstrap/Offcanvas";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { pestIds } from "@/core/knowledge/pests/pests";
 import { growthFormIds, spotsOf, type GrowthFormId } from "@/core/knowledge/plants/growthForms";
 import { shelteredShare, spotWeights } from "@/core/knowledge/plants/spotWeights";

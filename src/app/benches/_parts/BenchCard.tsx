@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import Offcanvas from "react-bootstrap/Offcanvas";
 import { Flower } from "@/ui/mark/Flower";
 import { percent } from "@/wording/advice/chances";

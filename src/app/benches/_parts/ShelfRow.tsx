@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { memo } from "react";
 import { Pot, StandingPot } from "./Pot";
 import type { Shelf, ShelfPlant, Spot } from "./shelves";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { Strike } from "@/app/_parts/Strike";
 import type { Day } from "@/core/shared/days";
 import type { Plan } from "@/core/advice/plans/plans";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { Panel } from "@/ui/Panel";
 import { asked } from "../../_parts/context";
 import { RecoverForm } from "../_parts/DoorForm";

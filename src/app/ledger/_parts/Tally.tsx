@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { tallyKeys } from "@/core/advice/ledger/tally";
 import type { LedgerView } from "@/operations/record/queries/readLedger";
 import { Panel } from "@/ui/Panel";

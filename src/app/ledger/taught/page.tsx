@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import type { CSSProperties } from "react";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { AsOf } from "@/app/_parts/AsOf";
 import { currentContext } from "@/app/_parts/context";
 import { cachedView } from "@/app/_parts/cachedView";

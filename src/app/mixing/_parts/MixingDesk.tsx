@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { isKeptOut, type Home } from "@/core/knowledge/household/household";

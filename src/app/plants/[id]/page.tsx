@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { genusIn } from "@/core/knowledge/plants/genusIn";
 import { Strike } from "@/app/_parts/Strike";
 import { actPreviewOf } from "@/core/advice/aftercare/actPreview";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { currentContext } from "@/app/_parts/context";
 import { readForAdding } from "@/operations/plants/queries/readForAdding";
 import { SeveralForm } from "./_parts/SeveralForm";

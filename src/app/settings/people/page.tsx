@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { headers } from "next/headers";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { redirect } from "next/navigation";
 import { may, roleIds } from "@/core/access/roles";
 import { isSecure, NAMES_HEADER } from "@/app/_parts/peer";

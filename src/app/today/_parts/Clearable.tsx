@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import Button from "react-bootstrap/Button";
 import { useState } from "react";
 import { v7 as uuidv7 } from "uuid";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import type { RoomDue } from "@/core/schedule/calendar/entries";
 import type { Day } from "@/core/shared/days";
 import { Panel } from "@/ui/Panel";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { cautionsOfWork } from "@/core/acts/works";
 import { isForGroup } from "@/core/advice/sessions/session";
 import { isMix } from "@/core/knowledge/mixes/mixes";

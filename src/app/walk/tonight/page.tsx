@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { usualTool } from "@/core/record/facts/settings";
 import { readTonight, type TonightLook } from "@/operations/walks/queries/readTonight";
 import { AsOf } from "@/app/_parts/AsOf";

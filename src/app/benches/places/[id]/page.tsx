@@ -1,7 +1,7 @@
 import { cachedBeside } from "@/app/_parts/pageCache";
 import { NotRead } from "@/ui/NotRead";
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { Strike } from "@/app/_parts/Strike";
 import { standing } from "@/core/record/facts/facts";
 import { readFeeding } from "@/operations/seasons/queries/readFeeding";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import type { Happening } from "@/core/advice/replay/replay";
 import { Panel } from "@/ui/Panel";
 import { shortDay } from "@/wording/dates";

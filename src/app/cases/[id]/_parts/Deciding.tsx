@@ -1,7 +1,7 @@
 "use client";
 
 import { proxy } from "comlink";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { useState } from "react";
 import type { DecisionQuestion } from "@/core/advice/plans/ask";
 import type { CaseFileInput } from "@/core/record/format/schema";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import type { Preparation } from "@/core/advice/planning/preparation";
 import { inTen } from "@/wording/advice/chances";
 import { preparationNames, preparationRefusals } from "@/wording/advice/preparation";

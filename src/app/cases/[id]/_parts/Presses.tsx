@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { isOfRoom } from "@/core/knowledge/pests/pests";
 import type { CaseView } from "@/operations/cases/queries/readCase";
 

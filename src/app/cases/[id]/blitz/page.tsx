@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { restsDry } from "@/core/advice/tolerance/treatedPlant";
 import { pestNames } from "@/wording/names/names";
 import { caseOf } from "../_parts/caseOf";

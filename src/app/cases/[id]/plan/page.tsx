@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import type { Plan } from "@/core/advice/plans/plans";
 import { pestNames } from "@/wording/names/names";
 import { warmthInWords } from "@/wording/names/warmth";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import type { ArrivalSteps } from "@/core/advice/arrivals/steps";
 import type { PlantView } from "@/operations/plants/queries/readPlant";
 import { Panel } from "@/ui/Panel";

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { useRouter } from "next/navigation";
 import Button from "react-bootstrap/Button";
 import { useFieldArray, useWatch } from "react-hook-form";

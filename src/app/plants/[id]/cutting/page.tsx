@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { AddPlantForm } from "@/app/plants/_parts/PlantForm";
 import { nextCodes } from "@/core/knowledge/plants/codes";
 import { isCut } from "@/core/knowledge/plants/growthForms";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { notFound } from "next/navigation";
 import { currentContext } from "@/app/_parts/context";
 import { readUnnamed } from "@/operations/cases/queries/readUnnamed";

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import Button from "react-bootstrap/Button";
 import type { WalkView } from "@/operations/walks/queries/readWalk";
 import type { WalkInHand } from "../../_parts/useWalk";

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { useState } from "react";
 import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { ScreenProgress } from "@/app/_parts/ScreenProgress";

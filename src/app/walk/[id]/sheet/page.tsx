@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { Fragment } from "react";
 import { priorsFor } from "@/core/advice/diagnosis/priors";
 import { groupOf, isBorder } from "@/core/advice/walks/order";

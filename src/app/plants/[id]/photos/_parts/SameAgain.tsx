@@ -3,7 +3,7 @@
 // Pictures are served from this machine, scaled down: nothing is left to optimise.
 /* eslint-disable @next/next/no-img-element */
 
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { useCallback, useEffect, useRef, useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";

@@ -1,7 +1,7 @@
 "use client";
 
 import { proxy } from "comlink";
-import Link from "next/link";
+import { Link } from "@/ui/Link";
 import { useState } from "react";
 import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";

@@ -46,7 +46,7 @@ const config = [
   },
   {
     files: ["src/**"],
-    ignores: ["src/ui/Link.tsx"],
+    ignores: ["src/ui/Link.tsx", "src/ui/shell/Asking.tsx"],
     rules: {
       "no-restricted-imports": [
         "error",

@@ -154,6 +154,18 @@ describe("at the shelf", () => {
     expect(await theme()).not.toBe(before);
   });
 
+  it("a page that is long in coming is said to be on its way, until it is there", async () => {
+    await page.open("/almanac");
+    await page.ready();
+    await page.slow(4000);
+    const asking = () => page.driver.findElements({ css: ".asking" });
+    await page.press("What comes from the literature, what we estimate ourselves, and how often it is right");
+    await page.eventually(async () => (await (await asking())[0]?.getText()) === "Still asking …", "nothing was said");
+    await page.slow(0);
+    await page.arrives(/^\/almanac\/method$/);
+    expect(await asking()).toEqual([]);
+  });
+
   it("a page that could not be read is read when tried again", async () => {
     const tell = async (sql: string) => {
       const client = new pg.Client(app.databaseUrl);

@@ -50,6 +50,12 @@ export class Page {
     await (this.driver as Driver).setNetworkConditions({ offline, ...still });
   }
 
+  /** Makes every answer come so much later, ms; 0 as it is. */
+  async slow(latency: number): Promise<void> {
+    const open = { offline: false, download_throughput: -1, upload_throughput: -1 };
+    await (this.driver as Driver).setNetworkConditions({ ...open, latency });
+  }
+
   /** The element that carries this label. */
   async field(label: string): Promise<WebElement> {
     const found = await this.found(By.xpath(`//label[normalize-space()=${quoted(label)}]`), `no field “${label}”`);

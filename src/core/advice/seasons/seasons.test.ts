@@ -162,7 +162,23 @@ describe("the way in for winter", () => {
       ...["rinseOff mechanical", "pot clean"],
     ]);
     expect(deeds(winter({ sensitivities: ["soapShy"] }))).not.toContain("spray contact");
-    expect(winterMinutes({ bearer: bearer({ potCm: 40 }) })).toBeGreaterThan(winterMinutes({ bearer: bearer() }));
+    expect(winterMinutes(winter({ potCm: 40 }), {})).toBeGreaterThan(winterMinutes(winter(), {}));
+  });
+
+  it("takes as long as the keepers' own hands take for its parts", () => {
+    expect(winterMinutes(winter({ potCm: 12 }), {})).toBe(17);
+    const slow = { spray: { factor: 2, plants: 9 }, "mechanical shower": { factor: 2, plants: 9 } };
+    const minutes = winterMinutes(winter({ potCm: 12 }), slow);
+    expect(minutes).toBeGreaterThan(17);
+    // What was never timed takes what it takes with us.
+    expect(minutes).toBeLessThan(34);
+    const all = ["spray", "drench", "mechanical shower", "mechanical prune"].map((hands) => [
+      hands,
+      { factor: 2, plants: 9 },
+    ]);
+    expect(winterMinutes(winter({ potCm: 12 }), Object.fromEntries(all))).toBeLessThanOrEqual(34);
+    // What bears no mix is rinsed only.
+    expect(winterMinutes(winter({ potCm: 12, sensitivities: ["soapShy"] }), { spray: slow.spray })).toBe(17);
   });
 
   it("is sprayed again until it comes in", () => {

@@ -1,9 +1,10 @@
-import { workIn, type Act } from "../../acts/acts";
+import { costsOfAct, workIn, type Act } from "../../acts/acts";
 import { workOf } from "../../acts/works";
 import { drenchVolume } from "../../acts/drench";
 import { addDays, daysBetween, type Day } from "../../shared/days";
 import { isCut, spotsOf } from "../../knowledge/plants/growthForms";
 import type { PestId } from "../../knowledge/pests/pests";
+import { minutesAt, type Paces } from "../sessions/pace";
 import { mixFor, refusals } from "../tolerance/mixFor";
 import type { TreatedPlant } from "../tolerance/treatedPlant";
 import { spotsFor, type TechniqueId } from "../../knowledge/remedies/remedies";
@@ -70,9 +71,16 @@ export function winterSteps(plant: WinterPlant): readonly WinterStepId[] {
   return winterStepIds.filter((step) => !not.has(step));
 }
 
-/** Minutes of hands on one plant, the waiting left out (HOUSE). @example winterMinutes({ bearer: { potCm: 12 } }) // 17 */
-export function winterMinutes({ bearer }: { readonly bearer: Pick<TreatedPlant, "potCm"> }): number {
-  return Math.round(8 + 0.75 * bearer.potCm);
+/**
+ * Minutes of hands on one plant, the waiting left out (HOUSE): shared out over its acts as they take alone, each at the keepers' own pace
+ * where that is known. @example winterMinutes(hoyaIn12cm, {}) // 17
+ */
+export function winterMinutes(plant: WinterPlant, paces: Paces): number {
+  const { potCm } = plant.bearer;
+  const acts = winterDeeds(plant).flatMap(({ act }) => act ?? []);
+  const ours = acts.reduce((sum, act) => sum + costsOfAct(act, potCm).minutes, 0);
+  const own = acts.reduce((sum, act) => sum + minutesAt(paces, act, potCm), 0);
+  return Math.round((8 + 0.75 * potCm) * (ours > 0 ? own / ours : 1));
 }
 
 /** Whether it needs a place to dry afterwards: what is worked in place dries there. */

@@ -38,6 +38,7 @@ import { dayOf, scopeOf, today, type Context } from "../../shared/context";
 import { bearerOn } from "../../plants/onPlant";
 import { cardOf } from "../../plants/plantCard";
 import { recordsOf, type KeptRecord } from "../../plants/plantRecords";
+import { ownPaces } from "../../sessions/ownPaces";
 import { around, programmesNow } from "../roomOnRecord";
 
 /** A plant of a wintering, with what is done to it. */
@@ -119,7 +120,11 @@ export async function readWintering(context: Context): Promise<WinteringView> {
   const count = (placeId: string) => listed.filter((row) => within(placeId).has(row.placeId)).length;
   const outside = new Set(outdoorRoots.flatMap(({ id }) => [...within(id)]));
   const running = ofKind(programmesOn, "wintering");
-  const nights = await climate.daysFrom(scope, addDays(day, -BEFORE_DAYS), [...outside]);
+  const [nights, paces] = await inParallel(
+    scope,
+    () => climate.daysFrom(scope, addDays(day, -BEFORE_DAYS), [...outside]),
+    async () => (running.length > 0 ? ownPaces(scope) : {}),
+  );
   const programmes: Wintering[] = [];
   for (const one of running) programmes.push(await programmeOf(one));
   return {
@@ -163,7 +168,7 @@ export async function readWintering(context: Context): Promise<WinteringView> {
       const deeds = winterDeeds(plant);
       const line: WinterLine = {
         ...{ plant: cardOf(rows.get(record.plant.id)!, day), steps: winterSteps(plant), deeds, dry: noSoak(plant) },
-        ...{ minutes: winterMinutes(plant), p: risks.get(record.plant.id) ?? 0 },
+        ...{ minutes: winterMinutes(plant, paces), p: risks.get(record.plant.id) ?? 0 },
         against: deeds.flatMap(({ act }) => (act ? actObjections(act, bearer) : [])),
       };
       return { line, plant, left: leftWhenReady(plant), record };

@@ -18,7 +18,7 @@ interface SignsSeen {
 /** What happened out of the ordinary, `ago` days before today; the weekly rounds are made by the loader. */
 export type Happening = { readonly ago: number; readonly plant: string } & (
   | {
-      readonly deed: "find";
+      readonly command: "find";
       readonly pest: PestId;
       readonly severity: SeverityId;
       readonly count?: number;
@@ -28,25 +28,25 @@ export type Happening = { readonly ago: number; readonly plant: string } & (
       readonly signs?: SignsSeen;
     }
   | {
-      readonly deed: "look";
+      readonly command: "look";
       readonly note: string;
       readonly tool: ToolId;
       readonly signs?: SignsSeen;
       /** Every place above the roots, and not only those of a round. */
       readonly everywhere?: true;
     }
-  | { readonly deed: "apart" | "bag" | "back" }
+  | { readonly command: "apart" | "bag" | "back" }
   | {
-      readonly deed: "plan";
+      readonly command: "plan";
       readonly pest: PestId;
       readonly mix: MixId;
       readonly technique: TechniqueId;
       readonly everyDays: number;
       readonly times: number;
     }
-  | { readonly deed: "treat"; readonly pest: PestId; readonly volumeMl: number; readonly note?: string }
-  | { readonly deed: "close"; readonly pest: PestId; readonly outcome: OutcomeId; readonly note: string }
-  | { readonly deed: "arrive" }
+  | { readonly command: "treat"; readonly pest: PestId; readonly volumeMl: number; readonly note?: string }
+  | { readonly command: "close"; readonly pest: PestId; readonly outcome: OutcomeId; readonly note: string }
+  | { readonly command: "arrive" }
 );
 
 /** Hiding places that a quick round takes in, where the plant has them. */
@@ -66,57 +66,57 @@ export const happenings: readonly Happening[] = [
   {
     ago: 66,
     plant: "L01",
-    deed: "find",
+    command: "find",
     pest: "mealybug",
     severity: "light",
     count: 5,
     note: "Cotton in two joints on the wall side.",
     signs: { present: ["cottonTufts", "stickyFilm"], absent: ["rootMeal", "ants"] },
   },
-  { ago: 66, plant: "L01", deed: "apart" },
+  { ago: 66, plant: "L01", command: "apart" },
   {
     ago: 66,
     plant: "L01",
-    deed: "plan",
+    command: "plan",
     pest: "mealybug",
     mix: "alcoholFull",
     technique: "sprayAndSwab",
     everyDays: 7,
     times: 4,
   },
-  { ago: 66, plant: "L01", deed: "treat", pest: "mealybug", volumeMl: 85 },
-  { ago: 59, plant: "L01", deed: "treat", pest: "mealybug", volumeMl: 85 },
-  { ago: 52, plant: "L01", deed: "treat", pest: "mealybug", volumeMl: 80, note: "One crawler under an old sheath." },
-  { ago: 45, plant: "L01", deed: "treat", pest: "mealybug", volumeMl: 80 },
-  { ago: 37, plant: "L01", deed: "look", tool: "loupe", note: "Nothing, joints and undersides." },
-  { ago: 29, plant: "L01", deed: "look", tool: "loupe", note: "Nothing. New leaf is clean." },
-  { ago: 23, plant: "L01", deed: "look", tool: "loupe", note: "Nothing." },
+  { ago: 66, plant: "L01", command: "treat", pest: "mealybug", volumeMl: 85 },
+  { ago: 59, plant: "L01", command: "treat", pest: "mealybug", volumeMl: 85 },
+  { ago: 52, plant: "L01", command: "treat", pest: "mealybug", volumeMl: 80, note: "One crawler under an old sheath." },
+  { ago: 45, plant: "L01", command: "treat", pest: "mealybug", volumeMl: 80 },
+  { ago: 37, plant: "L01", command: "look", tool: "loupe", note: "Nothing, joints and undersides." },
+  { ago: 29, plant: "L01", command: "look", tool: "loupe", note: "Nothing. New leaf is clean." },
+  { ago: 23, plant: "L01", command: "look", tool: "loupe", note: "Nothing." },
   {
     ago: 22,
     plant: "L01",
-    deed: "close",
+    command: "close",
     pest: "mealybug",
     outcome: "clear",
     note: "Three clean looks, new growth without a mark.",
   },
-  { ago: 22, plant: "L01", deed: "back" },
+  { ago: 22, plant: "L01", command: "back" },
 
   // Closed: a nerve plant overrun with mites, given up for the sake of the shelf.
   {
     ago: 50,
     plant: "R11",
-    deed: "find",
+    command: "find",
     pest: "spiderMite",
     severity: "overrun",
     note: "Webbing over every shoot.",
     signs: { present: ["webbing", "stippling", "grittyDust"], absent: [] },
     tool: "loupe",
   },
-  { ago: 50, plant: "R11", deed: "bag" },
+  { ago: 50, plant: "R11", command: "bag" },
   {
     ago: 49,
     plant: "R11",
-    deed: "close",
+    command: "close",
     pest: "spiderMite",
     outcome: "givenUp",
     note: "Small, easily had again. Bagged and binned.",
@@ -126,30 +126,30 @@ export const happenings: readonly Happening[] = [
   {
     ago: 12,
     plant: "L08",
-    deed: "find",
+    command: "find",
     pest: "spiderMite",
     severity: "patch",
     note: "Stippling first seen; paper under the leaf crept.",
     signs: { present: ["stippling", "creepingSpecks"], absent: ["webbing", "silverStreaks"] },
     tool: "paper",
   },
-  { ago: 12, plant: "L08", deed: "apart" },
+  { ago: 12, plant: "L08", command: "apart" },
   {
     ago: 12,
     plant: "L08",
-    deed: "plan",
+    command: "plan",
     pest: "spiderMite",
     mix: "soapMild",
     technique: "spray",
     everyDays: 6,
     times: 4,
   },
-  { ago: 12, plant: "L08", deed: "treat", pest: "spiderMite", volumeMl: 90 },
-  { ago: 6, plant: "L08", deed: "treat", pest: "spiderMite", volumeMl: 90 },
+  { ago: 12, plant: "L08", command: "treat", pest: "spiderMite", volumeMl: 90 },
+  { ago: 6, plant: "L08", command: "treat", pest: "spiderMite", volumeMl: 90 },
   {
     ago: 3,
     plant: "L08",
-    deed: "find",
+    command: "find",
     pest: "spiderMite",
     severity: "light",
     count: 4,
@@ -161,7 +161,7 @@ export const happenings: readonly Happening[] = [
   {
     ago: 40,
     plant: "R01",
-    deed: "find",
+    command: "find",
     pest: "mealybug",
     severity: "trace",
     count: 2,
@@ -169,27 +169,27 @@ export const happenings: readonly Happening[] = [
     note: "Two in the centre, lifted out.",
     signs: { present: ["cottonTufts", "alcoholDissolves"], absent: ["stickyFilm"] },
   },
-  { ago: 40, plant: "R01", deed: "apart" },
+  { ago: 40, plant: "R01", command: "apart" },
   {
     ago: 40,
     plant: "R01",
-    deed: "plan",
+    command: "plan",
     pest: "mealybug",
     mix: "alcoholHalf",
     technique: "dab",
     everyDays: 7,
     times: 3,
   },
-  { ago: 40, plant: "R01", deed: "treat", pest: "mealybug", volumeMl: 5 },
-  { ago: 33, plant: "R01", deed: "treat", pest: "mealybug", volumeMl: 5 },
-  { ago: 26, plant: "R01", deed: "treat", pest: "mealybug", volumeMl: 5 },
-  { ago: 10, plant: "R01", deed: "look", tool: "loupe", note: "Nothing in the centre or between the leaves." },
+  { ago: 40, plant: "R01", command: "treat", pest: "mealybug", volumeMl: 5 },
+  { ago: 33, plant: "R01", command: "treat", pest: "mealybug", volumeMl: 5 },
+  { ago: 26, plant: "R01", command: "treat", pest: "mealybug", volumeMl: 5 },
+  { ago: 10, plant: "R01", command: "look", tool: "loupe", note: "Nothing in the centre or between the leaves." },
 
   // Running: thrips on the young split-leaf under a bag, the second spray two days late.
   {
     ago: 8,
     plant: "L10",
-    deed: "find",
+    command: "find",
     pest: "thrips",
     severity: "light",
     count: 7,
@@ -197,15 +197,24 @@ export const happenings: readonly Happening[] = [
     signs: { present: ["silverStreaks", "blackSpecks", "runningSpecks"], absent: ["webbing"] },
     tool: "lamp",
   },
-  { ago: 8, plant: "L10", deed: "bag" },
-  { ago: 8, plant: "L10", deed: "plan", pest: "thrips", mix: "soapMild", technique: "spray", everyDays: 6, times: 5 },
-  { ago: 8, plant: "L10", deed: "treat", pest: "thrips", volumeMl: 95 },
+  { ago: 8, plant: "L10", command: "bag" },
+  {
+    ago: 8,
+    plant: "L10",
+    command: "plan",
+    pest: "thrips",
+    mix: "soapMild",
+    technique: "spray",
+    everyDays: 6,
+    times: 5,
+  },
+  { ago: 8, plant: "L10", command: "treat", pest: "thrips", volumeMl: 95 },
 
   // Found yesterday and not yet set apart.
   {
     ago: 1,
     plant: "L04",
-    deed: "find",
+    command: "find",
     pest: "softScale",
     severity: "light",
     count: 6,
@@ -218,17 +227,17 @@ export const happenings: readonly Happening[] = [
   {
     ago: 17,
     plant: "R16",
-    deed: "look",
+    command: "look",
     tool: "lamp",
     note: "White grains at the neck were perlite.",
     signs: { present: ["rootMeal", "yellowing"], absent: ["alcoholDissolves"], spokeFor: "rootMealybug" },
   },
 
-  { ago: 5, plant: "N01", deed: "arrive" },
+  { ago: 5, plant: "N01", command: "arrive" },
   {
     ago: 5,
     plant: "N01",
-    deed: "look",
+    command: "look",
     tool: "lamp",
     note: "Inspected on arrival, pot and label too.",
     everywhere: true,

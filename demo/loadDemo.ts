@@ -123,16 +123,16 @@ async function live(context: Context) {
       if (happening.ago !== ago) continue;
       // Within a day things happen in the order of the table, a minute apart.
       await happen(at(context, ago, `20:${String(index).padStart(2, "0")}`), happening, index);
-      looks += Number(happening.deed === "find" || happening.deed === "look");
+      looks += Number(happening.command === "find" || happening.command === "look");
     }
   }
   await loadGnats((ago) => at(context, ago, "19:00"), idOf);
   await loadAir(context, idOf);
-  const cases = new Set(happenings.flatMap((h) => (h.deed === "find" ? [h.plant + h.pest] : []))).size;
+  const cases = new Set(happenings.flatMap((h) => (h.command === "find" ? [h.plant + h.pest] : []))).size;
   return { plants: plants.length + 1, looks, cases: cases + before.cases };
 }
 
-/** The context `ago` days back at a wall time; today's deeds that would lie ahead happen now. */
+/** The context `ago` days back at a wall time; today's commands that would lie ahead happen now. */
 function at(context: Context, ago: number, time: string): Context {
   const then = instantOf(`${addDays(today(context), -ago)}T${time}`, context.collection.timeZone);
   return { ...context, now: then < context.now ? then : context.now };
@@ -212,10 +212,10 @@ async function walkRound(context: Context, ago: number): Promise<number> {
 }
 
 function isInCase(code: string, ago: number): boolean {
-  const begun = happenings.some((h) => h.plant === code && h.deed === "find" && h.ago >= ago);
-  const ended = happenings.some((h) => h.plant === code && h.deed === "close" && h.ago >= ago);
+  const begun = happenings.some((h) => h.plant === code && h.command === "find" && h.ago >= ago);
+  const ended = happenings.some((h) => h.plant === code && h.command === "close" && h.ago >= ago);
   const binned = happenings.some(
-    (h) => h.plant === code && h.deed === "close" && h.outcome === "givenUp" && h.ago >= ago,
+    (h) => h.plant === code && h.command === "close" && h.outcome === "givenUp" && h.ago >= ago,
   );
   return binned || (begun && !ended);
 }
@@ -254,9 +254,9 @@ const caseId = (code: string, pest: string) => idOf("case", code, pest);
 
 async function happen(context: Context, what: Happening, index: number): Promise<void> {
   const plantId = idOf("plant", what.plant);
-  const id = idOf(what.deed, what.plant, index);
+  const id = idOf(what.command, what.plant, index);
   const moment = context.now;
-  switch (what.deed) {
+  switch (what.command) {
     case "find": {
       const count = what.count ?? null;
       const find = { pest: what.pest, severity: what.severity, count, removed: what.removed ?? false };
@@ -271,7 +271,7 @@ async function happen(context: Context, what: Happening, index: number): Promise
       return look(context, what.plant, ["look", index], { ...what, naming: named(what, null) });
     case "apart":
     case "bag": {
-      const placeId = what.deed === "apart" ? idOf("place", "pantry") : null;
+      const placeId = what.command === "apart" ? idOf("place", "pantry") : null;
       const bagId = idOf("bag", what.plant);
       return void expectOk(await setApart(context, { id, plantId, placeId, bagId, at: moment }));
     }
@@ -300,7 +300,7 @@ async function happen(context: Context, what: Happening, index: number): Promise
 }
 
 /** How it was named, where signs were looked for: by them, unless they spoke for something else. */
-function named({ signs }: Extract<Happening, { deed: "find" | "look" }>, found: PestId | null): LookDeed["naming"] {
+function named({ signs }: Extract<Happening, { command: "find" | "look" }>, found: PestId | null): LookDeed["naming"] {
   if (!signs) return null;
   const likeliest = signs.spokeFor ?? found;
   const by = likeliest === found ? "signs" : "keeper";
@@ -308,7 +308,7 @@ function named({ signs }: Extract<Happening, { deed: "find" | "look" }>, found: 
 }
 
 /** A treatment carries out the step of the plan that was due nearest to it. */
-async function treat(context: Context, what: Extract<Happening, { deed: "treat" }>, id: string): Promise<void> {
+async function treat(context: Context, what: Extract<Happening, { command: "treat" }>, id: string): Promise<void> {
   const view = (await readPlant(context, idOf("plant", what.plant)))!;
   const { found, plan } = view.open.find((one) => one.found.pest === what.pest)!;
   const day = today(context);

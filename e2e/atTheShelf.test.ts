@@ -219,7 +219,7 @@ describe("at the shelf", () => {
       expect(headers["cache-control"]).toMatch(/no-store/);
     });
 
-    it("takes what writes from its own pages only: an action as well as a deed", async () => {
+    it("takes what writes from its own pages only: an action as well as a command", async () => {
       const action = { host: "localhost", "next-action": "0".repeat(42), "content-type": "text/plain" };
       const post = { method: "POST", path: "/settings", body: "[]" };
       expect((await ask(action, post)).status).toBe(403);
@@ -228,9 +228,9 @@ describe("at the shelf", () => {
         403,
       );
       const own = { host: "localhost", origin: "http://localhost", "sec-fetch-site": "same-origin" };
-      const deed = { method: "POST", path: "/walk/deeds" };
-      expect((await ask(own, { ...deed, body: "{" })).status).toBe(422);
-      expect((await ask(own, { ...deed, body: "x".repeat(200_000) })).status).toBe(413);
+      const command = { method: "POST", path: "/walk/deeds" };
+      expect((await ask(own, { ...command, body: "{" })).status).toBe(422);
+      expect((await ask(own, { ...command, body: "x".repeat(200_000) })).status).toBe(413);
     });
 
     it("speaks no other protocol, and an address that is none is not there", async () => {

@@ -4,7 +4,7 @@ import { daysAgo, type Page } from "./support/page";
 
 const at = (days: number, time = "19:00") => `${daysAgo(days)}T${time}`;
 
-/** The whole way with one plant, with deeds written down on the days they were done. */
+/** The whole way with one plant, with commands written down on the days they were done. */
 describe("from a find to clear", () => {
   let app: Application;
   let page: Page;

@@ -233,7 +233,7 @@ describe("a walk with the telephone in one hand", () => {
     await page.sees(`6 of ${PLANTS - 1} entered.`);
   });
 
-  it("only pages of this application may send deeds", async () => {
+  it("only pages of this application may send commands", async () => {
     const { id } = (await app.context()).collection;
     const send = (headers: Record<string, string>) =>
       fetch(`${page.base}/walk/deeds`, {

@@ -32,9 +32,9 @@ const verdict = (ok: boolean) => {
 async function afterFind(context: Context, plantId: string, reckonAll: Parameters<typeof reckonCarriage>[2]) {
   const at = withOffset(context.now, context.collection.timeZone);
   const find = { id: uuidv7(), caseId: uuidv7(), pest: "thrips", severity: "light", count: 5, removed: false };
-  const deed = { id: uuidv7(), plantId, at, tool: "lamp", spots: ["axil"], note: "", finds: [find] };
+  const command = { id: uuidv7(), plantId, at, tool: "lamp", spots: ["axil"], note: "", finds: [find] };
   const begin = performance.now();
-  expectOk(await recordLook(context, recordLookShape.parse(deed)));
+  expectOk(await recordLook(context, recordLookShape.parse(command)));
   const scope = scopeOf(context, "record");
   let ended = false;
   const all = reckonCarriage(context, () => !ended, reckonAll);

@@ -1,4 +1,4 @@
-// Twenty at once: the same deed, and different ones on the same plants.
+// Twenty at once: the same command, and different ones on the same plants.
 import { aLook, isAsRebuilt, verdict, withTarget } from "./target";
 
 const FOLD = 20;

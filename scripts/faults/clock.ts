@@ -1,4 +1,4 @@
-// A server whose clock goes back, and forward again, while deeds are sent by devices that know the time.
+// A server whose clock goes back, and forward again, while commands are sent by devices that know the time.
 import { aLook, isAsRebuilt, isKept, sendOn, verdict, withTarget } from "./target";
 
 const DAY_MS = 86_400_000;
@@ -12,8 +12,8 @@ await withTarget("wary_faults_clock", async (target) => {
   for (const ms of OFF_MS) {
     await setClock(ms);
     for (let i = 0; i < LOOKS; i++) {
-      const deed = aLook(plantIds[n % plantIds.length]!, n++);
-      if (await sendOn(target, deed, () => true, 5000)) acknowledged.push(deed.input.id);
+      const command = aLook(plantIds[n % plantIds.length]!, n++);
+      if (await sendOn(target, command, () => true, 5000)) acknowledged.push(command.input.id);
     }
     const pages = await Promise.all(["/today", "/benches", "/cases", "/walk"].map((path) => fetch(base + path)));
     const good = pages.every((page) => page.ok);

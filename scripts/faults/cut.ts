@@ -32,8 +32,8 @@ await withTarget("wary_faults_cut", async (target) => {
   let n = 0;
   const sender = async () => {
     while (n < LOOKS) {
-      const deed = aLook(plantIds[n % plantIds.length]!, n++);
-      if (await sendOn(through, deed, () => true)) acknowledged.push(deed.input.id);
+      const command = aLook(plantIds[n % plantIds.length]!, n++);
+      if (await sendOn(through, command, () => true)) acknowledged.push(command.input.id);
     }
   };
   await Promise.all(Array.from({ length: SENDERS }, sender));

@@ -39,7 +39,7 @@ await withTarget("wary_faults_frozen", async ({ plantIds, send, query, base }) =
       verdict(`${path} with the database standing still: ${ms.toFixed(0)} ms`, ok && says && ms < LIMIT_MS);
     }
     const answer = await send(look);
-    verdict(`a deed is answered with ${answer?.status}, to be sent again`, answer?.status === 503);
+    verdict(`a command is answered with ${answer?.status}, to be sent again`, answer?.status === 503);
   } finally {
     tell("SIGCONT");
   }

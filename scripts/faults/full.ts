@@ -49,15 +49,15 @@ async function fill(target: Parameters<Parameters<typeof withTarget>[1]>[0]): Pr
   let held: ReturnType<typeof aLook> | null = null;
   const end = Date.now() + WAIT_MS;
   while (refused < 5 && Date.now() < end) {
-    const deed = next();
-    const answer = await send(deed);
-    if (answer?.ok) acknowledged.push(deed.input.id);
+    const command = next();
+    const answer = await send(command);
+    if (answer?.ok) acknowledged.push(command.input.id);
     else {
       refused++;
-      held = deed;
+      held = command;
     }
   }
-  verdict(`with ${(free() / MB).toFixed(1)} MB left a deed is not acknowledged`, held !== null);
+  verdict(`with ${(free() / MB).toFixed(1)} MB left a command is not acknowledged`, held !== null);
   rmSync(ballast, { force: true });
   await pause(3000);
   if (held && (await sendOn(target, held, () => true, WAIT_MS))) acknowledged.push(held.input.id);

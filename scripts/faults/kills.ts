@@ -1,4 +1,4 @@
-// Power cuts: the server, the database and the jobs are killed over and over while deeds are sent. What was acknowledged is there, once.
+// Power cuts: the server, the database and the jobs are killed over and over while commands are sent. What was acknowledged is there, once.
 import { readFileSync } from "node:fs";
 import { setTimeout as pause } from "node:timers/promises";
 import { aLook, isAsRebuilt, isKept, sendOn, verdict, withTarget } from "./target";
@@ -13,11 +13,11 @@ await withTarget("wary_faults_kills", async (target) => {
   const acknowledged: string[] = [];
   let going = true;
   let n = 0;
-  // Each keeps a deed until it is acknowledged, as the outbox does.
+  // Each keeps a command until it is acknowledged, as the outbox does.
   const sender = async () => {
     while (going) {
-      const deed = aLook(plantIds[n % plantIds.length]!, n++);
-      if (await sendOn(target, deed, () => going, PATIENCE_MS)) acknowledged.push(deed.input.id);
+      const command = aLook(plantIds[n % plantIds.length]!, n++);
+      if (await sendOn(target, command, () => going, PATIENCE_MS)) acknowledged.push(command.input.id);
     }
   };
   const senders = Array.from({ length: SENDERS }, sender);

@@ -22,12 +22,12 @@ export interface Target {
   readonly url: string;
   readonly base: string;
   readonly plantIds: readonly string[];
-  /** Sends a deed as the outbox does; null when nobody answered. */
-  readonly send: (deed: unknown) => Promise<{ readonly status: number; readonly ok: boolean } | null>;
+  /** Sends a command as the outbox does; null when nobody answered. */
+  readonly send: (command: unknown) => Promise<{ readonly status: number; readonly ok: boolean } | null>;
   /** As `send`, by another address. */
   readonly sendTo: (
     base: string,
-  ) => (deed: unknown) => Promise<{ readonly status: number; readonly ok: boolean } | null>;
+  ) => (command: unknown) => Promise<{ readonly status: number; readonly ok: boolean } | null>;
   readonly query: <T extends object>(sql: string, values?: unknown[]) => Promise<T[]>;
   /** Kills the server as a power cut does, and starts it again. */
   readonly killServer: () => Promise<void>;
@@ -54,8 +54,8 @@ export async function withTarget(name: string, work: (target: Target) => Promise
         .finally(() => client.end());
     };
     const plants = await query<{ id: string }>("select id from plants where archived_at is null order by id");
-    const sendTo: Target["sendTo"] = (to) => async (deed) => {
-      const body = typeof deed === "string" || deed instanceof Uint8Array ? deed : JSON.stringify(deed);
+    const sendTo: Target["sendTo"] = (to) => async (command) => {
+      const body = typeof command === "string" || command instanceof Uint8Array ? command : JSON.stringify(command);
       const told = { "x-collection": DEMO_ID, "x-clock": new Date().toISOString(), "x-shape": String(SHAPE) };
       const headers = { "content-type": "application/json", origin: to, ...told };
       try {
@@ -152,16 +152,16 @@ export async function isAsRebuilt({ url, query }: Pick<Target, "url" | "query">)
   return before!.all === after!.all;
 }
 
-/** Sends a deed until it is acknowledged, as the outbox does; false when it never was. */
+/** Sends a command until it is acknowledged, as the outbox does; false when it never was. */
 export async function sendOn(
   target: Pick<Target, "send">,
-  deed: unknown,
+  command: unknown,
   going: () => boolean,
   patienceMs = 60_000,
 ): Promise<boolean> {
   const end = Date.now() + patienceMs;
   while (going() && Date.now() < end) {
-    if ((await target.send(deed))?.ok) return true;
+    if ((await target.send(command))?.ok) return true;
     await pause(100);
   }
   return false;

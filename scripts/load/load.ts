@@ -1,4 +1,4 @@
-// So many collections, each of a keeper's size, asked for pages and given deeds at a steady rate that goes up step by step, until
+// So many collections, each of a keeper's size, asked for pages and given commands at a steady rate that goes up step by step, until
 // answers take too long. Whoever asks does not wait for the answer before: a crowd does not either.
 import { cpus } from "node:os";
 import { setTimeout as pause } from "node:timers/promises";
@@ -59,7 +59,7 @@ await withDatabase("wary_load", async (owner) => {
       today: (at) => page(at, "/today"),
       benches: (at) => page(at, "/benches"),
       case: (at) => page(at, `/cases/${caseId}`),
-      deed: (at) => look(at, plantId),
+      command: (at) => look(at, plantId),
     };
     for (let n = 0; n < WARM_UP; n++)
       for (const kind of Object.values(kinds))

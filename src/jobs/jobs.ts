@@ -18,7 +18,7 @@ const ACTOR = "jobs";
 
 /**
  * What runs by itself: deriving what a change has touched, and judging what is out of date and what plants may carry, the
- * calendar's turn included, first of those that a deed has touched and later of the rest; asking the devices that tell the air; and the night's backup.
+ * calendar's turn included, first of those that a command has touched and later of the rest; asking the devices that tell the air; and the night's backup.
  */
 function jobsOf(url: string, now: () => Date, backups: BackupSettings | null) {
   const inEvery =

@@ -35,7 +35,7 @@ function bossOf(url: string, role: Role): Promise<PgBoss> {
 
 /** A keeper waits for nothing that is asked; a job that is to end has so long to put its work down, ms. */
 const PATIENCE_MS = 5000;
-/** What a deed has touched is to be known within a second. */
+/** What a command has touched is to be known within a second. */
 const POLL_SECONDS = 0.5;
 /** So many collections that wait are taken at once. */
 const AT_ONCE = 20;

@@ -2,12 +2,12 @@ import type { SentLater } from "@/core/record/facts/sentLater";
 
 /**
  * What was pressed on a walk, kept in this browser until the server has it. It is sent one after the other in the order in
- * which it was made; what rests on something that has not been sent waits for that. Sending twice is safe: deeds carry ids.
+ * which it was made; what rests on something that has not been sent waits for that. Sending twice is safe: commands carry ids.
  * See docs/decisions/an-outbox-of-its-own.md.
  */
 export type Kept = SentLater | { readonly kind: "photo"; readonly input: { id: string; lookId: string } };
 
-/** What the page says of a deed beside the deed itself. */
+/** What the page says of a command beside the command itself. */
 export interface Label {
   /** The collection it belongs to, whichever is shown when it is sent. */
   readonly collectionId: string;
@@ -24,8 +24,9 @@ export interface Entry extends Label {
   readonly who?: string;
   /** Whether it has ever been on its way: then the server may have it, whatever was answered, and it is not forgotten. */
   readonly attempted?: boolean;
-  /** The shape of its deed; what was kept before shapes had numbers bears none. */
+  /** The shape of its command; what was kept before shapes had numbers bears none. */
   readonly shape?: number;
+  /** The command, under the name that it bears in what is kept on phones. */
   readonly deed: Kept;
 }
 

@@ -1,4 +1,4 @@
-import type { DeedResult } from "./deedResult";
+import type { CommandResult } from "./commandResult";
 import type { Held, Trouble } from "./entries";
 import { PAGE_HEADER, SHAPE_HEADER, thisPage, WHO_HEADER } from "./live";
 
@@ -56,7 +56,7 @@ export async function sendEntry(entry: Held, beside: Beside): Promise<Answer> {
 
 const isTimeout = (error: unknown) => error instanceof Error && error.name === "TimeoutError";
 
-function isResult(body: unknown): body is DeedResult {
+function isResult(body: unknown): body is CommandResult {
   return typeof body === "object" && body !== null && "ok" in body && typeof body.ok === "boolean";
 }
 

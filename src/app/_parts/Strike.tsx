@@ -1,9 +1,9 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { voidFact } from "@/core/record/facts/deeds";
+import { voidFact } from "@/core/record/facts/commands";
 import { SubmitRow, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import type { RecordEntry } from "@/ui/record/entries";
 import { voidFactAction } from "./actions";
 
@@ -21,7 +21,7 @@ export function Strike({ entry }: { entry: Pick<RecordEntry, "kind" | "id" | "wh
 
 function StrikeForm({ kind, factId }: { kind: RecordEntry["kind"]; factId: string }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: voidFact,
     action: voidFactAction,
     defaults: () => ({ kind, factId, reason: "" }),

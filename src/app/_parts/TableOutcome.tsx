@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import Alert from "react-bootstrap/Alert";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 
 const LOST = {
   path: "",
@@ -17,7 +17,7 @@ export async function textOf(file: File | undefined): Promise<string> {
 }
 
 /** What is told where a table could not be sent at all. */
-export function notSent(error: unknown): DeedResult {
+export function notSent(error: unknown): CommandResult {
   const noText = error instanceof TypeError && /decod|encod/i.test(error.message);
   return { ok: false, problems: [noText ? NO_TEXT : LOST] };
 }
@@ -27,7 +27,7 @@ export function TableOutcome({
   result,
   children,
 }: {
-  result: DeedResult | null;
+  result: CommandResult | null;
   children: (value: Record<string, unknown>) => ReactNode;
 }) {
   if (!result) return null;

@@ -15,7 +15,7 @@ import {
   endProgramme as endProgrammeShape,
 } from "@/core/record/facts/kinds/roomProgramme";
 import { countTraps as countTrapsShape } from "@/core/record/facts/kinds/trapCount";
-import * as deeds from "@/core/record/facts/deeds";
+import * as commands from "@/core/record/facts/commands";
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
 import { askFor } from "@/jobs/ask";
@@ -48,82 +48,84 @@ import { setApart } from "@/operations/plants/commands/setApart";
 import { startWalk } from "@/operations/walks/commands/startWalk";
 import { takeReading } from "@/operations/climate/commands/takeReading";
 import { voidFact } from "@/operations/record/commands/voidFact";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 import { DEMO_ID, isDemoThere, loadDemo, removeDemo, resetDemo } from "../../../demo/loadDemo";
 import { asked, askerNow, door, openNow } from "./context";
-import { attempt, deed, readForm } from "./deed";
+import { attempt, runCommand, readForm } from "./runCommand";
 
-/** One door per deed. Which collection it is for comes with it; whatever comes in is unknown until its schema has read it. */
+/** One door per command. Which collection it is for comes with it; whatever comes in is unknown until its schema has read it. */
 
-export const addPlaceAction = async (c: string, input: unknown) => deed(c, "addPlace", deeds.addPlace, addPlace, input);
+export const addPlaceAction = async (c: string, input: unknown) =>
+  runCommand(c, "addPlace", commands.addPlace, addPlace, input);
 export const editPlaceAction = async (c: string, input: unknown) =>
-  deed(c, "editPlace", deeds.editPlace, editPlace, input);
+  runCommand(c, "editPlace", commands.editPlace, editPlace, input);
 export const startWalkAction = async (c: string, input: unknown) =>
-  deed(c, "startWalk", deeds.startWalk, startWalk, input);
+  runCommand(c, "startWalk", commands.startWalk, startWalk, input);
 
 export const countTrapsAction = async (c: string, input: unknown) =>
-  deed(c, "countTraps", countTrapsShape, countTraps, input);
+  runCommand(c, "countTraps", countTrapsShape, countTraps, input);
 export const beginProgrammeAction = async (c: string, input: unknown) =>
-  deed(c, "beginProgramme", beginProgrammeShape, beginProgramme, input);
+  runCommand(c, "beginProgramme", beginProgrammeShape, beginProgramme, input);
 export const endProgrammeAction = async (c: string, input: unknown) =>
-  deed(c, "endProgramme", endProgrammeShape, endProgramme, input);
+  runCommand(c, "endProgramme", endProgrammeShape, endProgramme, input);
 export const keepSensorAction = async (c: string, input: unknown) => {
-  const kept = await deed(c, "keepSensor", keepSensorShape, keepSensor, input);
+  const kept = await runCommand(c, "keepSensor", keepSensorShape, keepSensor, input);
   // It is asked at once: whoever has typed an address wrong sees it soon.
   if (kept.ok) await askFor(databaseUrl(), c, "sense");
   return kept;
 };
 export const dropSensorAction = async (c: string, input: unknown) =>
-  deed(c, "dropSensor", dropSensorShape, dropSensor, input);
-export const openFeedAction = async (c: string, input: unknown) => deed(c, "openFeed", openFeedShape, openFeed, input);
+  runCommand(c, "dropSensor", dropSensorShape, dropSensor, input);
+export const openFeedAction = async (c: string, input: unknown) =>
+  runCommand(c, "openFeed", openFeedShape, openFeed, input);
 export const closeFeedAction = async (c: string, input: unknown) =>
-  deed(c, "closeFeed", closeFeedShape, closeFeed, input);
+  runCommand(c, "closeFeed", closeFeedShape, closeFeed, input);
 
 /** What follows bears on how cases are judged: jobs do that, and nobody waits for them. */
 export const addPlantAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "addPlant", deeds.addPlant, addPlant, input));
+  thenJudge(c, await runCommand(c, "addPlant", commands.addPlant, addPlant, input));
 export const addPlantsAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "addPlants", deeds.addPlants, addPlants, input));
+  thenJudge(c, await runCommand(c, "addPlants", commands.addPlants, addPlants, input));
 export const takeReadingAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "takeReading", takeReadingShape, takeReading, input));
+  thenJudge(c, await runCommand(c, "takeReading", takeReadingShape, takeReading, input));
 export const editPlantAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "editPlant", deeds.editPlant, editPlant, input));
+  thenJudge(c, await runCommand(c, "editPlant", commands.editPlant, editPlant, input));
 export const archivePlantAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "archivePlant", deeds.archivePlant, archivePlant, input));
+  thenJudge(c, await runCommand(c, "archivePlant", commands.archivePlant, archivePlant, input));
 export const movePlantAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "movePlant", movePlantShape, movePlant, input));
+  thenJudge(c, await runCommand(c, "movePlant", movePlantShape, movePlant, input));
 export const moveSeveralAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "moveSeveral", deeds.moveSeveral, moveSeveral, input));
+  thenJudge(c, await runCommand(c, "moveSeveral", commands.moveSeveral, moveSeveral, input));
 export const setApartAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "setApart", setApartShape, setApart, input));
+  thenJudge(c, await runCommand(c, "setApart", setApartShape, setApart, input));
 export const recordLookAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "recordLook", recordLookShape, recordLook, input));
+  thenJudge(c, await runCommand(c, "recordLook", recordLookShape, recordLook, input));
 export const adoptPlanAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "adoptPlan", adoptPlanShape, adoptPlan, input));
+  thenJudge(c, await runCommand(c, "adoptPlan", adoptPlanShape, adoptPlan, input));
 export const adoptUnnamedAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "adoptUnnamed", adoptUnnamedShape, adoptUnnamed, input));
+  thenJudge(c, await runCommand(c, "adoptUnnamed", adoptUnnamedShape, adoptUnnamed, input));
 export const recordActAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "recordAct", recordActShape, recordAct, input));
+  thenJudge(c, await runCommand(c, "recordAct", recordActShape, recordAct, input));
 export const recordReactionAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "recordReaction", recordReactionShape, recordReaction, input));
+  thenJudge(c, await runCommand(c, "recordReaction", recordReactionShape, recordReaction, input));
 export const closeCaseAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "closeCase", closeCaseShape, closeCase, input));
+  thenJudge(c, await runCommand(c, "closeCase", closeCaseShape, closeCase, input));
 export const voidFactAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "voidFact", deeds.voidFact, voidFact, input));
-export const changeSettingsAction = async (c: string, input: unknown): Promise<DeedResult> => {
-  const result = await deed(c, "changeSettings", deeds.changeSettings, changeSettings, input);
+  thenJudge(c, await runCommand(c, "voidFact", commands.voidFact, voidFact, input));
+export const changeSettingsAction = async (c: string, input: unknown): Promise<CommandResult> => {
+  const result = await runCommand(c, "changeSettings", commands.changeSettings, changeSettings, input);
   if (result.ok) await askFor(databaseUrl(), c, "derive");
   return thenJudge(c, result);
 };
 
 export const keepBottleAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "keepBottle", keepBottleShape, keepBottle, input));
+  thenJudge(c, await runCommand(c, "keepBottle", keepBottleShape, keepBottle, input));
 export const dropBottleAction = async (c: string, input: unknown) =>
-  thenJudge(c, await deed(c, "dropBottle", dropBottleShape, dropBottle, input));
+  thenJudge(c, await runCommand(c, "dropBottle", dropBottleShape, dropBottle, input));
 
 /** A collection that is being begun belongs to none yet. */
-export async function beginCollectionAction(_none: string, input: unknown): Promise<DeedResult> {
-  const read = readForm(deeds.beginCollection, input);
+export async function beginCollectionAction(_none: string, input: unknown): Promise<CommandResult> {
+  const read = readForm(commands.beginCollection, input);
   if (!read.ok) return read;
   const asker = await askerNow();
   const actor = asker ? signed(asker) : (await asked()).device;
@@ -135,12 +137,12 @@ export async function beginCollectionAction(_none: string, input: unknown): Prom
 
 const notAllowed = { ok: false, problems: [{ path: "", code: "not_allowed" }] } as const;
 
-/** Ten weeks are written down deed by deed. */
+/** Ten weeks are written down command by command. */
 const DEMO_PATIENCE_MS = 120_000;
 
 /** The demo is shown, put back to its first day, or removed with everything in it. */
-export async function demoAction(_none: string, input: unknown): Promise<DeedResult> {
-  const read = readForm(deeds.aboutDemo, input);
+export async function demoAction(_none: string, input: unknown): Promise<CommandResult> {
+  const read = readForm(commands.aboutDemo, input);
   if (!read.ok) return read;
   const asker = await askerNow();
   const result = await attempt(async () => {
@@ -160,7 +162,7 @@ export async function demoAction(_none: string, input: unknown): Promise<DeedRes
   return thenJudge(DEMO_ID, result);
 }
 
-async function thenJudge(collectionId: string, result: DeedResult): Promise<DeedResult> {
+async function thenJudge(collectionId: string, result: CommandResult): Promise<CommandResult> {
   if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry", "carryRest");
   return result;
 }

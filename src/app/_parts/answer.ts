@@ -1,9 +1,9 @@
 import "server-only";
 import Papa from "papaparse";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 
 /** What a route answers: done; refused with its reasons (422); or trouble of our own, which is worth another try (503). */
-export function answered(result: DeedResult): Response {
+export function answered(result: CommandResult): Response {
   return Response.json(result, { status: result.ok ? 200 : result.retry ? 503 : 422 });
 }
 
@@ -21,7 +21,7 @@ export function csvAnswer(rows: readonly object[], columns: readonly string[], n
 
 /** A body that is longer than it may be. */
 export const tooLarge = () =>
-  Response.json({ ok: false, problems: [{ path: "", message: "It is too large." }] } satisfies DeedResult, {
+  Response.json({ ok: false, problems: [{ path: "", message: "It is too large." }] } satisfies CommandResult, {
     status: 413,
   });
 

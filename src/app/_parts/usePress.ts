@@ -2,11 +2,11 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 import { useCollection } from "@/ui/shell/Collection";
 
-/** A deed that is one press: it goes to the server, what went wrong is told, and the page is drawn anew when it is done. */
-export function usePress<Input>(action: (collectionId: string, input: unknown) => Promise<DeedResult>) {
+/** A command that is one press: it goes to the server, what went wrong is told, and the page is drawn anew when it is done. */
+export function usePress<Input>(action: (collectionId: string, input: unknown) => Promise<CommandResult>) {
   const { id: collectionId } = useCollection();
   const router = useRouter();
   const [trouble, setTrouble] = useState("");

@@ -37,9 +37,9 @@ const stale = z.object({
   plantId: z.string(),
   wanted: z.number(),
   turn: z.number(),
-  /** How many deeds have touched the collection so far. */
+  /** How many commands have touched the collection so far. */
   touches: z.number(),
-  /** Whether a deed has touched it. */
+  /** Whether a command has touched it. */
   soon: z.boolean(),
   /** The chance by which it was at risk so far, and whether that was of the facts as they were. */
   risk: z.number().nullable(),
@@ -67,7 +67,7 @@ export function toReckon(
   return rows(scope, stale, sql, { ...now, limit, except: idList(except) });
 }
 
-/** Whether something that a deed has touched waits. */
+/** Whether something that a command has touched waits. */
 export async function somethingSoon(scope: Scope): Promise<boolean> {
   const sql = `select 1 from carriage g
     join plants p on p.collection_id = g.collection_id and p.id = g.plant_id and p.archived_at is null

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Place } from "@/core/record/facts/descriptions";
-import { placeKinds } from "@/core/record/facts/deeds";
+import { placeKinds } from "@/core/record/facts/commands";
 import type { Scope } from "../connection";
 import { first, insert, rows, update } from "../query";
 

@@ -52,7 +52,7 @@ export async function many(scope: Scope, ids: readonly string[]): Promise<Plant[
 }
 
 /**
- * Keeps every other deed on this plant waiting until the transaction ends; null when there is no such plant. Facts of other
+ * Keeps every other command on this plant waiting until the transaction ends; null when there is no such plant. Facts of other
  * plants may go on referring to it meanwhile, as a find beside it does.
  */
 export async function lock(scope: Scope, id: string): Promise<Plant | null> {

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { walkScopes } from "@/core/record/facts/deeds";
+import { walkScopes } from "@/core/record/facts/commands";
 import type { Walk } from "@/core/record/facts/descriptions";
 import { toolIds } from "@/core/model/inspection/tools";
 import { pestIds } from "@/core/knowledge/pests/pests";

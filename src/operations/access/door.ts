@@ -1,6 +1,6 @@
 import type { Sequelize, Transaction } from "sequelize";
 import { v7 as uuidv7 } from "uuid";
-import type { LogIn, MakeOwner, Recover, TakePairing } from "@/core/access/deeds";
+import type { LogIn, MakeOwner, Recover, TakePairing } from "@/core/access/commands";
 import { connect } from "@/db/connection";
 import { run, type Asks } from "@/db/query";
 import * as accounts from "@/db/stores/accounts";
@@ -42,8 +42,8 @@ const BY_ADDRESS: attempts.Patience = { free: 20, mostSeconds: 900, forgetSecond
 const no = (path: string, code: Problem["code"]) => ({ ok: false, problems: [{ path, code }] }) as const;
 
 /** Makes the first account, which owns every collection that is there. Nobody else can be asked who they are before that. */
-export async function makeOwner(caller: Caller, deed: MakeOwner): Promise<Outcome<LetIn>> {
-  const { id, name, passphrase, device } = deed;
+export async function makeOwner(caller: Caller, command: MakeOwner): Promise<Outcome<LetIn>> {
+  const { id, name, passphrase, device } = command;
   const problem = passphraseProblem(passphrase, name);
   if (problem) return no("passphrase", problem);
   const passphraseHash = await hashPassphrase(passphrase);

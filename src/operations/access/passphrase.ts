@@ -1,6 +1,6 @@
 import { ZxcvbnFactory } from "@zxcvbn-ts/core";
 import { adjacencyGraphs, dictionary } from "@zxcvbn-ts/language-common";
-import { PASSPHRASE_LEAST } from "@/core/access/deeds";
+import { PASSPHRASE_LEAST } from "@/core/access/commands";
 
 /** Guesses that a passphrase stands at least: what is found among common ones falls far short of it (HOUSE). */
 const GUESSES_LEAST = 1e8;

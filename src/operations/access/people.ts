@@ -1,5 +1,5 @@
 import { may } from "@/core/access/roles";
-import type { AddPerson, ChangePassphrase, ChangePerson } from "@/core/access/deeds";
+import type { AddPerson, ChangePassphrase, ChangePerson } from "@/core/access/commands";
 import { tellChanged } from "@/db/changes";
 import { run, type Asks } from "@/db/query";
 import * as accounts from "@/db/stores/accounts";
@@ -173,8 +173,8 @@ export async function changePassphrase(
   return { ok: true, value: { recoveryCodes } };
 }
 
-/** Writes down that a deed was done with a collection, and tells whoever shows it; `from` is the page that did it. */
-export async function noteDeed(
+/** Writes down that a command was done with a collection, and tells whoever shows it; `from` is the page that did it. */
+export async function noteCommand(
   context: Context,
   asker: Session | null,
   what: string,

@@ -36,8 +36,8 @@ export interface Touched {
 const BATCH = 200;
 
 /**
- * Derives what follows from the facts of the plants a deed has touched, and keeps it: their cases, what they have stood
- * beside, how they stand. Must run in the deed's transaction. Finds on one shelf touch each other's plants, so that deriving
+ * Derives what follows from the facts of the plants a command has touched, and keeps it: their cases, what they have stood
+ * beside, how they stand. Must run in the command's transaction. Finds on one shelf touch each other's plants, so that deriving
  * goes one after the other and always sees what the one before wrote.
  */
 export async function refreshPlants(

@@ -67,7 +67,7 @@ export async function lockOpenCase(scope: Scope, caseId: string): Promise<{ foun
   return { found, record };
 }
 
-/** Refuses a code that another plant in use bears. Deeds that want the same code go one after the other. */
+/** Refuses a code that another plant in use bears. Commands that want the same code go one after the other. */
 export async function checkCode(scope: Scope, path: string, code: string, plantId: string): Promise<void> {
   await advisoryLock(scope, `${scope.collectionId} ${code.toLowerCase()}`);
   const bearers = await plants.withCodes(scope, [code]);

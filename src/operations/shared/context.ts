@@ -17,11 +17,11 @@ export interface Context {
   /** Who that is to this collection. */
   readonly role: RoleId;
   readonly now: Date;
-  /** Set by a caller that does many deeds as one, such as the loading of a whole collection. */
+  /** Set by a caller that does many commands as one, such as the loading of a whole collection. */
   readonly batch?: Batch;
 }
 
-/** Deeds done in one transaction: what only touches single plants is derived anew once, at its end. */
+/** Commands done in one transaction: what only touches single plants is derived anew once, at its end. */
 export interface Batch {
   readonly transaction: Transaction;
   readonly touched: Set<string>;

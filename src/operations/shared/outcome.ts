@@ -105,7 +105,7 @@ export function refuseAll(problems: readonly Problem[]): never {
   throw new Refusal(problems);
 }
 
-/** The scope of a deed: what it touches is noted, and derived anew once, when the deed is done. */
+/** The scope of a command: what it touches is noted, and derived anew once, when the command is done. */
 export interface CommandScope extends Scope {
   /** Notes that what follows from these plants' facts has changed. */
   readonly invalidate: (plantIds: readonly string[]) => void;
@@ -113,17 +113,17 @@ export interface CommandScope extends Scope {
   readonly invalidateBeside: (plantIds: readonly string[]) => void;
   /** Notes that what every plant may carry is to be reckoned anew. */
   readonly invalidateAll: () => void;
-  /** Whether a fact has been recorded already under this id: the deed was sent before, and that is noted. */
+  /** Whether a fact has been recorded already under this id: the command was sent before, and that is noted. */
   readonly wasSent: (kind: FactKindId, id: string) => Promise<boolean>;
   /** The same of a row of another table. */
   readonly wasThere: (table: string, id: string) => Promise<boolean>;
 }
 
 /**
- * Runs one deed in one transaction, if whoever asks has the right to it, and turns a refusal into its outcome. Deeds with the same `key`, usually the deed's
- * own id, run one after the other: one that is sent twice at once finds itself recorded the second time. What the deed
- * touched is derived anew before the transaction ends; nothing is reckoned in it. In a batch the deed runs in a savepoint, so that
- * a refused deed leaves the rest standing.
+ * Runs one command in one transaction, if whoever asks has the right to it, and turns a refusal into its outcome. Commands with the same `key`, usually the command's
+ * own id, run one after the other: one that is sent twice at once finds itself recorded the second time. What the command
+ * touched is derived anew before the transaction ends; nothing is reckoned in it. In a batch the command runs in a savepoint, so that
+ * a refused command leaves the rest standing.
  */
 export async function transact<T>(
   context: Context,
@@ -153,7 +153,7 @@ export async function transact<T>(
           wasSent: (kind, id) => known(facts.isRecorded(scope, kind, id)),
           wasThere: (table, id) => known(facts.isThere(scope, table, id)),
         });
-        // In a batch what touches others is derived at once, since the next deed may build on it; the rest at the end.
+        // In a batch what touches others is derived at once, since the next command may build on it; the rest at the end.
         if (!context.batch) await refreshPlants(context, scope, touched);
         else if (touched.beside.size > 0 || touched.everything)
           await refreshPlants(context, scope, { ...touched, alone: new Set() });
@@ -174,7 +174,7 @@ function isTakenId(error: unknown): boolean {
   return constraint?.endsWith("_pkey") ?? false;
 }
 
-/** Does many deeds as one: all of them are there, or none. */
+/** Does many commands as one: all of them are there, or none. */
 export function inBatch<T>(
   context: Context,
   transaction: Transaction,

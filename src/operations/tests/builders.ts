@@ -2,7 +2,7 @@ import { inject } from "vitest";
 import { v7 as uuidv7 } from "uuid";
 import type { Day } from "@/core/shared/days";
 import { addDays } from "@/core/shared/days";
-import type { AddPlant } from "@/core/record/facts/deeds";
+import type { AddPlant } from "@/core/record/facts/commands";
 import type { Bottle } from "@/core/knowledge/household/bottles";
 import type { RecordAct } from "@/core/record/facts/kinds/act";
 import type { RecordLook } from "@/core/record/facts/kinds/look";
@@ -55,8 +55,8 @@ export async function freshCollection(over: Partial<collections.Collection> = {}
   await collections.add({ sequelize, transaction: undefined }, collection, daysAgo(context, 100).now);
   const place = async (name: string, kind: "room" | "shelf" | "isolation", celsius: number) => {
     const id = uuidv7();
-    const deed = { id, name, kind, parentId: null, celsius, readingId: uuidv7() };
-    expectOk(await addPlace(daysAgo(context, 100), deed));
+    const command = { id, name, kind, parentId: null, celsius, readingId: uuidv7() };
+    expectOk(await addPlace(daysAgo(context, 100), command));
     return id;
   };
   const shelf = await place("Shelf", "shelf", 25);
@@ -85,9 +85,9 @@ export function aPlant(placeId: string, over: Partial<AddPlant> = {}): AddPlant 
 
 /** Adds a plant sixty days ago and gives its id. */
 export async function plantOn(context: Context, placeId: string, over: Partial<AddPlant> = {}): Promise<string> {
-  const deed = aPlant(placeId, over);
-  expectOk(await addPlant(daysAgo(context, 60), deed));
-  return deed.id;
+  const command = aPlant(placeId, over);
+  expectOk(await addPlant(daysAgo(context, 60), command));
+  return command.id;
 }
 
 export const aLook = (plantId: string, daysBack: number, over: Partial<RecordLook> = {}): RecordLook => ({

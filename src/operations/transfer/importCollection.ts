@@ -12,7 +12,7 @@ import {
   type Section,
 } from "@/core/record/format/collectionFile";
 import { MOST_BOTTLES, type Bottle } from "@/core/knowledge/household/bottles";
-import { standsAlone, standsIn } from "@/core/record/facts/deeds";
+import { standsAlone, standsIn } from "@/core/record/facts/commands";
 import type { Place } from "@/core/record/facts/descriptions";
 import { ringsIn } from "@/core/record/facts/placeOrder";
 import * as carriage from "@/db/stores/carriage";

@@ -183,8 +183,8 @@ async function putAll(
           ? look.spots
           : placesOfRound(form, priorsFor({ form, meanC: USUAL_C, season: "spring", nearby: {} }), "likely");
       const finds = look.finds.map((find) => ({ ...find, caseId: uuidv5(find.id, NAMESPACE) }));
-      const deed = lookShape.parse({ ...look, finds, spots, longAgo: true });
-      return lookOn(context, plant, deed, looked.get(plant.id) ?? []);
+      const command = lookShape.parse({ ...look, finds, spots, longAgo: true });
+      return lookOn(context, plant, command, looked.get(plant.id) ?? []);
     });
     if (made.ok) return [made.value];
     refusal(row, made.problems);

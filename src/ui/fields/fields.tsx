@@ -194,7 +194,7 @@ export function ChoiceField<T extends FieldValues>({
   );
 }
 
-/** The end of every form: what went wrong, and the one press that does the deed. */
+/** The end of every form: what went wrong, and the one press that carries the command out. */
 export function SubmitRow<T extends FieldValues>({
   form,
   trouble,

@@ -1,5 +1,5 @@
 import type { RoleId } from "@/core/access/roles";
-import type { DeedName } from "@/core/access/deedNames";
+import type { CommandName } from "@/core/access/commandNames";
 
 export const roleNames: Record<RoleId, string> = {
   owner: "Owner",
@@ -16,7 +16,7 @@ export const roleMeans: Record<RoleId, string> = {
 };
 
 /** What was done, as it stands in the list of who did what. */
-const deedNames: Record<DeedName, string> = {
+const commandNames: Record<CommandName, string> = {
   addPerson: "person added",
   changePerson: "role changed",
   addPlace: "place added",
@@ -63,6 +63,6 @@ const isId = (about: string) => /^[0-9a-f-]{36}$/.test(about);
 
 /** One line of who did what; ids mean nothing to anybody. */
 export function doneInWords(what: string, about: string): string {
-  const name = Object.hasOwn(deedNames, what) ? deedNames[what as DeedName] : what;
+  const name = Object.hasOwn(commandNames, what) ? commandNames[what as CommandName] : what;
   return about === "" || isId(about) ? name : `${name}: ${about}`;
 }

@@ -1,4 +1,4 @@
-import type { PlaceKind } from "@/core/record/facts/deeds";
+import type { PlaceKind } from "@/core/record/facts/commands";
 import type { OutcomeId } from "@/core/record/facts/kinds/closing";
 import type { ReadingSource } from "@/core/record/facts/kinds/reading";
 import type { SeverityId } from "@/core/model/inspection/severity";

@@ -1,4 +1,4 @@
-import type { WalkScope } from "@/core/record/facts/deeds";
+import type { WalkScope } from "@/core/record/facts/commands";
 import type { SkipReason } from "@/core/record/facts/kinds/skip";
 import type { WalkGroup } from "@/core/advice/walks/order";
 import type { Round } from "@/core/model/inspection/rounds";

@@ -27,7 +27,7 @@ import { useReadCautions } from "@/ui/readCautions";
 import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
 import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { useCollection } from "@/ui/shell/Collection";
 import { actKindNames, plannedName } from "@/wording/names/acts";
 import { dayInWords } from "@/wording/dates";
@@ -63,11 +63,11 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
   const next = steps[0]?.dose;
   const objectionsTo = (done: Act) =>
     "plant" in on ? actObjections(done, on.plant.bearer) : placeObjections(done, on.home, on.outdoors);
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: recordAct,
     action: (collectionId, input) => {
-      const deed = input as z.input<typeof recordAct>;
-      return recordActAction(collectionId, { ...deed, act: askedFor(deed.act as unknown as Draft) });
+      const command = input as z.input<typeof recordAct>;
+      return recordActAction(collectionId, { ...command, act: askedFor(command.act as unknown as Draft) });
     },
     defaults: () => ({
       id: uuidv7(),

@@ -10,7 +10,7 @@ import { useCollection } from "@/ui/shell/Collection";
 import { ringsInWords, runsInWords } from "@/wording/record/timers";
 import { wallTimeIn } from "@/zones";
 import { ring } from "./ring";
-import { useTimerDeeds, useTimers } from "./useTimers";
+import { useTimerCommands, useTimers } from "./useTimers";
 
 /** On every page but a sitting and a walk, which cover the page and show them themselves. */
 export function TimersHere({ known }: { known: readonly ShownTimer[] }) {
@@ -21,7 +21,7 @@ export function TimersHere({ known }: { known: readonly ShownTimer[] }) {
 export function Timers({ known }: { known: readonly ShownTimer[] }) {
   const { timeZone } = useCollection();
   const { timers, now } = useTimers(known);
-  const { end } = useTimerDeeds();
+  const { end } = useTimerCommands();
   const [open, setOpen] = useState(false);
   const rung = timers.filter(({ endsAt }) => endsAt <= now);
   const running = timers.filter(({ endsAt }) => endsAt > now);

@@ -54,7 +54,7 @@ function useNow(): Date {
 }
 
 /** Starts and ends timers; both are kept here first and sent when they can be. */
-export function useTimerDeeds() {
+export function useTimerCommands() {
   const { id: collectionId, timeZone } = useCollection();
   const at = () => withOffset(new Date(), timeZone);
   return {

@@ -3,10 +3,10 @@
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
 import { beginCollectionAction } from "@/app/_parts/actions";
-import { beginCollection } from "@/core/record/facts/deeds";
+import { beginCollection } from "@/core/record/facts/commands";
 import { belongings, type Belonging } from "@/core/record/facts/settings";
 import { ChecksField, ChoiceField, SubmitRow, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { DEVICE_COOKIE, remember } from "@/ui/shell/cookies";
 import { belongingNames, hemisphereNames, unitNames } from "@/wording/names/settings";
 import { deviceField } from "./DeviceName";
@@ -20,7 +20,7 @@ const onForm = beginCollection.extend({ device: deviceField });
 
 /** A collection of the keeper's own: what cannot be guessed is asked, and nothing else. */
 export function BeginForm({ zones, device }: { zones: readonly string[]; device: string }) {
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: onForm,
     action: (none, input) => {
       remember(DEVICE_COOKIE, (input as z.input<typeof onForm>).device.trim());

@@ -185,10 +185,10 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
     if (!spot || stoodAt(rows, plant.id, spot)) return;
     const before = rows;
     setShifted({ of: given, rows: moved(rows, plant.id, spot) });
-    const deed = { id: uuidv7(), plantId: plant.id, placeId: spot.shelfId, after: spot.after };
+    const command = { id: uuidv7(), plantId: plant.id, placeId: spot.shelfId, after: spot.after };
     const at = withOffset(new Date(), timeZone);
-    const result = await movePlantAction(collectionId, { ...deed, at }).catch(() => null);
-    if (result?.ok) setSaid({ text: `${plant.code} stands ${where(spot)}.`, wrong: false, undo: deed.id });
+    const result = await movePlantAction(collectionId, { ...command, at }).catch(() => null);
+    if (result?.ok) setSaid({ text: `${plant.code} stands ${where(spot)}.`, wrong: false, undo: command.id });
     else {
       setShifted({ of: given, rows: before });
       const why = result?.problems.map(({ message }) => message).join(" ") ?? "Check the connection.";
@@ -196,8 +196,8 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
     }
   };
   const undo = async (factId: string) => {
-    const deed = { kind: "placement", factId, reason: "Undone on the benches." };
-    const result = await voidFactAction(collectionId, deed).catch(() => null);
+    const command = { kind: "placement", factId, reason: "Undone on the benches." };
+    const result = await voidFactAction(collectionId, command).catch(() => null);
     setSaid(
       result?.ok
         ? { text: "It is back where it was.", wrong: false, undo: null }

@@ -9,7 +9,7 @@ import { closeFeedAction, openFeedAction } from "@/app/_parts/actions";
 import { usePress } from "@/app/_parts/usePress";
 import { openFeed } from "@/core/access/calendarFeeds";
 import { SubmitRow, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { momentInWords } from "@/wording/dates";
 
 /** Private addresses from which other calendars read what is due: made, told once, ended. */
@@ -20,7 +20,7 @@ export function CalendarFeeds({
 }) {
   const router = useRouter();
   const [address, setAddress] = useState("");
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: openFeed,
     action: openFeedAction,
     defaults: () => ({ id: uuidv7(), name: "" }),

@@ -3,10 +3,10 @@
 import { useEffect, useState } from "react";
 import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
-import { logIn, makeOwner, recover, takePairing } from "@/core/access/deeds";
+import { logIn, makeOwner, recover, takePairing } from "@/core/access/commands";
 import { goTo } from "@/app/_parts/goTo";
 import { SubmitRow, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { forgetPages } from "@/offline/keptPages";
 import { DEVICE_COOKIE, remember } from "@/ui/shell/cookies";
 import { logInAction, makeOwnerAction, recoverAction, takePairingAction } from "./actions";
@@ -17,7 +17,7 @@ const DEVICE_HINT = "It is shown next to what you record on it.";
 export function LogInForm({ device, to }: { device: string; to: string }) {
   // Whoever is asked who they are is shown nothing that was kept for somebody else.
   useEffect(() => void forgetPages(), []);
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: logIn,
     action: (none, input) => {
       remember(DEVICE_COOKIE, (input as { device: string }).device.trim());
@@ -44,7 +44,7 @@ export function LogInForm({ device, to }: { device: string; to: string }) {
 
 export function OwnerForm({ device }: { device: string }) {
   const [codes, setCodes] = useState<readonly string[] | null>(null);
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: makeOwner,
     action: (none, input) => {
       remember(DEVICE_COOKIE, (input as { device: string }).device.trim());
@@ -72,7 +72,7 @@ export function OwnerForm({ device }: { device: string }) {
 }
 
 export function RecoverForm({ device }: { device: string }) {
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: recover,
     action: recoverAction,
     defaults: () => ({ name: "", code: "", passphrase: "", device }),
@@ -96,7 +96,7 @@ export function RecoverForm({ device }: { device: string }) {
 }
 
 export function PairingForm({ token, device }: { token: string; device: string }) {
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: takePairing,
     action: (none, input) => {
       remember(DEVICE_COOKIE, (input as { device: string }).device.trim());

@@ -3,13 +3,13 @@
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import { askerNow, asked, callerNow, contextFor, ownedContexts } from "@/app/_parts/context";
-import { attempt, deed, readForm } from "@/app/_parts/deed";
-import * as shapes from "@/core/access/deeds";
+import { attempt, runCommand, readForm } from "@/app/_parts/runCommand";
+import * as shapes from "@/core/access/commands";
 import * as at from "@/operations/access/door";
 import * as people from "@/operations/access/people";
 import type { Session } from "@/operations/access/session";
 import type { Outcome } from "@/operations/shared/outcome";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 import { forget, held, remember } from "./session";
 
 /** The ways in. A secret goes into the cookie and nowhere else. */
@@ -25,7 +25,7 @@ async function enter<S extends z.ZodType>(
   schema: S,
   input: unknown,
   way: (caller: at.Caller, data: z.output<S>) => Promise<Outcome<at.LetIn>>,
-): Promise<DeedResult> {
+): Promise<CommandResult> {
   const read = readForm(schema, input);
   if (!read.ok) return read;
   const caller = await callerNow();
@@ -53,7 +53,7 @@ async function asAsker<S extends z.ZodType, T extends object>(
   schema: S,
   input: unknown,
   work: (asker: Session, data: z.output<S>, caller: at.Caller) => Promise<Outcome<T>>,
-): Promise<DeedResult> {
+): Promise<CommandResult> {
   const read = readForm(schema, input);
   if (!read.ok) return read;
   const caller = await callerNow();
@@ -78,7 +78,7 @@ export const changePassphraseAction = async (_none: string, input: unknown) =>
 
 /** Who has to do with a collection is decided in it. */
 export const addPersonAction = async (c: string, input: unknown) =>
-  deed(
+  runCommand(
     c,
     "addPerson",
     shapes.addPerson,
@@ -86,7 +86,7 @@ export const addPersonAction = async (c: string, input: unknown) =>
     input,
   );
 export const changePersonAction = async (c: string, input: unknown) =>
-  deed(c, "changePerson", shapes.changePerson, people.changePerson, input);
+  runCommand(c, "changePerson", shapes.changePerson, people.changePerson, input);
 
 /** The people of the asker's other collections: they may be added to this one by their name. */
 async function others(collectionId: string): Promise<string[]> {

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { useTimerDeeds } from "@/app/_parts/timers/useTimers";
+import { useTimerCommands } from "@/app/_parts/timers/useTimers";
 import { timerIds, type TimerId } from "@/core/acts/timerIds";
 import { Panel } from "@/ui/Panel";
 import { offerInWords, offers } from "@/wording/record/timers";
@@ -12,7 +12,7 @@ const usualMinutes: Record<TimerId, number> = { soak: 20, contact: 10, rinse: 60
 
 /** A timer for all of an evening: a pot that soaks, something that is left to act, an hour or two of waiting. */
 export function OwnTimer() {
-  const { start } = useTimerDeeds();
+  const { start } = useTimerCommands();
   const [what, setWhat] = useState<TimerId>("soak");
   const [typed, setTyped] = useState(String(usualMinutes.soak));
   const minutes = Math.round(Number(typed));

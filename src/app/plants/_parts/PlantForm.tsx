@@ -5,7 +5,7 @@ import { useEffect } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { addPlantAction, editPlantAction } from "@/app/_parts/actions";
-import { addPlant, editPlant } from "@/core/record/facts/deeds";
+import { addPlant, editPlant } from "@/core/record/facts/commands";
 import type { Plant } from "@/core/record/facts/descriptions";
 import { isDay, type Day } from "@/core/shared/days";
 import { genera } from "@/core/knowledge/plants/genera";
@@ -16,7 +16,7 @@ import { sensitivities, type Sensitivity } from "@/core/knowledge/plants/sensiti
 import { moistureIds, type MoistureId } from "@/core/knowledge/plants/moisture";
 import { USUAL_PLANT_VALUE, plantValues, type PlantValue } from "@/core/knowledge/plants/plantValue";
 import { ChecksField, ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { dayAndYear } from "@/wording/dates";
 import { growthFormNames, sensitivityNames } from "@/wording/names/names";
 import { keptNames, worthNames } from "@/wording/names/plantValue";
@@ -167,7 +167,7 @@ export function AddPlantForm({
   };
 }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: addPlant,
     action: addPlantAction,
     defaults: () => ({
@@ -208,7 +208,7 @@ export function AddPlantForm({
 
 export function EditPlantForm({ plant }: { plant: Plant }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: editPlant,
     action: editPlantAction,
     defaults: () => ({

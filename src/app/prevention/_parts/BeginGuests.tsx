@@ -7,7 +7,7 @@ import { beginProgrammeAction } from "@/app/_parts/actions";
 import { beginProgramme } from "@/core/record/facts/kinds/roomProgramme";
 import { predatorIds } from "@/core/knowledge/remedies/lasting";
 import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { predatorNames } from "@/wording/names/acts";
 
 /** Predators hung at a place before anything is found, and renewed as sachets run out. */
@@ -17,7 +17,7 @@ export function BeginGuests({
   places: readonly { readonly id: string; readonly name: string; readonly cabinet: boolean }[];
 }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: beginProgramme as z.ZodType<unknown, Typed>,
     action: beginProgrammeAction,
     defaults: () => ({

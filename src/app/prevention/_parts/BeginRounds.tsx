@@ -10,7 +10,7 @@ import type { Hemisphere } from "@/core/advice/diagnosis/priors";
 import { beginProgramme, type Chosen } from "@/core/record/facts/kinds/roomProgramme";
 import { roundMixes, type RoundMixId } from "@/core/advice/seasons/prevention";
 import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { mixNames } from "@/wording/names/names";
 import { roundRhythms } from "@/core/knowledge/routines/roundRhythms";
 import { monthNames, rhythmNames } from "@/wording/advice/seasons";
@@ -55,7 +55,7 @@ export function BeginRounds({
     helpers: String(chosen?.helpers ?? 1),
     dryingPots: String(chosen?.dryingPots ?? 12),
   });
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: beginProgramme as z.ZodType<unknown, Typed>,
     action: beginProgrammeAction,
     defaults: () => ({ id: uuidv7(), placeId, chosen: begun(running) }),

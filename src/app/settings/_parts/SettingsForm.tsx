@@ -4,14 +4,14 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import Alert from "react-bootstrap/Alert";
 import { changeSettingsAction } from "@/app/_parts/actions";
-import { changeSettings } from "@/core/record/facts/deeds";
+import { changeSettings } from "@/core/record/facts/commands";
 import { belongings, usualSpoons, type Settings } from "@/core/record/facts/settings";
 import { householdIds } from "@/core/knowledge/household/household";
 import { productIds } from "@/core/knowledge/household/products";
 import { numbersIds } from "@/core/model/learning/reach";
 import { spoonSets } from "@/core/units/spoons";
 import { ChecksField, ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { householdNames, productNames } from "@/wording/names/household";
 import { belongingNames, hemisphereNames, spoonSetNames, unitNames, numbersNames } from "@/wording/names/settings";
 
@@ -22,7 +22,7 @@ const weekdays = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Satur
 export function SettingsForm({ settings, zones }: { settings: Settings; zones: readonly string[] }) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: changeSettings,
     action: changeSettingsAction,
     defaults: () => ({

@@ -4,11 +4,11 @@ import { useRouter } from "next/navigation";
 import { useWatch } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { startWalkAction } from "@/app/_parts/actions";
-import { startWalk, type WalkScope } from "@/core/record/facts/deeds";
+import { startWalk, type WalkScope } from "@/core/record/facts/commands";
 import { toolIds, type ToolId } from "@/core/model/inspection/tools";
 import { rounds, type Round } from "@/core/model/inspection/rounds";
 import { ChoiceField, SelectField, SubmitRow } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { toolNames } from "@/wording/names/names";
 import { roundNames, walkScopeNames } from "@/wording/names/walks";
 
@@ -26,7 +26,7 @@ export function StartForm({
   places: readonly { id: string; name: string; plants: number }[];
 }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: startWalk,
     action: startWalkAction,
     defaults: () => ({

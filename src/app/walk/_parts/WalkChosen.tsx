@@ -7,7 +7,7 @@ import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
 import { startWalkAction } from "@/app/_parts/actions";
-import type { startWalk } from "@/core/record/facts/deeds";
+import type { startWalk } from "@/core/record/facts/commands";
 import type { ToolId } from "@/core/model/inspection/tools";
 import type { Round } from "@/core/model/inspection/rounds";
 import { useCollection } from "@/ui/shell/Collection";
@@ -36,8 +36,8 @@ export function WalkChosen({
   const [waiting, start] = useTransition();
   const begin = () =>
     start(async () => {
-      const deed = { id, scope: "chosen", placeId: "", tool, round, chosen, inOrder };
-      const result = await startWalkAction(collectionId, deed).catch(() => null);
+      const command = { id, scope: "chosen", placeId: "", tool, round, chosen, inOrder };
+      const result = await startWalkAction(collectionId, command).catch(() => null);
       if (result?.ok) router.push(`/walk/${id}`);
       else setProblem(result?.problems[0]?.message ?? "It could not be started. Try again in a moment.");
     });

@@ -4,7 +4,7 @@ import { carriedOver, shapeIn } from "./carryOver";
 
 const look = (at: unknown) => ({ kind: "look", input: { id: "1", at, note: "as it was" } });
 
-describe("a deed of an older page", () => {
+describe("a command of an older page", () => {
   it("gets the offset of the collection's zone, summer and winter", () => {
     const carried = (at: string) => carriedOver(look(at), 1, "America/Los_Angeles");
     // The zone's offsets: IANA tz database, America/Los_Angeles.
@@ -12,7 +12,7 @@ describe("a deed of an older page", () => {
     expect(carried("2026-07-24T18:00")).toEqual(look("2026-07-24T18:00:00-07:00"));
   });
 
-  it("of the shape of now, or of none, passes unchanged; what is no deed is for its schema to refuse", () => {
+  it("of the shape of now, or of none, passes unchanged; what is no command is for its schema to refuse", () => {
     const now = look("2026-11-24T18:00:00+00:00");
     for (const shape of [1, SHAPE]) expect(carriedOver(now, shape, "Europe/Lisbon")).toEqual(now);
     for (const odd of [null, "look", [], { kind: "end", input: null }, look(7)])

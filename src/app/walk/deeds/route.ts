@@ -2,7 +2,7 @@ import type { z } from "zod";
 import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
 import { contextFor } from "@/app/_parts/context";
 import { another, isAnothers } from "@/app/_parts/whose";
-import { deed } from "@/app/_parts/deed";
+import { runCommand } from "@/app/_parts/runCommand";
 import { SHAPE_HEADER } from "@/offline/live";
 import { now } from "@/clock";
 import { assertNever } from "@/core/shared/assertNever";
@@ -26,7 +26,7 @@ import { carriedOver, shapeIn } from "./carryOver";
 /** More than any look can be; a body without end is not read to its end. */
 const LIMIT_BYTES = 100_000;
 
-/** Takes one deed that a walk kept in the browser. What was sent before is answered as done. */
+/** Takes one command that a walk kept in the browser. What was sent before is answered as done. */
 export async function POST(request: Request): Promise<Response> {
   const body = await readUpTo(request.body, LIMIT_BYTES);
   if (!body) return tooLarge();
@@ -34,7 +34,7 @@ export async function POST(request: Request): Promise<Response> {
   try {
     input = JSON.parse(body.toString("utf8"));
   } catch {
-    // What is no JSON is no deed: its schema says so.
+    // What is no JSON is no command: its schema says so.
   }
   if (await isAnothers(request.headers)) return answered(another);
   const collectionId = request.headers.get("x-collection");
@@ -45,7 +45,7 @@ export async function POST(request: Request): Promise<Response> {
   if (zone === null) return answered(notNow);
   const carried = carriedOver(input, shape, zone);
   const clock = request.headers.get("x-clock");
-  const result = await deed(collectionId, ({ kind }) => names[kind], sentLater, carryOut(clock), carried);
+  const result = await runCommand(collectionId, ({ kind }) => names[kind], sentLater, carryOut(clock), carried);
   if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry", "carryRest");
   return answered(result);
 }
@@ -63,7 +63,7 @@ const notNow = {
   problems: [{ path: "", message: "The database is not answering. It is sent again automatically." }],
 } as const;
 
-/** The zone in which a collection's clock stands; without a collection the deed is refused anyhow. */
+/** The zone in which a collection's clock stands; without a collection the command is refused anyhow. */
 async function zoneOf(collectionId: string | null): Promise<string> {
   const context = collectionId ? await contextFor({ collectionId, device: "" }) : null;
   return context?.collection.timeZone ?? "UTC";
@@ -81,11 +81,11 @@ const names = {
   timerEnd: "endTimer",
 } as const;
 
-type Deed = z.output<typeof sentLater>;
+type Command = z.output<typeof sentLater>;
 
 const carryOut =
   (clock: string | null) =>
-  (context: Context, { kind, input }: Deed): Promise<Outcome<object>> => {
+  (context: Context, { kind, input }: Command): Promise<Outcome<object>> => {
     const at = (moment: Date) => byDeviceClock(moment, clock, now());
     switch (kind) {
       case "look":

@@ -11,7 +11,7 @@ import { addDays, type Day } from "@/core/shared/days";
 import { beginProgramme, type Chosen } from "@/core/record/facts/kinds/roomProgramme";
 import { winterRemedies } from "@/core/knowledge/routines/winterRemedies";
 import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { winterRemedyNames } from "@/wording/advice/seasons";
 import { dayInWords } from "@/wording/dates";
 import { warmthIn } from "@/wording/units";
@@ -45,7 +45,7 @@ export function BeginWintering({
   const router = useRouter();
   const units = useUnits();
   const [saved, setSaved] = useState(false);
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: beginProgramme as z.ZodType<unknown, Typed>,
     action: beginProgrammeAction,
     defaults: () => ({

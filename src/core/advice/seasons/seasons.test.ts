@@ -27,7 +27,7 @@ import {
   nextInside,
   nextOutside,
   noSoak,
-  winterDeeds,
+  winterWork,
   winterMinutes,
   winterMix,
   winterSteps,
@@ -156,12 +156,12 @@ describe("the way in for winter", () => {
     expect(winterMix(winter({}, { remedy: "oil" }))!.mix).toMatch(/^oil/);
     expect(winterMix(winter({ sensitivities: ["oilShy"] }, { remedy: "oil" }))!.mix).toMatch(/^soap/);
     expect(winterMix(winter({}, { remedy: "soap", prone: ["spiderMite"] }))!.mix).toMatch(/^soap/);
-    const deeds = (plant: WinterPlant) => winterDeeds(plant).map(({ step, act }) => `${step} ${act?.kind ?? "look"}`);
-    expect(deeds(winter())).toEqual([
+    const commands = (plant: WinterPlant) => winterWork(plant).map(({ step, act }) => `${step} ${act?.kind ?? "look"}`);
+    expect(commands(winter())).toEqual([
       ...["inspect look", "prune mechanical", "rinse mechanical", "soak drench", "spray contact"],
       ...["rinseOff mechanical", "pot clean"],
     ]);
-    expect(deeds(winter({ sensitivities: ["soapShy"] }))).not.toContain("spray contact");
+    expect(commands(winter({ sensitivities: ["soapShy"] }))).not.toContain("spray contact");
     expect(winterMinutes(winter({ potCm: 40 }), {})).toBeGreaterThan(winterMinutes(winter(), {}));
   });
 

@@ -10,7 +10,7 @@ import {
   makesReady,
   moveBefore,
   nextInside,
-  winterDeeds,
+  winterWork,
   winterPut,
   winterBegin,
   winterStepIds,
@@ -56,10 +56,10 @@ describe("the way in for winter, whatever the plant", () => {
   it("it is ready once what its kind bears is on it, and brings in no more than what is rinsed alone", () => {
     fc.assert(
       fc.property(plant, (one) => {
-        const deeds = winterDeeds(one).flatMap(({ act }) => (act ? [act] : []));
+        const commands = winterWork(one).flatMap(({ act }) => (act ? [act] : []));
         // What can neither be sprayed nor stood under a hose is never made ready by what is planned; it is asked for again.
         const carried = winterSteps(one).includes("rinse") || winterPut(one) !== null;
-        expect(deeds.some((act) => makesReady(act, one))).toBe(carried);
+        expect(commands.some((act) => makesReady(act, one))).toBe(carried);
         const left = leftWhenReady(one);
         expect(left).toBeGreaterThan(0);
         expect(left).toBeLessThanOrEqual(leftWhenReady({ ...one, bearer: shy(one.bearer) }));
@@ -70,7 +70,7 @@ describe("the way in for winter, whatever the plant", () => {
   it("nothing is ever put on that the plant does not bear", () => {
     fc.assert(
       fc.property(plant, (one) => {
-        for (const { act } of winterDeeds(one))
+        for (const { act } of winterWork(one))
           if (act?.kind === "contact") {
             const against = objections(one.bearer, act.mix, act.technique);
             expect(against.filter(({ level }) => level === "refuse")).toEqual([]);

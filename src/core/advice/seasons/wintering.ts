@@ -77,7 +77,7 @@ export function winterSteps(plant: WinterPlant): readonly WinterStepId[] {
  */
 export function winterMinutes(plant: WinterPlant, paces: Paces): number {
   const { potCm } = plant.bearer;
-  const acts = winterDeeds(plant).flatMap(({ act }) => act ?? []);
+  const acts = winterWork(plant).flatMap(({ act }) => act ?? []);
   const ours = acts.reduce((sum, act) => sum + costsOfAct(act, potCm).minutes, 0);
   const own = acts.reduce((sum, act) => sum + minutesAt(paces, act, potCm), 0);
   return Math.round((8 + 0.75 * potCm) * (ours > 0 ? own / ours : 1));
@@ -102,13 +102,13 @@ export function winterMix(plant: WinterPlant): { readonly mix: MixId; readonly t
 }
 
 /** What one step writes down of a plant: an act, or for the inspection a look at the whole plant that found nothing (null). */
-export interface WinterDeed {
+export interface WinterWork {
   readonly step: WinterStepId;
   readonly act: Act | null;
 }
 
 /** What is written down when a plant is done as planned, step by step; the waiting writes nothing. */
-export function winterDeeds(plant: WinterPlant): readonly WinterDeed[] {
+export function winterWork(plant: WinterPlant): readonly WinterWork[] {
   const { bearer } = plant;
   const { form, potCm } = bearer;
   const chosen = winterMix(plant);
@@ -140,7 +140,7 @@ export function winterDeeds(plant: WinterPlant): readonly WinterDeed[] {
 
 /** What is put on a plant on its way in; null where it bears no mix: then it is rinsed only. */
 export function winterPut(plant: WinterPlant): Act | null {
-  return winterDeeds(plant).find(({ step }) => step === "spray" || step === "sponge")?.act ?? null;
+  return winterWork(plant).find(({ step }) => step === "spray" || step === "sponge")?.act ?? null;
 }
 
 /** Nights so cold are offered as the coldest that plants may have outside, °C. */

@@ -6,7 +6,7 @@ import type { MoistureId } from "../../knowledge/plants/moisture";
 import type { PlantValue } from "../../knowledge/plants/plantValue";
 import type { GrowthFormId } from "../../knowledge/plants/growthForms";
 import type { Round } from "../../model/inspection/rounds";
-import type { PlaceKind, WalkScope } from "./deeds";
+import type { PlaceKind, WalkScope } from "./commands";
 
 /** What is described rather than recorded: it may be changed, and no history of it is kept. */
 

@@ -25,13 +25,13 @@ export type ShownOn = "plant" | "case" | "place";
  */
 export interface FactKind<
   K extends string = string,
-  Deed extends z.ZodType = z.ZodType,
+  Command extends z.ZodType = z.ZodType,
   Own extends z.ZodRawShape = z.ZodRawShape,
 > {
   readonly kind: K;
   readonly table: string;
   /** What a form or a device sends; it carries the id, made where the fact was recorded. */
-  readonly deed: Deed;
+  readonly command: Command;
   /** The attributes of its own, as they are read back, beside those that all facts have. */
   readonly own: z.ZodObject<Own>;
   /** How they are kept. What is of type `bytes` is not read back with the rest. */
@@ -43,9 +43,9 @@ export interface FactKind<
 }
 
 /** A fact kind as written down, its shapes kept exact. */
-export function factKind<K extends string, Deed extends z.ZodType, Own extends z.ZodRawShape>(
-  kind: FactKind<K, Deed, Own>,
-): FactKind<K, Deed, Own> {
+export function factKind<K extends string, Command extends z.ZodType, Own extends z.ZodRawShape>(
+  kind: FactKind<K, Command, Own>,
+): FactKind<K, Command, Own> {
   return kind;
 }
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { keepBottle, MOST_BOTTLES } from "../../knowledge/household/bottles";
 import { settings, usualSettings } from "../facts/settings";
-import { addPlace, addPlant, placeKinds, startWalk } from "../facts/deeds";
+import { addPlace, addPlant, placeKinds, startWalk } from "../facts/commands";
 import { factKindIds, factKindOf, type FactKindId } from "../facts/facts";
 import type { ColumnType, Columns, Part } from "../facts/kind";
 import { dayField, id, moment as instant, orNothing, text, whole } from "../../shared/fields";
@@ -100,9 +100,12 @@ function described(
   return { entry: `${table}.jsonl`, table, key, columns, parts: {}, line, kind: null, pictures: false };
 }
 
-/** Attributes of a deed that describes, held against its own schema, and kept as they came in. */
-function ofDeed<S extends z.ZodRawShape>(deed: z.ZodObject<S>, ...names: readonly (keyof S & string)[]): z.ZodRawShape {
-  return Object.fromEntries(names.map((name) => [name, as(deed.shape[name] as unknown as z.ZodType)]));
+/** Attributes of a command that describes, held against its own schema, and kept as they came in. */
+function ofCommand<S extends z.ZodRawShape>(
+  command: z.ZodObject<S>,
+  ...names: readonly (keyof S & string)[]
+): z.ZodRawShape {
+  return Object.fromEntries(names.map((name) => [name, as(command.shape[name] as unknown as z.ZodType)]));
 }
 
 /** What every fact has beside its own. */
@@ -116,7 +119,7 @@ const mediaType = z.enum(["image/jpeg", "image/png", "image/webp"]);
 /** Treatments of a plan and the looks after it. */
 const MOST_STEPS = 60;
 
-/** Attributes of facts that no deed carries, since the application fills them in: what they may hold. */
+/** Attributes of facts that no command carries, since the application fills them in: what they may hold. */
 const filledIn: Partial<Record<FactKindId, Readonly<Record<string, z.ZodType>>>> = {
   placement: { slot: orNothing(z.number().min(-1e9).max(1e9)) },
   closing: { pClear: chance.nullable(), reach: z.object({ weights: z.array(chance) }).nullable() },
@@ -126,18 +129,18 @@ const filledIn: Partial<Record<FactKindId, Readonly<Record<string, z.ZodType>>>>
   climateDay: { forDay: dayField },
 };
 
-/** The attributes of a deed by name; none where it has more than one shape. */
-function deedShape(deed: z.ZodType): Readonly<Record<string, z.ZodType>> {
-  return "shape" in deed ? (deed.shape as Record<string, z.ZodType>) : {};
+/** The attributes of a command by name; none where it has more than one shape. */
+function commandShape(command: z.ZodType): Readonly<Record<string, z.ZodType>> {
+  return "shape" in command ? (command.shape as Record<string, z.ZodType>) : {};
 }
 
 function facts(kindId: FactKindId): Section {
-  const { table, own, columns, parts = {}, deed } = factKindOf(kindId);
+  const { table, own, columns, parts = {}, command } = factKindOf(kindId);
   const plain = Object.fromEntries(Object.entries(columns).filter(([, type]) => type !== "bytes"));
   // What is kept beside the attributes that are read back, such as the kind of picture.
   const beside = shapeOf(Object.fromEntries(Object.entries(plain).filter(([name]) => !(name in own.shape))));
-  // A file may write nothing that no form may: each attribute is held against the deed that carries it, by its own schema.
-  const forms = deedShape(deed);
+  // A file may write nothing that no form may: each attribute is held against the command that carries it, by its own schema.
+  const forms = commandShape(command);
   const checks = { ...filledIn[kindId] };
   const kept = (name: string): readonly z.ZodType[] => {
     const type = plain[name];
@@ -180,7 +183,7 @@ export const sections: readonly Section[] = [
       ...{ name: "text", kind: "text", parentId: "uuid", roomFor: "integer", doorShut: "boolean", dripsOn: "uuid" },
     },
     {},
-    { ...ofDeed(addPlace, "name", "roomFor"), kind: z.enum(placeKinds), doorShut: z.boolean() },
+    { ...ofCommand(addPlace, "name", "roomFor"), kind: z.enum(placeKinds), doorShut: z.boolean() },
   ),
   described(
     "plants",
@@ -200,8 +203,8 @@ export const sections: readonly Section[] = [
     },
     { worth: USUAL_PLANT_VALUE, kept: null, motherId: null, inherits: {} },
     {
-      ...ofDeed(addPlant, "code", "name", "genus", "growthForm", "acquiredOn", "seller", "worth", "kept"),
-      ...ofDeed(addPlant, "careAdded", "careWithout"),
+      ...ofCommand(addPlant, "code", "name", "genus", "growthForm", "acquiredOn", "seller", "worth", "kept"),
+      ...ofCommand(addPlant, "careAdded", "careWithout"),
       // Kept as a number.
       potCm: z.number().min(1).max(200),
       ...{ inBud: z.boolean(), inFlower: z.boolean(), recordedBy: as(text(60)), addedAt: moment },
@@ -216,7 +219,12 @@ export const sections: readonly Section[] = [
       ...{ recordedAt: "moment", recordedBy: "text" },
     },
     {},
-    { ...ofDeed(startWalk, "scope", "tool", "round"), startedAt: moment, recordedAt: moment, recordedBy: as(text(60)) },
+    {
+      ...ofCommand(startWalk, "scope", "tool", "round"),
+      startedAt: moment,
+      recordedAt: moment,
+      recordedBy: as(text(60)),
+    },
   ),
   described(
     "walk_plants",

@@ -30,13 +30,15 @@ export interface ActRecorded {
  * Writes down an act on a plant or a place, in a case or in none. What the plant does not bear is refused, unless it has
  * happened already: then it belongs on the record. What goes against a label is told.
  */
-export function recordAct(context: Context, deed: RecordAct): Promise<Outcome<ActRecorded>> {
+export function recordAct(context: Context, command: RecordAct): Promise<Outcome<ActRecorded>> {
   // Whoever only tends carries out what is due.
-  return transact(context, deed.stepId === null ? "record" : "tend", deed.id, async (scope) => {
-    if (await scope.wasSent("act", deed.id)) return { id: deed.id, warnings: [] };
-    const subject = deed.placeId === null ? "plant" : "place";
-    if (!subjectsOf(deed.act.kind).includes(subject)) refuse("act", "not_on_place");
-    return deed.placeId === null ? onPlant(context, scope, deed) : onPlace(context, scope, deed, deed.placeId);
+  return transact(context, command.stepId === null ? "record" : "tend", command.id, async (scope) => {
+    if (await scope.wasSent("act", command.id)) return { id: command.id, warnings: [] };
+    const subject = command.placeId === null ? "plant" : "place";
+    if (!subjectsOf(command.act.kind).includes(subject)) refuse("act", "not_on_place");
+    return command.placeId === null
+      ? onPlant(context, scope, command)
+      : onPlace(context, scope, command, command.placeId);
   });
 }
 
@@ -56,22 +58,22 @@ async function onPlace(
   return { id, warnings: [] };
 }
 
-async function onPlant(context: Context, scope: CommandScope, deed: RecordAct): Promise<ActRecorded> {
-  const plant = await lockPlant(scope, deed.plantId!);
-  const at = momentOn(context, plant, deed.at, deed.longAgo);
+async function onPlant(context: Context, scope: CommandScope, command: RecordAct): Promise<ActRecorded> {
+  const plant = await lockPlant(scope, command.plantId!);
+  const at = momentOn(context, plant, command.at, command.longAgo);
   const day = dayOf(context, at);
-  const { act } = deed;
+  const { act } = command;
   if ("spots" in act) checkSpots(plant, "act.spots", act.spots);
   const record = (await recordsOf(scope, [plant.id])).records[0];
   if (!record) return refuse("plantId", "unknown");
-  const found = deed.caseId === null ? null : await caseOf(scope, record, deed.caseId);
+  const found = command.caseId === null ? null : await caseOf(scope, record, command.caseId);
   if (found && day < found.openedOn) refuse("at", "before_case");
-  if (deed.stepId !== null) checkStep(record, deed.stepId);
+  if (command.stepId !== null) checkStep(record, command.stepId);
   const against = actObjections(act, bearerOn(context, record, day));
-  if (against.some((o) => o.level === "refuse") && !deed.alreadyDone)
+  if (against.some((o) => o.level === "refuse") && !command.alreadyDone)
     refuse(act.kind === "contact" ? "act.mix" : "", "advised_against", { objections: against });
   const warnings = labelWarnings(context, record, act, day);
-  const { alreadyDone: _done, longAgo: _asked, ...fact } = deed;
+  const { alreadyDone: _done, longAgo: _asked, ...fact } = command;
   await facts.add(scope, "act", [
     { ...fact, act: fromPot(act, plant.potCm), plantId: plant.id, caseId: found?.id ?? null, at },
   ]);
@@ -80,7 +82,7 @@ async function onPlant(context: Context, scope: CommandScope, deed: RecordAct): 
   if (roots && !record.acts.some((one) => one.voidReason === null && one.at > at && rootsIn(one.act)))
     await plants.setPot(scope, plant.id, roots.potCm);
   scope.invalidate([plant.id]);
-  return { id: deed.id, warnings };
+  return { id: command.id, warnings };
 }
 
 /** An unpotting with the pot that it came from. */

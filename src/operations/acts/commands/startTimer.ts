@@ -7,12 +7,12 @@ import { lockPlant, pastMoment } from "../../shared/checks";
 const MINUTE_MS = 60_000;
 
 /** Starts a timer that every device shows. One that is sent late began when it was pressed, and may have rung meanwhile. */
-export function startTimer(context: Context, deed: StartTimer): Promise<Outcome<{ id: string }>> {
-  return transact(context, "tend", deed.id, async (scope) => {
-    const { id, plantId, what, minutes } = deed;
+export function startTimer(context: Context, command: StartTimer): Promise<Outcome<{ id: string }>> {
+  return transact(context, "tend", command.id, async (scope) => {
+    const { id, plantId, what, minutes } = command;
     if (await scope.wasThere("timers", id)) return { id };
     if (plantId !== null) await lockPlant(scope, plantId);
-    const startedAt = pastMoment(context, deed.at);
+    const startedAt = pastMoment(context, command.at);
     const endsAt = new Date(startedAt.getTime() + minutes * MINUTE_MS);
     await timers.start(scope, { id, plantId, what, startedAt, endsAt });
     return { id };

@@ -27,13 +27,13 @@ import type { Case } from "@/core/record/cases/cases";
  * remedy's label with what has been put on already, are refused. What the plan promises is reckoned here, before anything is
  * locked, and not taken from whoever asks.
  */
-export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outcome<{ id: string }>> {
-  const promised = await promise(context, deed);
-  return transact(context, "record", deed.id, async (scope) => {
-    if (await scope.wasSent("programme", deed.id)) return { id: deed.id };
-    const { found, record } = await lockOpenCase(scope, deed.caseId);
-    if (deed.dates[0]! < found.openedOn) refuse("dates", "before_case");
-    const treatments = treatmentsOf(context, deed, record);
+export async function adoptPlan(context: Context, command: AdoptPlan): Promise<Outcome<{ id: string }>> {
+  const promised = await promise(context, command);
+  return transact(context, "record", command.id, async (scope) => {
+    if (await scope.wasSent("programme", command.id)) return { id: command.id };
+    const { found, record } = await lockOpenCase(scope, command.caseId);
+    if (command.dates[0]! < found.openedOn) refuse("dates", "before_case");
+    const treatments = treatmentsOf(context, command, record);
     checkChosen(context, record, treatments);
     const last = treatments.at(-1)!.day;
     const steps = stepsFor(
@@ -43,11 +43,11 @@ export async function adoptPlan(context: Context, deed: AdoptPlan): Promise<Outc
     );
     const { plantId, pest } = found;
     const { pOver = null, pClean = null, sure = null } = promised ?? {};
-    const of = { programme: "casePlan" as const, plantId, caseId: found.id, pest, basis: deed.basis };
+    const of = { programme: "casePlan" as const, plantId, caseId: found.id, pest, basis: command.basis };
     const at = pastMoment(context, context.now);
-    await facts.add(scope, "programme", [{ id: deed.id, ...of, pOver, pClean, sure, steps, at }]);
+    await facts.add(scope, "programme", [{ id: command.id, ...of, pOver, pClean, sure, steps, at }]);
     scope.invalidate([plantId]);
-    return { id: deed.id };
+    return { id: command.id };
   });
 }
 
@@ -69,16 +69,16 @@ function treatmentsOf(
 }
 
 /** The plan with its looks and chances; null for a case that cannot be reckoned, and for what is refused anyway. */
-async function promise(context: Context, deed: AdoptPlan): Promise<DatedSchedule | null> {
-  const open = await caseOnRecord(scopeOf(context, "record"), deed.caseId);
-  return open && promiseFor(context, deed, open.found, open.record);
+async function promise(context: Context, command: AdoptPlan): Promise<DatedSchedule | null> {
+  const open = await caseOnRecord(scopeOf(context, "record"), command.caseId);
+  return open && promiseFor(context, command, open.found, open.record);
 }
 
-function promiseFor(context: Context, deed: AdoptPlan, found: Case, record: KeptRecord): DatedSchedule | null {
-  const first = deed.dates[0]!;
+function promiseFor(context: Context, command: AdoptPlan, found: Case, record: KeptRecord): DatedSchedule | null {
+  const first = command.dates[0]!;
   const day = today(context);
   const asOf: Day = first < day ? first : day;
-  if (first < found.openedOn || deed.dates.at(-1)! > addDays(day, LONGEST_DAYS)) return null;
+  if (first < found.openedOn || command.dates.at(-1)! > addDays(day, LONGEST_DAYS)) return null;
   const file = fileOfCase(record, found, asOf, context.collection);
   const read = file && checkCaseFile(file);
   if (!read?.ok) return null;
@@ -93,7 +93,7 @@ function promiseFor(context: Context, deed: AdoptPlan, found: Case, record: Kept
   return promiseOf(
     read.file,
     question,
-    treatmentsOf(context, deed, record).map((step) => ({ day: step.day, dose: doseOf(step.dose) })),
+    treatmentsOf(context, command, record).map((step) => ({ day: step.day, dose: doseOf(step.dose) })),
   );
 }
 

@@ -12,17 +12,17 @@ import { recordsOf } from "../../plants/plantRecords";
  * Chooses dates against something without a name. They fall due until it has one, or is none; what is chosen last is in force. What
  * the plant does not bear and what goes against a label is refused. How sure it makes is not kept: it was said for several pests at once.
  */
-export function adoptUnnamed(context: Context, deed: AdoptUnnamed): Promise<Outcome<{ id: string }>> {
-  return transact(context, "record", deed.id, async (scope) => {
-    if (await scope.wasSent("programme", deed.id)) return { id: deed.id };
-    const { id: plantId } = await lockPlant(scope, deed.plantId);
+export function adoptUnnamed(context: Context, command: AdoptUnnamed): Promise<Outcome<{ id: string }>> {
+  return transact(context, "record", command.id, async (scope) => {
+    if (await scope.wasSent("programme", command.id)) return { id: command.id };
+    const { id: plantId } = await lockPlant(scope, command.plantId);
     const record = (await recordsOf(scope, [plantId])).records[0];
     if (!record || !unnamedOn(record.looks)) return refuse("plantId", "not_unnamed");
-    const treatments = deed.dates.map((day: Day, i) => ({ day, dose: deed.doses[i]! }));
+    const treatments = command.dates.map((day: Day, i) => ({ day, dose: command.doses[i]! }));
     checkChosen(context, record, treatments);
     const steps = stepsFor(context, treatments, []);
     const programme = {
-      id: deed.id,
+      id: command.id,
       programme: "unnamed" as const,
       plantId,
       caseId: null,
@@ -32,6 +32,6 @@ export function adoptUnnamed(context: Context, deed: AdoptUnnamed): Promise<Outc
     };
     await facts.add(scope, "programme", [{ ...programme, basis: "reckoned", at: pastMoment(context, context.now) }]);
     scope.invalidate([plantId]);
-    return { id: deed.id };
+    return { id: command.id };
   });
 }

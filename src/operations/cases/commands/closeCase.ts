@@ -10,20 +10,20 @@ import { judge } from "../judgements";
 import type { KeptRecord } from "../../plants/plantRecords";
 
 /** Closes a case. Whether it is clear is the keeper's decision; the application shows what speaks against it. */
-export function closeCase(context: Context, deed: CloseCase): Promise<Outcome<{ id: string }>> {
-  return transact(context, "record", deed.id, async (scope) => {
-    if (await scope.wasSent("closing", deed.id)) return { id: deed.id };
-    const { found, record } = await lockOpenCase(scope, deed.caseId);
-    const at = momentOn(context, record.plant, deed.at, false);
+export function closeCase(context: Context, command: CloseCase): Promise<Outcome<{ id: string }>> {
+  return transact(context, "record", command.id, async (scope) => {
+    if (await scope.wasSent("closing", command.id)) return { id: command.id };
+    const { found, record } = await lockOpenCase(scope, command.caseId);
+    const at = momentOn(context, record.plant, command.at, false);
     // A closing before the last find would leave that find open.
     const last = found.finds.at(-1)!;
     if (dayOf(context, at) < dayOf(context, last)) refuse("at", "before_last_find");
     const { plantId, pest, id: caseId } = found;
     const closedAt = at < last ? last : at;
     const reckoned = shown(context, record, found);
-    await facts.add(scope, "closing", [{ ...deed, caseId, plantId, pest, at: closedAt, ...reckoned }]);
+    await facts.add(scope, "closing", [{ ...command, caseId, plantId, pest, at: closedAt, ...reckoned }]);
     scope.invalidateBeside([plantId]);
-    return { id: deed.id };
+    return { id: command.id };
   });
 }
 

@@ -8,7 +8,7 @@ import { recordsOf } from "../../plants/plantRecords";
 
 /**
  * Judges anew every open case whose judgement is not of today, of this model and of the facts as they are, and keeps it. No
- * lock is held while it reckons: what a deed changes meanwhile is judged again. Gives the number of cases judged.
+ * lock is held while it reckons: what a command changes meanwhile is judged again. Gives the number of cases judged.
  * `more` says whether to go on to the next; a job that is to end stops between two.
  */
 export async function judgeStale(context: Context, more: () => boolean = () => true): Promise<number> {

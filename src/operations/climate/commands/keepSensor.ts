@@ -9,14 +9,14 @@ import { mayAsk } from "../askSensor";
 const MOST_SENSORS = 50;
 
 /** Keeps a device that tells the air of a place, or changes what is said of it. */
-export function keepSensor(context: Context, deed: KeepSensor): Promise<Outcome<{ id: string }>> {
-  return transact(context, "own", deed.id, async (scope) => {
-    await knownPlace(scope, deed.placeId);
-    if (!mayAsk(deed.address)) refuse("address", "address_not_near");
+export function keepSensor(context: Context, command: KeepSensor): Promise<Outcome<{ id: string }>> {
+  return transact(context, "own", command.id, async (scope) => {
+    await knownPlace(scope, command.placeId);
+    if (!mayAsk(command.address)) refuse("address", "address_not_near");
     const all = await sensors.all(scope);
-    if (all.some(({ id }) => id === deed.id)) await sensors.change(scope, deed);
+    if (all.some(({ id }) => id === command.id)) await sensors.change(scope, command);
     else if (all.length >= MOST_SENSORS) refuse("", "too_many_rows");
-    else await sensors.add(scope, deed);
-    return { id: deed.id };
+    else await sensors.add(scope, command);
+    return { id: command.id };
   });
 }

@@ -8,16 +8,16 @@ import { knownPlace, pastMoment } from "../../shared/checks";
 import { plantsWarmedBy } from "../../places/placesAround";
 
 /** Writes down how warm it was at a place; the cases of the plants that have stood there are judged anew. */
-export function takeReading(context: Context, deed: TakeReading): Promise<Outcome<{ id: string }>> {
-  return transact(context, "record", deed.id, async (scope) => {
-    if (await scope.wasSent("reading", deed.id)) return { id: deed.id };
-    await knownPlace(scope, deed.placeId);
-    const at = pastMoment(context, deed.at);
+export function takeReading(context: Context, command: TakeReading): Promise<Outcome<{ id: string }>> {
+  return transact(context, "record", command.id, async (scope) => {
+    if (await scope.wasSent("reading", command.id)) return { id: command.id };
+    await knownPlace(scope, command.placeId);
+    const at = pastMoment(context, command.at);
     const day = dayOf(context, at);
     if (day < addDays(today(context), -LONG_AGO_DAYS)) refuse("at", "so_long_ago", { day });
-    await facts.add(scope, "reading", [{ ...deed, humidity: deed.humidity ?? null, at }]);
-    scope.invalidate(await plantsWarmedBy(scope, deed.placeId));
+    await facts.add(scope, "reading", [{ ...command, humidity: command.humidity ?? null, at }]);
+    scope.invalidate(await plantsWarmedBy(scope, command.placeId));
     scope.invalidateAll();
-    return { id: deed.id };
+    return { id: command.id };
   });
 }

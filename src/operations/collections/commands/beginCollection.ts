@@ -1,5 +1,5 @@
 import { usualSettings, usualSpoons } from "@/core/record/facts/settings";
-import type { BeginCollection } from "@/core/record/facts/deeds";
+import type { BeginCollection } from "@/core/record/facts/commands";
 import { connect } from "@/db/connection";
 import type { Asks } from "@/db/query";
 import * as accounts from "@/db/stores/accounts";
@@ -21,12 +21,12 @@ function own(asks: Asks, collectionId: string, accountId: string): Promise<void>
 export async function beginCollection(
   databaseUrl: string,
   who: { readonly actor: string; readonly now: Date; readonly accountId: string | null },
-  deed: BeginCollection,
+  command: BeginCollection,
 ): Promise<Outcome<{ id: string }>> {
   const sequelize = connect(databaseUrl);
-  if (!(await collections.knowsZone({ sequelize, transaction: undefined }, deed.timeZone)))
+  if (!(await collections.knowsZone({ sequelize, transaction: undefined }, command.timeZone)))
     return { ok: false, problems: [{ path: "timeZone", code: "no_such_zone" }] };
-  const { id, room, roomId, shelf, shelfId, celsius, readingId, ...chosen } = deed;
+  const { id, room, roomId, shelf, shelfId, celsius, readingId, ...chosen } = command;
   return sequelize.transaction(async (transaction) => {
     await sequelize.query("select pg_advisory_xact_lock(hashtextextended(:id, 0))", {
       replacements: { id },

@@ -22,35 +22,35 @@ export interface LookRecorded {
  * Writes down a look. Its finds belong to the cases that the plant's finds and closings come to: a find opens a case where
  * none of that pest was open then.
  */
-export function recordLook(context: Context, deed: RecordLook): Promise<Outcome<LookRecorded>> {
-  return transact(context, "tend", deed.id, async (scope) => {
-    if (await scope.wasSent("look", deed.id)) return told(scope, deed, null);
-    const plant = await lockPlant(scope, deed.plantId);
+export function recordLook(context: Context, command: RecordLook): Promise<Outcome<LookRecorded>> {
+  return transact(context, "tend", command.id, async (scope) => {
+    if (await scope.wasSent("look", command.id)) return told(scope, command, null);
+    const plant = await lockPlant(scope, command.plantId);
     const before = await casesOn(scope, plant.id);
-    const look = lookOn(context, plant, deed, before);
+    const look = lookOn(context, plant, command, before);
     if (look.walkId && !(await walks.find(scope, look.walkId))) refuse("walkId", "unknown");
     await facts.add(scope, "look", [look]);
     if (look.finds.length > 0) scope.invalidateBeside([plant.id]);
     else scope.invalidate([plant.id]);
     return told(
       scope,
-      deed,
+      command,
       before.map((one) => one.id),
     );
   });
 }
 
 /** A look as it is written down, from what was told of it and the cases of its plant; refuses what cannot have been. */
-export function lookOn(context: Context, plant: Plant, deed: RecordLook, cases: readonly Case[]) {
-  const at = momentOn(context, plant, deed.at, deed.longAgo);
-  checkSpots(plant, "spots", deed.spots);
-  for (const find of deed.finds) {
+export function lookOn(context: Context, plant: Plant, command: RecordLook, cases: readonly Case[]) {
+  const at = momentOn(context, plant, command.at, command.longAgo);
+  checkSpots(plant, "spots", command.spots);
+  for (const find of command.finds) {
     checkSpots(plant, "finds", find.spots ?? []);
     const stages = pestOf(find.pest).stages.map((stage) => stage.id);
     if (find.stages?.some((stage) => !stages.includes(stage))) refuse("finds", "unknown");
   }
-  if (new Set(deed.finds.map((find) => find.pest)).size < deed.finds.length) refuse("finds", "twice_same_pest");
-  const { turned = true, naming = null, newLeaves = null, walkId = null, longAgo: _asked, finds, ...look } = deed;
+  if (new Set(command.finds.map((find) => find.pest)).size < command.finds.length) refuse("finds", "twice_same_pest");
+  const { turned = true, naming = null, newLeaves = null, walkId = null, longAgo: _asked, finds, ...look } = command;
   const filed = finds.map(({ spots = [], stages = [], ...find }) => ({
     ...find,
     spots,

@@ -1,4 +1,4 @@
-import { standsAlone, standsIn, type AddPlace } from "@/core/record/facts/deeds";
+import { standsAlone, standsIn, type AddPlace } from "@/core/record/facts/commands";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import type { Context } from "../../shared/context";
@@ -6,25 +6,25 @@ import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { pastMoment } from "../../shared/checks";
 
 /** Adds a place. One that stands in another is as warm as that, unless it is said how warm. */
-export function addPlace(context: Context, deed: AddPlace): Promise<Outcome<{ id: string }>> {
-  return transact(context, "record", deed.id, async (scope) => {
-    const { celsius, readingId, roomFor = null, dripsOn = null, ...place } = deed;
+export function addPlace(context: Context, command: AddPlace): Promise<Outcome<{ id: string }>> {
+  return transact(context, "record", command.id, async (scope) => {
+    const { celsius, readingId, roomFor = null, dripsOn = null, ...place } = command;
     // An isolation place that stands in no room is a room of its own.
-    const { doorShut = deed.kind === "isolation" && deed.parentId === null } = deed;
-    if (await scope.wasThere("places", deed.id)) return { id: deed.id };
-    if (deed.parentId !== null) {
-      const parent = await places.find(scope, deed.parentId);
-      if (!parent || !standsIn[deed.kind].includes(parent.kind)) refuse("parentId", "parent_not_room");
-    } else if (!standsAlone.includes(deed.kind)) refuse("parentId", "stands_alone");
+    const { doorShut = command.kind === "isolation" && command.parentId === null } = command;
+    if (await scope.wasThere("places", command.id)) return { id: command.id };
+    if (command.parentId !== null) {
+      const parent = await places.find(scope, command.parentId);
+      if (!parent || !standsIn[command.kind].includes(parent.kind)) refuse("parentId", "parent_not_room");
+    } else if (!standsAlone.includes(command.kind)) refuse("parentId", "stands_alone");
     else if (celsius === null) refuse("celsius", "no_temperature");
     if (dripsOn !== null && !(await places.find(scope, dripsOn))) refuse("dripsOn", "unknown");
     await places.add(scope, { ...place, roomFor, doorShut, dripsOn });
     if (celsius !== null) {
       const at = pastMoment(context, context.now);
       await facts.add(scope, "reading", [
-        { id: readingId, placeId: deed.id, at, celsius, humidity: null, source: "about" as const },
+        { id: readingId, placeId: command.id, at, celsius, humidity: null, source: "about" as const },
       ]);
     }
-    return { id: deed.id };
+    return { id: command.id };
   });
 }

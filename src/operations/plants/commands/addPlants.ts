@@ -1,4 +1,4 @@
-import type { AddPlant, AddPlants } from "@/core/record/facts/deeds";
+import type { AddPlant, AddPlants } from "@/core/record/facts/commands";
 import { USUAL_PLANT_VALUE } from "@/core/knowledge/plants/plantValue";
 import type { Plant } from "@/core/record/facts/descriptions";
 import * as carriage from "@/db/stores/carriage";
@@ -11,9 +11,9 @@ import { transact, refuseAll, type CommandScope, type Outcome, type Problem } fr
 import { careOf, pastMoment } from "../../shared/checks";
 
 /** Adds a plant where it stands. A plant added to an isolation place is new here until it first leaves it. */
-export async function addPlant(context: Context, deed: AddPlant): Promise<Outcome<{ id: string }>> {
-  const outcome = await addPlants(context, { plants: [deed] });
-  if (outcome.ok) return { ok: true, value: { id: deed.id } };
+export async function addPlant(context: Context, command: AddPlant): Promise<Outcome<{ id: string }>> {
+  const outcome = await addPlants(context, { plants: [command] });
+  if (outcome.ok) return { ok: true, value: { id: command.id } };
   return { ok: false, problems: outcome.problems.map((p) => ({ ...p, path: p.path.replace(/^plants\.0\./, "") })) };
 }
 
@@ -88,7 +88,7 @@ async function problemsWith(
   added: readonly AddPlant[],
   fresh: readonly AddPlant[],
 ): Promise<Problem[]> {
-  // Deeds that want the same codes go one after the other.
+  // Commands that want the same codes go one after the other.
   await facts.advisoryLock(scope, `${scope.collectionId} codes`);
   const there = new Set((await places.all(scope)).map(({ id }) => id));
   const codes = fresh.map(({ code }) => code);

@@ -1,13 +1,13 @@
-import type { EditPlant } from "@/core/record/facts/deeds";
+import type { EditPlant } from "@/core/record/facts/commands";
 import * as plants from "@/db/stores/plants";
 import { today, type Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { careOf, checkCode, lockPlant } from "../../shared/checks";
 
 /** Changes what is written on a plant's label; its facts stay as they are, and its cases are judged as what it is now. */
-export function editPlant(context: Context, deed: EditPlant): Promise<Outcome<{ id: string }>> {
-  return transact(context, "record", deed.plantId, async (scope) => {
-    const { plantId, ...changed } = deed;
+export function editPlant(context: Context, command: EditPlant): Promise<Outcome<{ id: string }>> {
+  return transact(context, "record", command.plantId, async (scope) => {
+    const { plantId, ...changed } = command;
     const { inBud, worth, kept = null, careAdded, careWithout } = await lockPlant(scope, plantId);
     const description = {
       ...changed,

@@ -13,12 +13,12 @@ import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { knownPlace, lockPlant, momentOn } from "../../shared/checks";
 
 /** Moves a plant to another place, or along the row of its own; bringing one back among the others is such a move. */
-export function movePlant(context: Context, deed: MovePlant): Promise<Outcome<{ id: string }>> {
-  return transact(context, "record", deed.id, async (scope) => {
-    if (await scope.wasSent("placement", deed.id)) return { id: deed.id };
-    const { id, plantId, placeId, after = null } = deed;
+export function movePlant(context: Context, command: MovePlant): Promise<Outcome<{ id: string }>> {
+  return transact(context, "record", command.id, async (scope) => {
+    if (await scope.wasSent("placement", command.id)) return { id: command.id };
+    const { id, plantId, placeId, after = null } = command;
     const plant = await lockPlant(scope, plantId);
-    const at = momentOn(context, plant, deed.at, false);
+    const at = momentOn(context, plant, command.at, false);
     await knownPlace(scope, placeId);
     const stays = staysOf(await facts.of(scope, "placement", "plantId", [plantId]), null);
     const remains = stayAt(stays, at)?.placeId === placeId;
@@ -45,10 +45,10 @@ export function movePlant(context: Context, deed: MovePlant): Promise<Outcome<{ 
 }
 
 /**
- * Whoever makes room in the row has a placement of its own: the same however often the deed is sent, and in the order of the
- * deeds, since ids begin with the moment they were made.
+ * Whoever makes room in the row has a placement of its own: the same however often the command is sent, and in the order of the
+ * commands, since ids begin with the moment they were made.
  */
-const besideId = (deedId: string, plantId: string) => deedId.slice(0, 14) + uuidv5(plantId, deedId).slice(14);
+const besideId = (commandId: string, plantId: string) => commandId.slice(0, 14) + uuidv5(plantId, commandId).slice(14);
 
 /**
  * The slots that change where a plant comes to stand behind another, among those that stood there at that moment. Rows of one place

@@ -1,4 +1,4 @@
-import type { MoveSeveral } from "@/core/record/facts/deeds";
+import type { MoveSeveral } from "@/core/record/facts/commands";
 import type { Context } from "../../shared/context";
 import { movePlant } from "./movePlant";
 import type { Outcome } from "../../shared/outcome";

@@ -33,7 +33,7 @@ import { waysFor } from "../../cases/waysFor";
 
 /** Plants that are reckoned from one set of queries. */
 const BATCH = 100;
-/** What a deed has touched comes in small helpings, so that it is there within a second. */
+/** What a command has touched comes in small helpings, so that it is there within a second. */
 const SOON_BATCH = 60;
 
 export type { ReckonAll };
@@ -56,14 +56,14 @@ interface Helping {
   readonly asked: readonly (readonly Asked[])[];
   readonly answers: Promise<readonly (Carriage | null)[]>;
   readonly around: PlacesInRecord;
-  /** Whether a deed has touched them: they are put down before anything else is read. */
+  /** Whether a command has touched them: they are put down before anything else is read. */
   readonly soon: boolean;
 }
 
 /**
  * Reckons anew what plants may carry wherever that is not of today, of this model and of the facts as they are: first how many
- * animals the cases have, then the plants that a deed has touched, then the rest. No lock is held while it reckons; what a
- * deed changes meanwhile is reckoned again. While one helping is reckoned the next is read. Gives how many plants it went
+ * animals the cases have, then the plants that a command has touched, then the rest. No lock is held while it reckons; what a
+ * command changes meanwhile is reckoned again. While one helping is reckoned the next is read. Gives how many plants it went
  * through; `more` says whether to go on. With `which` "touched" the rest is left for later.
  */
 export async function reckonCarriage(
@@ -88,7 +88,7 @@ export async function reckonCarriage(
       await traceOrigins(context, scope);
       return null;
     }
-    // A few that a deed has touched are put down before anything else; where everything was touched nothing comes before the rest.
+    // A few that a command has touched are put down before anything else; where everything was touched nothing comes before the rest.
     const touched = waiting.filter((one) => one.soon);
     const soon = touched.length > 0 && touched.length <= SOON_BATCH;
     const wanted = soon ? touched : waiting;

@@ -9,18 +9,18 @@ import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { knownPlace, lockPlant, momentOn } from "../../shared/checks";
 
 /** Sets a plant apart: in an isolation place, or under a bag of its own where it stands. */
-export function setApart(context: Context, deed: SetApart): Promise<Outcome<{ placeId: string }>> {
-  return transact(context, "tend", deed.id, async (scope) => {
-    if (await scope.wasSent("placement", deed.id)) {
-      const recorded = await facts.find(scope, "placement", deed.id);
+export function setApart(context: Context, command: SetApart): Promise<Outcome<{ placeId: string }>> {
+  return transact(context, "tend", command.id, async (scope) => {
+    if (await scope.wasSent("placement", command.id)) {
+      const recorded = await facts.find(scope, "placement", command.id);
       return { placeId: recorded!.placeId };
     }
-    const plant = await lockPlant(scope, deed.plantId);
-    const at = momentOn(context, plant, deed.at, false);
-    const placeId = deed.placeId ?? (await bagOver(scope, plant.id, plant.code, deed.bagId));
+    const plant = await lockPlant(scope, command.plantId);
+    const at = momentOn(context, plant, command.at, false);
+    const placeId = command.placeId ?? (await bagOver(scope, plant.id, plant.code, command.bagId));
     await knownPlace(scope, placeId);
     if (!placesInRecord(await places.all(scope)).apartAt(placeId)) refuse("placeId", "not_apart_place");
-    await facts.add(scope, "placement", [{ id: deed.id, plantId: plant.id, placeId, slot: null, at }]);
+    await facts.add(scope, "placement", [{ id: command.id, plantId: plant.id, placeId, slot: null, at }]);
     scope.invalidateBeside([plant.id]);
     return { placeId };
   });

@@ -1,5 +1,5 @@
 import { may } from "@/core/access/roles";
-import type { VoidFact } from "@/core/record/facts/deeds";
+import type { VoidFact } from "@/core/record/facts/commands";
 import { rootsIn } from "@/core/acts/mechanical";
 import { factKindOf, standing, type Fact } from "@/core/record/facts/facts";
 import * as facts from "@/db/stores/facts";
@@ -14,26 +14,26 @@ import { plantsWarmedBy } from "../../places/placesAround";
  */
 export function voidFact(
   context: Context,
-  deed: VoidFact,
+  command: VoidFact,
 ): Promise<Outcome<{ plantId: string | null; placeId: string | null }>> {
-  return transact(context, "tend", deed.factId, async (scope) => {
-    const found = (await facts.find(scope, deed.kind, deed.factId)) as Subject | null;
+  return transact(context, "tend", command.factId, async (scope) => {
+    const found = (await facts.find(scope, command.kind, command.factId)) as Subject | null;
     if (!found) return refuse("factId", "unknown");
     const { plantId = null, placeId = null } = found;
     if (plantId) await plants.lock(scope, plantId);
     else if (placeId) await facts.advisoryLock(scope, placeId);
-    // Another deed may have struck it out while this one waited.
-    const fact = (await facts.find(scope, deed.kind, deed.factId)) as Subject;
+    // Another command may have struck it out while this one waited.
+    const fact = (await facts.find(scope, command.kind, command.factId)) as Subject;
     if (fact.voidReason !== null) refuse("factId", "already_voided");
     // Whoever only tends takes back what they wrote down themselves.
     if (!may(context.role, "record") && !isOwn(fact, context)) refuse("factId", "not_yours");
-    const { lastStaysOf } = factKindOf(deed.kind);
+    const { lastStaysOf } = factKindOf(command.kind);
     if (lastStaysOf) {
       const of = fact[lastStaysOf as "plantId" | "placeId"]!;
-      if ((await facts.countStanding(scope, deed.kind, lastStaysOf, of)) < 2) refuse("factId", "still_in_use");
+      if ((await facts.countStanding(scope, command.kind, lastStaysOf, of)) < 2) refuse("factId", "still_in_use");
     }
-    await facts.strike(scope, deed.kind, deed.factId, deed.reason);
-    if (deed.kind === "act" && plantId) await backIntoItsPot(scope, plantId, fact as unknown as Fact<"act">);
+    await facts.strike(scope, command.kind, command.factId, command.reason);
+    if (command.kind === "act" && plantId) await backIntoItsPot(scope, plantId, fact as unknown as Fact<"act">);
     if (plantId) scope.invalidateBeside([plantId]);
     else if (placeId) scope.invalidate(await plantsWarmedBy(scope, placeId));
     // What was done at a place, how warm it was there, and that hands were clean bears on plants that it does not name.

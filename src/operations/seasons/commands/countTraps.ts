@@ -5,12 +5,12 @@ import { transact, type Outcome } from "../../shared/outcome";
 import { knownPlace, lockPlant, pastMoment } from "../../shared/checks";
 
 /** Writes down how many gnats were counted at a place, or how many larvae under a slice on a plant's mix. */
-export function countTraps(context: Context, deed: CountTraps): Promise<Outcome<{ id: string }>> {
-  return transact(context, "tend", deed.id, async (scope) => {
-    if (await scope.wasSent("trapCount", deed.id)) return { id: deed.id };
-    await knownPlace(scope, deed.placeId);
-    if (deed.plantId !== null) await lockPlant(scope, deed.plantId);
-    await facts.add(scope, "trapCount", [{ ...deed, at: pastMoment(context, deed.at) }]);
-    return { id: deed.id };
+export function countTraps(context: Context, command: CountTraps): Promise<Outcome<{ id: string }>> {
+  return transact(context, "tend", command.id, async (scope) => {
+    if (await scope.wasSent("trapCount", command.id)) return { id: command.id };
+    await knownPlace(scope, command.placeId);
+    if (command.plantId !== null) await lockPlant(scope, command.plantId);
+    await facts.add(scope, "trapCount", [{ ...command, at: pastMoment(context, command.at) }]);
+    return { id: command.id };
   });
 }

@@ -5,13 +5,15 @@ import type { Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 
 /** Ends a programme of a room or of the collection. What was done and counted stays on record. */
-export function endProgramme(context: Context, deed: EndProgramme): Promise<Outcome<{ id: string }>> {
-  return transact(context, "record", deed.id, async (scope) => {
-    if (await scope.wasSent("roomEnding", deed.id)) return { id: deed.id };
+export function endProgramme(context: Context, command: EndProgramme): Promise<Outcome<{ id: string }>> {
+  return transact(context, "record", command.id, async (scope) => {
+    if (await scope.wasSent("roomEnding", command.id)) return { id: command.id };
     const running = runningProgrammes(await facts.all(scope, "roomProgramme"), await facts.all(scope, "roomEnding"));
-    const runs = running.some(({ programme, placeId }) => programme === deed.programme && placeId === deed.placeId);
+    const runs = running.some(
+      ({ programme, placeId }) => programme === command.programme && placeId === command.placeId,
+    );
     if (!runs) refuse("programme", "programme_not_running");
-    await facts.add(scope, "roomEnding", [{ ...deed, at: context.now }]);
-    return { id: deed.id };
+    await facts.add(scope, "roomEnding", [{ ...command, at: context.now }]);
+    return { id: command.id };
   });
 }

@@ -16,11 +16,11 @@ import {
   noSoak,
   sprays,
   type NoSoak,
-  type WinterDeed,
+  type WinterWork,
   type WinterPlant,
   type WinterStepId,
   winterBegin,
-  winterDeeds,
+  winterWork,
   winterMinutes,
   winterPut,
   winterSteps,
@@ -46,7 +46,7 @@ export interface WinterLine {
   readonly plant: PlantCard;
   readonly steps: readonly WinterStepId[];
   /** What each step writes down. */
-  readonly deeds: readonly WinterDeed[];
+  readonly commands: readonly WinterWork[];
   /** Why its pot is not soaked; null where it is. */
   readonly dry: NoSoak | null;
   readonly minutes: number;
@@ -165,11 +165,11 @@ export async function readWintering(context: Context): Promise<WinteringView> {
         inCase: record.cases.some(({ open }) => open),
         remedy: chosen.remedy ?? "byKind",
       };
-      const deeds = winterDeeds(plant);
+      const commands = winterWork(plant);
       const line: WinterLine = {
-        ...{ plant: cardOf(rows.get(record.plant.id)!, day), steps: winterSteps(plant), deeds, dry: noSoak(plant) },
+        ...{ plant: cardOf(rows.get(record.plant.id)!, day), steps: winterSteps(plant), commands, dry: noSoak(plant) },
         ...{ minutes: winterMinutes(plant, paces), p: risks.get(record.plant.id) ?? 0 },
-        against: deeds.flatMap(({ act }) => (act ? actObjections(act, bearer) : [])),
+        against: commands.flatMap(({ act }) => (act ? actObjections(act, bearer) : [])),
       };
       return { line, plant, left: leftWhenReady(plant), record };
     };
@@ -233,7 +233,7 @@ export async function readWintering(context: Context): Promise<WinteringView> {
       ),
       open: open.map(({ line }) => line),
       begunToday: waiting
-        .filter(({ record, line }) => treatedSince(record, day, (act) => isOf(act, line.deeds)).length > 0)
+        .filter(({ record, line }) => treatedSince(record, day, (act) => isOf(act, line.commands)).length > 0)
         .map(({ line }) => line),
       batches: plan.batches,
       left: cardsOf(plan.left),
@@ -252,7 +252,7 @@ export async function readWintering(context: Context): Promise<WinteringView> {
 }
 
 /** Whether an act is one of those that make a plant ready. */
-const isOf = (act: Act, deeds: readonly WinterDeed[]) =>
-  deeds.some((one) => one.act !== null && one.act.kind === act.kind && workIn(one.act) === workIn(act));
+const isOf = (act: Act, commands: readonly WinterWork[]) =>
+  commands.some((one) => one.act !== null && one.act.kind === act.kind && workIn(one.act) === workIn(act));
 const bySoonest = (a: { readonly on: Day }, b: { readonly on: Day }) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0);
 const later = (a: Day, b: Day) => (a > b ? a : b);

@@ -173,7 +173,7 @@ const isGiven = (asked: GroupAsked): asked is Extract<GroupAsked, { who: GivenGr
   givenGroups.some((one) => one === asked.who);
 
 interface Asks {
-  readonly deeds: readonly {
+  readonly commands: readonly {
     readonly step: GivenStepId;
     readonly act: Act | null;
     /** The step of a plan that it is; left out where nothing is planned. */
@@ -196,7 +196,7 @@ async function givenIn(context: Context, { who, id }: Extract<GroupAsked, { who:
     const tonight = rounds.find(({ placeId }) => (placeId ?? ALL) === id)?.tonight ?? [];
     const asksOf = ({ plant, act }: RoundLine): [string, Asks] => [
       plant.id,
-      { deeds: [{ step: "round", act }], minutes: null },
+      { commands: [{ step: "round", act }], minutes: null },
     ];
     return { since: day, asks: new Map(tonight.map(asksOf)) };
   }
@@ -205,16 +205,16 @@ async function givenIn(context: Context, { who, id }: Extract<GroupAsked, { who:
   const { tonight, open, begunToday, again, inside } = programme;
   if (who === "winterAgain") {
     const due = [...again, ...inside].filter(({ on }) => on <= day).map(({ line }) => line);
-    const asksOf = ({ plant, deeds }: WinterLine): [string, Asks] => [
+    const asksOf = ({ plant, commands }: WinterLine): [string, Asks] => [
       plant.id,
-      { deeds: deeds.filter(({ step }) => step === "spray" || step === "sponge"), minutes: null },
+      { commands: commands.filter(({ step }) => step === "spray" || step === "sponge"), minutes: null },
     ];
     return { since: day, asks: new Map(due.map(asksOf)) };
   }
   const lines = [...(who === "winter" ? tonight : open), ...begunToday];
   return {
     since: programme.beginsOn,
-    asks: new Map(lines.map(({ plant, deeds, minutes }) => [plant.id, { deeds, minutes }])),
+    asks: new Map(lines.map(({ plant, commands, minutes }) => [plant.id, { commands, minutes }])),
   };
 }
 
@@ -225,13 +225,13 @@ function dueAsks(lines: readonly TreatmentLine[], id: string): Given["asks"] {
   });
   return new Map(
     [...groupBy(due, ({ plant }) => plant.id)].map(([plantId, own]): [string, Asks] => {
-      const deeds = own.map(({ planned, act, caseId, stepId, label }) => {
+      const commands = own.map(({ planned, act, caseId, stepId, label }) => {
         const step = `due ${treatmentOf(planned)}` as const;
         return { step, act, planned: { caseId, stepId, label } };
       });
       // One spray meets whatever sits there: of two finds that ask for the same the first is carried out.
-      const once = deeds.filter(({ step }, i) => deeds.findIndex((one) => one.step === step) === i);
-      return [plantId, { deeds: once, minutes: null }];
+      const once = commands.filter(({ step }, i) => commands.findIndex((one) => one.step === step) === i);
+      return [plantId, { commands: once, minutes: null }];
     }),
   );
 }
@@ -244,7 +244,7 @@ const isTreatment = (id: unknown): id is MixId | WorkId => [...mixIds, ...workId
 function stepsOf(plants: readonly GroupPlant[], { asks }: Given, tool: ToolId): readonly SessionStep<GivenStepId>[] {
   const steps = [...winterStepIds, "round" as const, ...dueStepIds].map((id): SessionStep<GivenStepId> => {
     const lines = plants.flatMap((plant) =>
-      (asks.get(plant.plantId)?.deeds ?? [])
+      (asks.get(plant.plantId)?.commands ?? [])
         .filter(({ step }) => step === id)
         .map(({ act, planned }) => (act ? { ...lineOf(plant, act), ...planned } : lookLine(plant, tool))),
     );

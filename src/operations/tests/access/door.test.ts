@@ -114,17 +114,17 @@ describe("the door", () => {
     // Even from where the guessing goes on.
     const guessed = { name: "ada", code: "AAAA-BBBB-CCCC-DDDD", passphrase: PASSPHRASE, device: "Phone" };
     for (let i = 0; i < 8; i++) await recover(call({ address: "10.4.0.1", now }), guessed, null);
-    const deed = { ...guessed, code: recoveryCodes[1]! };
-    expect((await recover(call({ address: "10.4.0.1", now }), deed, null)).ok).toBe(true);
+    const command = { ...guessed, code: recoveryCodes[1]! };
+    expect((await recover(call({ address: "10.4.0.1", now }), command, null)).ok).toBe(true);
   });
 
   it("a code lets in once, whatever its letters; other devices are out", async () => {
     const { token } = expectOk(await enter("Ada", PASSPHRASE));
     const typed = recoveryCodes[0]!.toLowerCase().replaceAll("-", " ");
-    const deed = { name: "ada", code: typed, passphrase: PASSPHRASE, device: "Phone" };
-    const letIn = expectOk(await recover(call(), deed, null));
+    const command = { name: "ada", code: typed, passphrase: PASSPHRASE, device: "Phone" };
+    const letIn = expectOk(await recover(call(), command, null));
     expect(await who(token)).toBeNull();
-    expect(codes(await recover(call(), deed, null))).toEqual([" code_wrong"]);
+    expect(codes(await recover(call(), command, null))).toEqual([" code_wrong"]);
     ada = (await who(letIn.token))!;
   });
 

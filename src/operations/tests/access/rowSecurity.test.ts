@@ -185,7 +185,7 @@ describe("two walls between collections", () => {
     readWalk: (c) => readWalk(c, ids.walk),
     readWalks,
   };
-  const deeds: Record<string, (context: Context) => Promise<Outcome<unknown>>> = {
+  const commands: Record<string, (context: Context) => Promise<Outcome<unknown>>> = {
     addPhoto: (c) => addPhoto(c, { id: uuidv7(), lookId: ids.look, bytes: photo }),
     addPlace: (c) =>
       addPlace(c, { id: uuidv7(), name: "In", kind: "shelf", parentId: ids.place, celsius: null, readingId: uuidv7() }),
@@ -265,7 +265,7 @@ describe("two walls between collections", () => {
       (file) => /\/(?:commands|queries)\/(\w+)\.ts$/.exec(file)?.[1] ?? [],
     );
     expect(files.length).toBeGreaterThan(60);
-    const tried = [...Object.keys(reads), ...Object.keys(deeds), ...NOT_ASKED, ...ABOUT_THE_WHOLE];
+    const tried = [...Object.keys(reads), ...Object.keys(commands), ...NOT_ASKED, ...ABOUT_THE_WHOLE];
     expect(files.filter((file) => !tried.includes(file))).toEqual([]);
   });
 
@@ -281,8 +281,8 @@ describe("two walls between collections", () => {
 
   it.each(roleIds)("a %s of another collection changes nothing of this one", async (role) => {
     const before = await everything();
-    for (const [name, deed] of Object.entries(deeds)) {
-      const outcome = await tried(deed, { ...mine, role });
+    for (const [name, command] of Object.entries(commands)) {
+      const outcome = await tried(command, { ...mine, role });
       // Hands that were cleaned are nobody's but one's own, whatever walk is named with it.
       if (name !== "recordCleaning") expect([name, outcome.ok]).toEqual([name, false]);
     }
@@ -291,8 +291,8 @@ describe("two walls between collections", () => {
 
   it("in one's own collection a role does what it may and nothing else", async () => {
     const before = await everything();
-    for (const [name, deed] of Object.entries(deeds)) {
-      const outcome = await tried(deed, { ...theirs, role: "reader" });
+    for (const [name, command] of Object.entries(commands)) {
+      const outcome = await tried(command, { ...theirs, role: "reader" });
       expect([name, outcome]).toEqual([name, { ok: false, problems: [{ path: "", code: "not_allowed" }] }]);
     }
     expect(await everything()).toEqual(before);
@@ -393,10 +393,10 @@ describe("two walls between collections", () => {
   });
 });
 
-/** What a deed comes to, as whoever asks for it is told. */
-async function tried(deed: (context: Context) => Promise<Outcome<unknown>>, context: Context) {
+/** What a command comes to, as whoever asks for it is told. */
+async function tried(command: (context: Context) => Promise<Outcome<unknown>>, context: Context) {
   try {
-    return await deed(context);
+    return await command(context);
   } catch (error) {
     if (error instanceof NotAllowed) return { ok: false, problems: [{ path: "", code: "not_allowed" }] };
     throw error;

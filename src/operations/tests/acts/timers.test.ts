@@ -22,13 +22,13 @@ const later = (hours: number): Context => ({ ...context, now: new Date(NOW.getTi
 
 describe("timers", () => {
   it("are shown to everybody until somebody sees to them; sent twice they run once, ended twice they end once", async () => {
-    const deed = dark();
-    expectOk(await startTimer(context, deed));
-    expectOk(await startTimer(context, deed));
+    const command = dark();
+    expectOk(await startTimer(context, command));
+    expectOk(await startTimer(context, command));
     const sitter: Context = { ...later(1), role: "sitter", actor: "Ida · phone" };
-    expect(await readTimers(sitter)).toMatchObject([{ id: deed.id, what: "dark", plantId }]);
+    expect(await readTimers(sitter)).toMatchObject([{ id: command.id, what: "dark", plantId }]);
     expect((await readTimers(later(25)))[0]!.endsAt.getTime()).toBe(NOW.getTime() + 24 * HOUR_MS);
-    for (const who of [sitter, context]) expectOk(await endTimer(who, { timerId: deed.id, at: NOW }));
+    for (const who of [sitter, context]) expectOk(await endTimer(who, { timerId: command.id, at: NOW }));
     expect(await readTimers(later(1))).toEqual([]);
   });
 

@@ -111,7 +111,7 @@ describe("what plants may carry", () => {
     expect(await chance(beside)).toBeCloseTo(withIt, 9);
   });
 
-  it("what a deed changes while it is reckoned is reckoned again", async () => {
+  it("what a command changes while it is reckoned is reckoned again", async () => {
     const plant = await plantOn(context, shelf);
     let meanwhile = 0;
     await reckonCarriage(
@@ -141,12 +141,12 @@ describe("what plants may carry", () => {
     await reckonCarriage(context);
     const dirty = await chance(after);
     expect((await known(after))!.routes.some(({ kind }) => kind === "handled")).toBe(true);
-    const deed = { id: uuidv7(), walkId: null, at: wall(1, "18:05") };
-    expectOk(await recordCleaning(context, deed));
-    expectOk(await recordCleaning(context, deed));
+    const command = { id: uuidv7(), walkId: null, at: wall(1, "18:05") };
+    expectOk(await recordCleaning(context, command));
+    expectOk(await recordCleaning(context, command));
     await reckonCarriage(context);
     expect(await chance(after)).toBeLessThan(dirty - 0.002);
-    expectOk(await voidFact(context, { kind: "cleaning", factId: deed.id, reason: "not so" }));
+    expectOk(await voidFact(context, { kind: "cleaning", factId: command.id, reason: "not so" }));
     await reckonCarriage(context);
     expect(await chance(after)).toBeCloseTo(dirty, 9);
   });
@@ -319,13 +319,13 @@ describe("as they stand", () => {
 
 describe("the way back, and the way in", () => {
   it("an arrival stands apart until its looks have left little to doubt, and joins after two of them at the soonest", async () => {
-    const deed = aPlant(pantry, { acquiredOn: wall(3).toISOString().slice(0, 10) as never, seller: "Stall" });
+    const command = aPlant(pantry, { acquiredOn: wall(3).toISOString().slice(0, 10) as never, seller: "Stall" });
     const { addPlant } = await import("../../plants/commands/addPlants");
-    expectOk(await addPlant(context, deed));
+    expectOk(await addPlant(context, command));
     const [line] = await readArrivals(context);
     expect(line!.steps).toMatchObject({ inspectedOn: null, washedOn: null, cleanLooks: 0 });
     await reckonCarriage(context);
-    const { waysBack, routes } = (await known(deed.id))!;
+    const { waysBack, routes } = (await known(command.id))!;
     expect(routes[0]).toMatchObject({ kind: "arrival" });
     const [usual, thorough] = ["usual", "thorough"].map((way) => waysBack!.find((one) => one.way === way)!);
     expect(usual!.looks.length).toBeGreaterThanOrEqual(2);
@@ -333,11 +333,11 @@ describe("the way back, and the way in", () => {
     expect(usual!.p).toBeLessThan(0.05);
     expect(usual!.after.length).toBeGreaterThanOrEqual(4);
     expect(usual!.after).toEqual(usual!.after.toSorted((a, b) => b - a));
-    const risk = (await readMove(context, deed.id))!;
+    const risk = (await readMove(context, command.id))!;
     expect(risk.back).toBe(true);
     const beside = await plantOn(context, shelf, { code: "HAS" });
     await openCaseOn(context, beside, 3);
-    const full = (await readMove(context, deed.id))!.targets.find(({ id }) => id === shelf)!;
+    const full = (await readMove(context, command.id))!.targets.find(({ id }) => id === shelf)!;
     expect(full.plants).toBe(1);
     expect(full.finds).toEqual([{ code: "HAS", pest: "mealybug" }]);
     expect(full.wouldCatch).toBeGreaterThan(0);

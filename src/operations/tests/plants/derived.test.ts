@@ -17,13 +17,13 @@ import { aFind, aLook, aSpray, freshCollection, plantOn, wall } from "../builder
 
 const step = fc.record({
   plant: fc.nat({ max: 2 }),
-  deed: fc.constantFrom("look", "find", "treat", "apart", "move", "close", "strike"),
+  command: fc.constantFrom("look", "find", "treat", "apart", "move", "close", "strike"),
   ago: fc.integer({ min: 0, max: 50 }),
 });
 
 /** What is kept of states, cases and exposures is never anything but what the facts say. */
 describe("derived states", () => {
-  it("after any deeds in any order, rebuilding from the facts changes nothing", async () => {
+  it("after any commands in any order, rebuilding from the facts changes nothing", async () => {
     await fc.assert(
       fc.asyncProperty(fc.array(step, { minLength: 3, maxLength: 12 }), async (steps) => {
         const { context, shelf, other, pantry } = await freshCollection();
@@ -32,22 +32,23 @@ describe("derived states", () => {
           await plantOn(context, shelf),
           await plantOn(context, other),
         ] as const;
-        for (const { plant, deed, ago } of steps) {
+        for (const { plant, command, ago } of steps) {
           const id = plants[plant as 0 | 1 | 2];
           const view = (await readPlant(context, id))!;
           const open = view.record.cases.find((c) => c.open);
-          if (deed === "look") await recordLook(context, aLook(id, ago));
-          if (deed === "find") await recordLook(context, aLook(id, ago, { finds: [aFind()] }));
-          if (deed === "treat" && open) await recordAct(context, aSpray(id, open.id, ago));
-          if (deed === "apart") {
+          if (command === "look") await recordLook(context, aLook(id, ago));
+          if (command === "find") await recordLook(context, aLook(id, ago, { finds: [aFind()] }));
+          if (command === "treat" && open) await recordAct(context, aSpray(id, open.id, ago));
+          if (command === "apart") {
             await setApart(context, { id: uuidv7(), plantId: id, placeId: pantry, bagId: uuidv7(), at: wall(ago) });
           }
-          if (deed === "move") await movePlant(context, { id: uuidv7(), plantId: id, placeId: other, at: wall(ago) });
-          if (deed === "close" && open) {
+          if (command === "move")
+            await movePlant(context, { id: uuidv7(), plantId: id, placeId: other, at: wall(ago) });
+          if (command === "close" && open) {
             await closeCase(context, { id: uuidv7(), caseId: open.id, outcome: "clear", at: wall(ago), note: "" });
           }
           const last = view.record.looks.findLast((look) => look.voidReason === null);
-          if (deed === "strike" && last) await voidFact(context, { kind: "look", factId: last.id, reason: "test" });
+          if (command === "strike" && last) await voidFact(context, { kind: "look", factId: last.id, reason: "test" });
         }
         const scope = scopeOf(context, "record");
         const known = async () => ({

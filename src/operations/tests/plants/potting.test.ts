@@ -31,11 +31,11 @@ describe("a plant that was potted anew", () => {
   it("stands in its new pot, also when it is sent twice, and in the old one where that was not so", async () => {
     const id = await plantOn(context, shelf);
     const before = await potOf(id);
-    const deed = await unpotted(id, 9);
-    expectOk(await recordAct(context, deed));
-    expectOk(await recordAct(context, deed));
+    const command = await unpotted(id, 9);
+    expectOk(await recordAct(context, command));
+    expectOk(await recordAct(context, command));
     expect(await potOf(id)).toBe(9);
-    expectOk(await voidFact(context, { kind: "act", factId: deed.id, reason: "It was the plant beside it." }));
+    expectOk(await voidFact(context, { kind: "act", factId: command.id, reason: "It was the plant beside it." }));
     expect(await potOf(id)).toBe(before);
   });
 

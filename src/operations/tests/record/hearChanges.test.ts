@@ -1,6 +1,6 @@
 import { describe, expect, inject, it, vi } from "vitest";
 import type { Change } from "@/db/changes";
-import { noteDeed } from "../../access/people";
+import { noteCommand } from "../../access/people";
 import { hearChanges } from "../../record/queries/hearChanges";
 import { readRevision } from "../../record/queries/readRevision";
 import { freshCollection } from "../builders";
@@ -15,12 +15,12 @@ describe("word of what was done", () => {
     // It begins by saying that something may have been missed.
     await vi.waitFor(() => expect(heard).toEqual([null]), 10_000);
     expect(await readRevision(mine)).toBe("");
-    await noteDeed(theirs, null, "recordLook", "");
-    await noteDeed(mine, null, "recordLook", "", "this page");
+    await noteCommand(theirs, null, "recordLook", "");
+    await noteCommand(mine, null, "recordLook", "", "this page");
     await vi.waitFor(() => expect(heard).toHaveLength(2), 10_000);
     expect(heard[1]).toEqual({ collectionId: mine.collection.id, mark: await readRevision(mine), from: "this page" });
     leave();
-    await noteDeed(mine, null, "recordLook", "");
+    await noteCommand(mine, null, "recordLook", "");
     expect(await readRevision(mine)).not.toBe(heard[1]!.mark);
     expect(heard).toHaveLength(2);
   });
@@ -34,7 +34,7 @@ describe("word of what was done", () => {
       "select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'wary-petal changes' and usename = current_user",
     );
     await vi.waitFor(() => expect(heard).toEqual([null, null]), 10_000);
-    await noteDeed(context, null, "recordLook", "");
+    await noteCommand(context, null, "recordLook", "");
     await vi.waitFor(() => expect(heard).toHaveLength(3), 10_000);
     leave();
   });

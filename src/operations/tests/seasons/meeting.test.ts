@@ -18,11 +18,11 @@ import { aFind, aLook, freshCollection, plantOn, wall } from "../builders";
 /** What one device presses, in its order; `at` is its minute. */
 const press = fc.record({
   plant: fc.nat({ max: 2 }),
-  deed: fc.constantFrom("clean", "find", "skip", "apart", "cleaned", "takeBack"),
+  command: fc.constantFrom("clean", "find", "skip", "apart", "cleaned", "takeBack"),
   at: fc.integer({ min: 0, max: 40 }),
 });
 type Press = typeof press extends fc.Arbitrary<infer T> ? T : never;
-/** How two queues come together: whose deed arrives next, and which of what has arrived is sent once more, its answer lost. */
+/** How two queues come together: whose command arrives next, and which of what has arrived is sent once more, its answer lost. */
 const meeting = fc.array(fc.record({ second: fc.boolean(), again: fc.boolean() }), { minLength: 20, maxLength: 20 });
 
 interface Sent extends Press {
@@ -37,26 +37,26 @@ function queueOf(presses: readonly Press[]): Sent[] {
   const sent: Sent[] = [];
   const back = new Set<string>();
   for (const one of presses) {
-    const last = sent.findLast(({ id, deed }) => ["clean", "find", "skip"].includes(deed) && !back.has(id));
-    const of = one.deed === "takeBack" && last ? last : null;
+    const last = sent.findLast(({ id, command }) => ["clean", "find", "skip"].includes(command) && !back.has(id));
+    const of = one.command === "takeBack" && last ? last : null;
     if (of) back.add(of.id);
     const ids = { id: uuidv7(), findId: uuidv7(), caseId: uuidv7() };
-    sent.push({ ...one, ...ids, of: of && { id: of.id, kind: of.deed === "skip" ? "skip" : "look" } });
+    sent.push({ ...one, ...ids, of: of && { id: of.id, kind: of.command === "skip" ? "skip" : "look" } });
   }
   return sent;
 }
 
 async function send(context: Context, plants: readonly string[], pantry: string, walkId: string, one: Sent) {
-  const { id, plant, deed, of } = one;
+  const { id, plant, command, of } = one;
   const plantId = plants[plant]!;
   const at = wall(0, `12:${String(one.at).padStart(2, "0")}`);
   const look = (finds: RecordLook["finds"]) =>
     recordLook(context, aLook(plantId, 0, { id, walkId, at, finds: [...finds] }));
-  if (deed === "clean") return look([]);
-  if (deed === "find") return look([aFind({ id: one.findId, caseId: one.caseId })]);
-  if (deed === "skip") return skipPlant(context, { id, walkId, plantId, reason: "noTime", at });
-  if (deed === "apart") return setApart(context, { id, plantId, placeId: pantry, bagId: uuidv7(), at });
-  if (deed === "cleaned") return recordCleaning(context, { id, walkId, at });
+  if (command === "clean") return look([]);
+  if (command === "find") return look([aFind({ id: one.findId, caseId: one.caseId })]);
+  if (command === "skip") return skipPlant(context, { id, walkId, plantId, reason: "noTime", at });
+  if (command === "apart") return setApart(context, { id, plantId, placeId: pantry, bagId: uuidv7(), at });
+  if (command === "cleaned") return recordCleaning(context, { id, walkId, at });
   return of && voidFact(context, { kind: of.kind, factId: of.id, reason: "Undone on the walk." });
 }
 

@@ -87,7 +87,7 @@ describe("reading a page", () => {
   };
 
   it.each(views)("%s takes no lock and writes nothing, while everything it reads is being written", async (name) => {
-    // Another session holds what deeds hold: a page that waited for any of it would never come.
+    // Another session holds what commands hold: a page that waited for any of it would never come.
     const other = new pg.Client(own.ownerUrl);
     await other.connect();
     try {

@@ -79,9 +79,9 @@ describe("what is one's own", () => {
       accountId,
     });
     const look = async (by: Context) => {
-      const deed = aLook(plant, 1);
-      expectOk(await recordLook(by, deed));
-      return (from: Context) => voidFact(from, { kind: "look", factId: deed.id, reason: "it was another plant" });
+      const command = aLook(plant, 1);
+      expectOk(await recordLook(by, command));
+      return (from: Context) => voidFact(from, { kind: "look", factId: command.id, reason: "it was another plant" });
     };
     const strike = await look(sitter("Ida · phone", ida));
     expect(codes(await strike(sitter("Ida · phone", other)))).toEqual(["factId not_yours"]);
@@ -93,9 +93,9 @@ describe("what is one's own", () => {
 
   it("sent twice it is told to be there already", async () => {
     const { context, shelf } = await freshCollection();
-    const deed = aLook(await plantOn(context, shelf), 1);
-    expect(await recordLook(context, deed)).not.toHaveProperty("again");
-    expect(await recordLook(context, deed)).toMatchObject({ ok: true, again: true });
+    const command = aLook(await plantOn(context, shelf), 1);
+    expect(await recordLook(context, command)).not.toHaveProperty("again");
+    expect(await recordLook(context, command)).toMatchObject({ ok: true, again: true });
   });
 });
 

@@ -35,14 +35,14 @@ let other: string;
 let pantry: string;
 beforeEach(async () => ({ context, shelf, other, pantry } = await freshCollection()));
 
-/** A deed, and how many facts of its kind are there. */
-type Sent = { deed: () => Promise<Outcome<unknown>>; count: () => Promise<number> };
+/** A command, and how many facts of its kind are there. */
+type Sent = { command: () => Promise<Outcome<unknown>>; count: () => Promise<number> };
 
 const counted = (plantId: string, of: "placements" | "looks" | "cases" | "acts" | "programmes" | "closings") => {
   return async () => (await readPlant(context, plantId))!.record[of].length;
 };
 
-const deeds: Record<string, () => Promise<Sent>> = {
+const commands: Record<string, () => Promise<Sent>> = {
   "adding a place": async () => {
     const place = {
       id: uuidv7(),
@@ -52,56 +52,56 @@ const deeds: Record<string, () => Promise<Sent>> = {
       celsius: 20,
       readingId: uuidv7(),
     } as const;
-    return { deed: () => addPlace(context, place), count: async () => (await readPlaces(context)).length - 3 };
+    return { command: () => addPlace(context, place), count: async () => (await readPlaces(context)).length - 3 };
   },
   "adding a plant": async () => {
     const plant = aPlant(shelf);
-    return { deed: () => addPlant(context, plant), count: counted(plant.id, "placements") };
+    return { command: () => addPlant(context, plant), count: counted(plant.id, "placements") };
   },
   "moving it": async () => {
     const plantId = await plantOn(context, shelf);
     const move = { id: uuidv7(), plantId, placeId: other, at: wall(1) };
-    return { deed: () => movePlant(context, move), count: async () => (await counted(plantId, "placements")()) - 1 };
+    return { command: () => movePlant(context, move), count: async () => (await counted(plantId, "placements")()) - 1 };
   },
   "setting it apart": async () => {
     const plantId = await plantOn(context, shelf);
     const apart = { id: uuidv7(), plantId, placeId: pantry, bagId: uuidv7(), at: wall(1) };
-    return { deed: () => setApart(context, apart), count: async () => (await counted(plantId, "placements")()) - 1 };
+    return { command: () => setApart(context, apart), count: async () => (await counted(plantId, "placements")()) - 1 };
   },
   "a find": async () => {
     const plantId = await plantOn(context, shelf);
     const look = aLook(plantId, 1, { finds: [aFind()] });
-    return { deed: () => recordLook(context, look), count: counted(plantId, "cases") };
+    return { command: () => recordLook(context, look), count: counted(plantId, "cases") };
   },
   "a plan": async () => {
     const plantId = await plantOn(context, shelf);
     const plan = aPlan(await openCaseOn(context, plantId, 4), ["2026-11-24"]);
-    return { deed: () => adoptPlan(context, plan), count: counted(plantId, "programmes") };
+    return { command: () => adoptPlan(context, plan), count: counted(plantId, "programmes") };
   },
   "a treatment": async () => {
     const plantId = await plantOn(context, shelf);
     const spray = aSpray(plantId, await openCaseOn(context, plantId, 4), 2);
-    return { deed: () => recordAct(context, spray), count: counted(plantId, "acts") };
+    return { command: () => recordAct(context, spray), count: counted(plantId, "acts") };
   },
   "a reading": async () => {
     const reading = { id: uuidv7(), placeId: shelf, at: NOW, celsius: 21, source: "thermometer" } as const;
     const count = async () => (await readPlace(context, shelf))!.readings.length - 1;
-    return { deed: () => takeReading(context, reading), count };
+    return { command: () => takeReading(context, reading), count };
   },
   "a closing": async () => {
     const plantId = await plantOn(context, shelf);
     const caseId = await openCaseOn(context, plantId, 4);
     const closing = { id: uuidv7(), caseId, outcome: "lost", at: wall(1), note: "" } as const;
-    return { deed: () => closeCase(context, closing), count: counted(plantId, "closings") };
+    return { command: () => closeCase(context, closing), count: counted(plantId, "closings") };
   },
 };
 
 /** A lost answer makes the sender send again; a slow one makes it send at the same time. */
 describe("sent again", () => {
-  it.each(Object.entries(deeds))("%s happens once, however often and fast it is sent", async (_what, make) => {
-    const { deed, count } = await make();
-    const together = await Promise.all([deed(), deed(), deed()]);
-    const later = await deed();
+  it.each(Object.entries(commands))("%s happens once, however often and fast it is sent", async (_what, make) => {
+    const { command, count } = await make();
+    const together = await Promise.all([command(), command(), command()]);
+    const later = await command();
     expect([...together, later].map((outcome) => outcome.ok)).toEqual([true, true, true, true]);
     expect(await count()).toBe(1);
   });

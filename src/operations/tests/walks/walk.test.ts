@@ -1,7 +1,7 @@
 import sharp from "sharp";
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
-import type { StartWalk } from "@/core/record/facts/deeds";
+import type { StartWalk } from "@/core/record/facts/commands";
 import { proneTo } from "@/core/knowledge/plants/care";
 import { genusNamed } from "@/core/knowledge/plants/genera";
 import { progressOf } from "@/core/advice/walks/progress";
@@ -66,8 +66,8 @@ describe("starting a walk", () => {
     expect(codes(await startWalk(context, aWalk({ scope: "place", placeId: uuidv7() })))).toEqual(["placeId unknown"]);
     expect(codes(await startWalk(context, aWalk()))).toEqual(["scope no_plants"]);
     await plantOn(context, shelf);
-    const deed = aWalk();
-    await Promise.all([startWalk(context, deed), startWalk(context, deed)]);
+    const command = aWalk();
+    await Promise.all([startWalk(context, command), startWalk(context, command)]);
     expect((await readWalks(context)).unfinished).toHaveLength(1);
     expect(await readWalk(context, "none")).toBeNull();
     expect(await readWalk(context, uuidv7())).toBeNull();

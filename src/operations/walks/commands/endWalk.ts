@@ -1,4 +1,4 @@
-import type { EndWalk } from "@/core/record/facts/deeds";
+import type { EndWalk } from "@/core/record/facts/commands";
 import * as walks from "@/db/stores/walks";
 import type { Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";

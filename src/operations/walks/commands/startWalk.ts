@@ -1,5 +1,5 @@
 import type { Day } from "@/core/shared/days";
-import type { StartWalk } from "@/core/record/facts/deeds";
+import type { StartWalk } from "@/core/record/facts/commands";
 import { shownState } from "@/core/schedule/state/plantState";
 import * as places from "@/db/stores/places";
 import * as plantStates from "@/db/stores/plantStates";
@@ -9,25 +9,25 @@ import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { placesWithin } from "../../places/placesAround";
 
 /** Begins a walk and keeps which plants it holds and how they stood, so that it goes on the same way on another device. */
-export function startWalk(context: Context, deed: StartWalk): Promise<Outcome<{ id: string }>> {
-  return transact(context, "tend", deed.id, async (scope) => {
-    if (await scope.wasThere("walks", deed.id)) return { id: deed.id };
-    const placeId = deed.scope === "place" ? deed.placeId : null;
-    if (deed.scope === "place" && (placeId === null || !(await places.find(scope, placeId))))
+export function startWalk(context: Context, command: StartWalk): Promise<Outcome<{ id: string }>> {
+  return transact(context, "tend", command.id, async (scope) => {
+    if (await scope.wasThere("walks", command.id)) return { id: command.id };
+    const placeId = command.scope === "place" ? command.placeId : null;
+    if (command.scope === "place" && (placeId === null || !(await places.find(scope, placeId))))
       refuse("placeId", "unknown");
     const chosen = new Map(
-      (deed.scope === "chosen" ? (deed.chosen ?? []) : []).map((one, i) => [one.plantId, { ...one, rank: i }]),
+      (command.scope === "chosen" ? (command.chosen ?? []) : []).map((one, i) => [one.plantId, { ...one, rank: i }]),
     );
     const within = placeId === null ? null : new Set(await placesWithin(scope, placeId));
     const day = today(context);
     const plants = (await plantStates.list(scope)).filter((plant) => {
-      if (deed.scope === "due") return plant.lookDueOn <= day;
-      if (deed.scope === "arrivals") return plant.state === "new";
-      if (deed.scope === "chosen") return chosen.has(plant.id);
+      if (command.scope === "due") return plant.lookDueOn <= day;
+      if (command.scope === "arrivals") return plant.state === "new";
+      if (command.scope === "chosen") return chosen.has(plant.id);
       return within === null || within.has(plant.placeId);
     });
     if (plants.length === 0) refuse("scope", "no_plants");
-    const { id, scope: kind, tool, round } = deed;
+    const { id, scope: kind, tool, round } = command;
     await walks.add(scope, { id, scope: kind, placeId, tool, round, startedAt: context.now });
     await walks.addPlants(
       scope,
@@ -38,7 +38,7 @@ export function startWalk(context: Context, deed: StartWalk): Promise<Outcome<{ 
         state: shownState({ state, lookDueOn: lookDueOn as Day }, day),
         petals,
         apart,
-        rank: deed.inOrder ? (chosen.get(plantId)?.rank ?? null) : null,
+        rank: command.inOrder ? (chosen.get(plantId)?.rank ?? null) : null,
         tool: chosen.get(plantId)?.tool ?? null,
         round: chosen.get(plantId)?.round ?? null,
       })),

@@ -6,12 +6,12 @@ import Alert from "react-bootstrap/Alert";
 import { useWatch } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { addPlaceAction, editPlaceAction, takeReadingAction } from "@/app/_parts/actions";
-import { addPlace, editPlace, standsAlone, standsIn, type PlaceKind } from "@/core/record/facts/deeds";
+import { addPlace, editPlace, standsAlone, standsIn, type PlaceKind } from "@/core/record/facts/commands";
 import type { Place } from "@/core/record/facts/descriptions";
 import { readingSources, takeReading, type ReadingSource } from "@/core/record/facts/kinds/reading";
 import { ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { placeKindNames, readingSourceNames } from "@/wording/names/names";
 import { QuantityField } from "@/ui/fields/QuantityField";
 
@@ -25,7 +25,7 @@ const added = ["room", "shelf", "isolation", "tray", "cabinet", "outdoors"] as c
 
 export function AddPlaceForm({ places }: { places: readonly { id: string; name: string; kind: PlaceKind }[] }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: addPlace,
     action: addPlaceAction,
     defaults: () => ({
@@ -95,7 +95,7 @@ export function EditPlaceForm({
 }) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: editPlace,
     action: editPlaceAction,
     defaults: () => ({
@@ -131,7 +131,7 @@ export function EditPlaceForm({
 /** How warm it is at a place. What was written down before stays: the past was as warm as it was. */
 export function ReadingForm({ placeId, now }: { placeId: string; now: string }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: takeReading,
     action: takeReadingAction,
     defaults: () => ({ id: uuidv7(), placeId, celsius: "", humidity: "", source: "about" as ReadingSource, at: now }),

@@ -25,14 +25,17 @@ export function useAlsoFor(alike: readonly AlikeCase[]) {
   const [refused, setRefused] = useState<readonly NotFor[] | null>(null);
   const [going, setGoing] = useState(false);
   /** Adopts it for those that are ticked, each judged alone; gives whether all took it. */
-  const adopt = async (deed: object): Promise<boolean> => {
+  const adopt = async (command: object): Promise<boolean> => {
     const not: NotFor[] = [];
     setGoing(true);
     for (const plant of alike.filter(({ caseId }) => ticked.includes(caseId))) {
       const { caseId } = plant;
-      const result = await adoptPlanAction(collectionId, { ...deed, id: ids.get(caseId), caseId, asBorne: true }).catch(
-        () => null,
-      );
+      const result = await adoptPlanAction(collectionId, {
+        ...command,
+        id: ids.get(caseId),
+        caseId,
+        asBorne: true,
+      }).catch(() => null);
       if (result?.ok) continue;
       not.push({ plant, why: result?.problems.map(({ message }) => message).join(" ") ?? "It could not be sent." });
     }

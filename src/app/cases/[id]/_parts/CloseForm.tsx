@@ -6,12 +6,12 @@ import { closeCaseAction } from "@/app/_parts/actions";
 import { closeCase, outcomes, type OutcomeId } from "@/core/record/facts/kinds/closing";
 import { ChoiceField, NoteField, SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { outcomeNames } from "@/wording/names/names";
 
 export function CloseForm({ caseId, met, now }: { caseId: string; met: boolean; now: string }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: closeCase,
     action: closeCaseAction,
     // What the rule does not support is not chosen beforehand.

@@ -18,7 +18,7 @@ import { isWork, type Dose } from "@/core/advice/planning/doses";
 import type { TreatmentCourses } from "@/core/advice/planning/treatmentCourse";
 import type { RemedyId } from "@/core/knowledge/remedies/remedies";
 import { mixFor } from "@/core/advice/tolerance/mixFor";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { Reckoning } from "@/ui/reckoner/Reckoning";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
@@ -76,7 +76,7 @@ export function PlanForm(props: Props) {
   const [ownMixes, setOwnMixes] = useState<Partial<Record<RemedyId, MixId>>>({});
   const [soFar, setSoFar] = useState<{ key: string; share: number; plans: readonly DatedWay[] } | null>(null);
   const also = useAlsoFor(props.alike);
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: adoptPlan,
     action: adoptPlanAction,
     defaults: () => ({

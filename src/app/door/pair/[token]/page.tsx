@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { takePairing } from "@/core/access/deeds";
+import { takePairing } from "@/core/access/commands";
 import { readPairing } from "@/operations/access/door";
 import { Panel } from "@/ui/Panel";
 import { asked, callerNow, NO_NAME } from "../../../_parts/context";

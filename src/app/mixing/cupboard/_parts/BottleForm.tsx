@@ -10,7 +10,7 @@ import { allowedIds, bottleUnits, dropBottle, keepBottle, type Bottle } from "@/
 import { activeIds, groupOf, type ActiveId } from "@/core/knowledge/household/products";
 import { ChecksField, ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { QuantityField } from "@/ui/fields/QuantityField";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { allowedNames, activeNames, bottleUnitNames } from "@/wording/names/household";
 
 const typed = (value: number | null) => (value === null ? "" : String(value));
@@ -19,7 +19,7 @@ const typed = (value: number | null) => (value === null ? "" : String(value));
 export function BottleForm({ bottle }: { bottle?: Bottle }) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: keepBottle,
     action: keepBottleAction,
     defaults: () => ({
@@ -123,7 +123,7 @@ export function BottleForm({ bottle }: { bottle?: Bottle }) {
 /** For one that was entered by mistake; what is empty is said to be empty instead, so that the record keeps its cost. */
 export function DropBottle({ bottleId }: { bottleId: string }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: dropBottle,
     action: dropBottleAction,
     defaults: () => ({ bottleId }),

@@ -7,7 +7,7 @@ import { setApartAction } from "@/app/_parts/actions";
 import { setApart } from "@/core/record/facts/kinds/placement";
 import { ChoiceField, SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 
 const BAG = "bag";
 /** A radio button cannot hold null: the bag has a word of its own on the form. */
@@ -24,11 +24,11 @@ export function ApartForm({
   now: string;
 }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: onForm,
     action: (collectionId, input) => {
-      const deed = input as z.input<typeof onForm>;
-      return setApartAction(collectionId, { ...deed, placeId: deed.placeId === BAG ? null : deed.placeId });
+      const command = input as z.input<typeof onForm>;
+      return setApartAction(collectionId, { ...command, placeId: command.placeId === BAG ? null : command.placeId });
     },
     defaults: () => ({
       id: uuidv7(),

@@ -3,10 +3,10 @@
 import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { moveSeveralAction } from "@/app/_parts/actions";
-import { moveSeveral } from "@/core/record/facts/deeds";
+import { moveSeveral } from "@/core/record/facts/commands";
 import { SelectField, SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 
 /** The others move away from a plant that is too big to: each with its place, all with one press. */
 export function IslandForm({
@@ -21,7 +21,7 @@ export function IslandForm({
   plantId: string;
 }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: moveSeveral,
     action: moveSeveralAction,
     defaults: () => ({

@@ -21,7 +21,7 @@ import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
 import { SpotsField } from "@/ui/fields/SpotsField";
 import { PaperCounter } from "@/ui/cards/PaperCounter";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { pestNames, severityNames, toolNames } from "@/wording/names/names";
 
 interface Props {
@@ -64,7 +64,7 @@ type Kept = { readonly entryId: string; readonly input: z.input<typeof recordLoo
 
 function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & { kept: Kept | null }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: recordLook,
     action: recordLookAction,
     defaults: () => ({

@@ -8,7 +8,7 @@ import { movePlant } from "@/core/record/facts/kinds/placement";
 import type { MoveView } from "@/operations/plants/queries/readApart";
 import { SelectField, SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { pestName } from "@/wording/names/names";
 import { wouldCatchSentence } from "@/wording/advice/carries";
 
@@ -25,7 +25,7 @@ export function MoveForm({
   now: string;
 }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: movePlant,
     action: movePlantAction,
     defaults: () => ({ id: uuidv7(), plantId, placeId, at: now }),

@@ -10,7 +10,7 @@ import { reactionIds } from "@/core/knowledge/remedies/reactions";
 import { ChoiceField, NoteField, SelectField, SubmitRow } from "@/ui/fields/fields";
 import { LongAgoField } from "@/ui/fields/LongAgoField";
 import { MomentField } from "@/ui/fields/MomentField";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { mixNames, reactionNames, techniqueNames } from "@/wording/names/names";
 
 interface Props {
@@ -23,7 +23,7 @@ interface Props {
 
 export function ReactionForm({ plantId, now, mix, technique }: Props) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: recordReaction,
     action: recordReactionAction,
     defaults: () => ({ id: uuidv7(), plantId, mix, technique, what: "scorch" as const, at: now, note: "" }),

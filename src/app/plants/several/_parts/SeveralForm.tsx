@@ -8,11 +8,11 @@ import Form from "react-bootstrap/Form";
 import { useFieldArray } from "react-hook-form";
 import { z } from "zod";
 import { addPlantsAction } from "@/app/_parts/actions";
-import { addPlant, addPlants, MOST_AT_ONCE } from "@/core/record/facts/deeds";
+import { addPlant, addPlants, MOST_AT_ONCE } from "@/core/record/facts/commands";
 import { nextCodes } from "@/core/knowledge/plants/codes";
 import { genera } from "@/core/knowledge/plants/genera";
 import { SubmitRow } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { Panel } from "@/ui/Panel";
 import { problemInWords } from "@/wording/record/problems";
 import { NewPlaces } from "./NewPlaces";
@@ -45,7 +45,7 @@ export function SeveralForm({
   const [usual, setUsual] = useState({ placeId: usualPlaceId, potCm: "12" });
   const [pasted, setPasted] = useState("");
   const [said, setSaid] = useState<{ readonly wrong: boolean; readonly text: string } | null>(null);
-  const { form, submit, trouble } = useDeed<Plants>({
+  const { form, submit, trouble } = useCommand<Plants>({
     schema: withFreeCodes(codes),
     action: addPlantsAction,
     defaults: () => ({ plants: [] }),
@@ -165,7 +165,7 @@ export function SeveralForm({
   );
 }
 
-/** The deed's own shape, which says of a code that is taken so before anything is sent. */
+/** The command's own shape, which says of a code that is taken so before anything is sent. */
 function withFreeCodes(codes: readonly string[]) {
   const taken = new Set(codes.map((code) => code.toLowerCase()));
   const message = problemInWords({ code: "code_taken" });

@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
-import type { addPlant, addPlants } from "@/core/record/facts/deeds";
+import type { addPlant, addPlants } from "@/core/record/facts/commands";
 import { nextCodes } from "@/core/knowledge/plants/codes";
 import type { GrowthFormId } from "@/core/knowledge/plants/growthForms";
 import { plantsFromRows, type ListedPlant } from "@/core/knowledge/plants/plantList";

@@ -5,7 +5,7 @@ import { useState, type FormEvent } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { notSent, TableOutcome, textOf } from "@/app/_parts/TableOutcome";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 import { useCollection } from "@/ui/shell/Collection";
 
 const tables = { looks: "Looks", finds: "Finds", acts: "Acts" } as const;
@@ -16,7 +16,7 @@ export function TablesForm() {
   const { id: collectionId } = useCollection();
   const router = useRouter();
   const [going, setGoing] = useState(false);
-  const [result, setResult] = useState<DeedResult | null>(null);
+  const [result, setResult] = useState<CommandResult | null>(null);
 
   const send = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -30,7 +30,7 @@ export function TablesForm() {
         body: JSON.stringify(texts),
         headers: { "x-collection": collectionId, "content-type": "application/json" },
       });
-      const came = (await answer.json()) as DeedResult;
+      const came = (await answer.json()) as CommandResult;
       setResult(came);
       if (came.ok) router.refresh();
     } catch (error) {

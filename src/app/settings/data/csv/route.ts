@@ -1,14 +1,14 @@
 import Papa from "papaparse";
 import { z } from "zod";
 import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
-import { deed } from "@/app/_parts/deed";
+import { runCommand } from "@/app/_parts/runCommand";
 import type { Cells } from "@/core/record/format/csvFacts";
 import { databaseUrl } from "@/env";
 import { askFor } from "@/jobs/ask";
 import type { Context } from "@/operations/shared/context";
 import type { Outcome } from "@/operations/shared/outcome";
 import { importFacts, type RefusedRow } from "@/operations/transfer/importFacts";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 import { problemInWords } from "@/wording/record/problems";
 import { rowProblemInWords } from "@/wording/record/rows";
 
@@ -44,7 +44,7 @@ export async function POST(request: Request): Promise<Response> {
     return { ok: false, problems: [] };
   };
   const collectionId = request.headers.get("x-collection");
-  const result = await deed(collectionId, "importFacts", tables, bring, input, PATIENCE_MS);
+  const result = await runCommand(collectionId, "importFacts", tables, bring, input, PATIENCE_MS);
   if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry", "carryRest");
   return answered(refused.length > 0 ? { ok: false, problems: inWords(refused) } : result);
 }
@@ -54,7 +54,7 @@ function rowsOf(text: string): readonly Cells[] {
   return Papa.parse<Cells>(text.replace(/^\uFEFF/, ""), { header: true, skipEmptyLines: "greedy" }).data;
 }
 
-function inWords(refused: readonly RefusedRow[]): Extract<DeedResult, { ok: false }>["problems"] {
+function inWords(refused: readonly RefusedRow[]): Extract<CommandResult, { ok: false }>["problems"] {
   const told = refused.slice(0, TOLD).map((one) => {
     const why = "problem" in one ? problemInWords(one.problem) : rowProblemInWords(one);
     return { path: `${one.table}.${one.row}`, message: `${one.table}, row ${one.row}: ${why}` };

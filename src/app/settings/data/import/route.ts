@@ -9,7 +9,7 @@ import { asked, askerNow, contextFor } from "@/app/_parts/context";
 import { may } from "@/core/access/roles";
 import { databaseUrl } from "@/env";
 import { askFor } from "@/jobs/ask";
-import { noteDeed } from "@/operations/access/people";
+import { noteCommand } from "@/operations/access/people";
 import { FileProblem, importCollection, Stopped } from "@/operations/transfer/importCollection";
 import type { ImportLine } from "../_parts/importLine";
 
@@ -60,7 +60,7 @@ export async function POST(request: Request): Promise<Response> {
           say({ done, of });
         };
         const came = await importCollection(context, file, tell, () => !gone);
-        await noteDeed(context, asker, "importCollection", "");
+        await noteCommand(context, asker, "importCollection", "");
         await askFor(databaseUrl(), context.collection.id, "derive", "judge", "carry", "carryRest");
         say({ came });
       } catch (error) {

@@ -3,15 +3,15 @@
 import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { addPersonAction } from "@/app/door/_parts/actions";
-import { addPerson } from "@/core/access/deeds";
+import { addPerson } from "@/core/access/commands";
 import { roleIds, type RoleId } from "@/core/access/roles";
 import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { roleNames } from "@/wording/names/access";
 
 export function AddPersonForm() {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: addPerson,
     action: addPersonAction,
     defaults: () => ({ id: uuidv7(), name: "", role: "keeper" as RoleId, from: "", until: "" }),

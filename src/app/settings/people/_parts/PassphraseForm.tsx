@@ -3,14 +3,14 @@
 import { useState } from "react";
 import { changePassphraseAction } from "@/app/door/_parts/actions";
 import { RecoveryCodes } from "@/app/door/_parts/DoorForm";
-import { changePassphrase } from "@/core/access/deeds";
+import { changePassphrase } from "@/core/access/commands";
 import { SubmitRow, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 
 /** A passphrase for whoever came by a link, or another one. Other devices have to come in again. */
 export function PassphraseForm({ name, first }: { name: string; first: boolean }) {
   const [codes, setCodes] = useState<readonly string[] | null>(null);
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: changePassphrase,
     action: changePassphraseAction,
     defaults: () => ({ old: "", passphrase: "" }),

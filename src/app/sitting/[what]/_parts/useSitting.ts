@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { v7 as uuidv7 } from "uuid";
 import { outbox } from "@/offline/outbox";
-import { useTimerDeeds } from "@/app/_parts/timers/useTimers";
+import { useTimerCommands } from "@/app/_parts/timers/useTimers";
 import { useOutbox } from "@/offline/useOutbox";
 import { timersAfter, type Act } from "@/core/acts/acts";
 import type { TimerProposal } from "@/core/acts/timerIds";
@@ -26,7 +26,7 @@ export interface Done {
 export function useSitting(lines: readonly SittingLine[]) {
   const { id: collectionId, timeZone } = useCollection();
   const { held, sent } = useOutbox();
-  const { start, end } = useTimerDeeds();
+  const { start, end } = useTimerCommands();
   const [done, setDone] = useState<readonly Done[]>([]);
   // What was taken back is due again, also before the server has said so.
   const [again, setAgain] = useState<readonly SittingLine[]>([]);

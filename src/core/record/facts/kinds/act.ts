@@ -20,7 +20,7 @@ export const recordAct = z
     alreadyDone: z.boolean(),
     longAgo: z.boolean().optional(),
   })
-  .refine((deed) => (deed.plantId === null) !== (deed.placeId === null), {
+  .refine((command) => (command.plantId === null) !== (command.placeId === null), {
     path: ["plantId"],
     params: { code: "required" },
   });
@@ -30,7 +30,7 @@ export type RecordAct = z.output<typeof recordAct>;
 export const act = factKind({
   kind: "act",
   table: "acts",
-  deed: recordAct,
+  command: recordAct,
   own: z.object({
     plantId: z.string().nullable(),
     placeId: z.string().nullable(),

@@ -14,7 +14,7 @@ export type RecordCleaning = z.output<typeof recordCleaning>;
 export const cleaning = factKind({
   kind: "cleaning",
   table: "cleanings",
-  deed: recordCleaning,
+  command: recordCleaning,
   own: z.object({ walkId: z.string().nullable() }),
   columns: { walkId: "uuid" },
   shownOn: [],

@@ -7,7 +7,7 @@ export const climateSources = ["sensor", "file"] as const;
 const celsius = z.number().min(-30).max(60);
 
 /** What one day was like at a place, from all that was measured on it. It is made by the application from samples, not typed in. */
-const climateDayDeed = z.object({
+const climateDayCommand = z.object({
   id: z.string(),
   placeId: z.string(),
   /** The day it sums up, where the place is; it stays that day whatever zone is set later. */
@@ -25,8 +25,8 @@ const climateDayDeed = z.object({
 export const climateDay = factKind({
   kind: "climateDay",
   table: "climate_days",
-  deed: climateDayDeed,
-  own: climateDayDeed.omit({ id: true }),
+  command: climateDayCommand,
+  own: climateDayCommand.omit({ id: true }),
   columns: {
     placeId: "uuid",
     forDay: "day",

@@ -16,7 +16,7 @@ const threeWeights = z.tuple([z.number(), z.number(), z.number()]);
 export const closing = factKind({
   kind: "closing",
   table: "closings",
-  deed: closeCase,
+  command: closeCase,
   own: z.object({
     plantId: z.string(),
     /** The case it was filed under, and that case's pest. */

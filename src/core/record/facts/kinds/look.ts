@@ -76,7 +76,7 @@ const find = z.object({
 export const look = factKind({
   kind: "look",
   table: "looks",
-  deed: recordLook,
+  command: recordLook,
   own: z.object({
     plantId: z.string(),
     walkId: z.string().nullable(),

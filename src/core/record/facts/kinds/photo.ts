@@ -12,7 +12,7 @@ export type AddPhoto = z.output<typeof addPhoto>;
 export const photo = factKind({
   kind: "photo",
   table: "photos",
-  deed: addPhoto,
+  command: addPhoto,
   own: z.object({ lookId: z.string(), plantId: z.string(), width: z.number(), height: z.number() }),
   columns: {
     lookId: "uuid",

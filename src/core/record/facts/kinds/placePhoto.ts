@@ -14,7 +14,7 @@ export type AddPlacePhoto = z.output<typeof addPlacePhoto>;
 export const placePhoto = factKind({
   kind: "placePhoto",
   table: "place_photos",
-  deed: addPlacePhoto,
+  command: addPlacePhoto,
   own: z.object({
     placeId: z.string(),
     countId: z.string().nullable().default(null),

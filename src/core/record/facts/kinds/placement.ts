@@ -20,7 +20,7 @@ export type SetApart = z.output<typeof setApart>;
 export const placement = factKind({
   kind: "placement",
   table: "placements",
-  deed: movePlant,
+  command: movePlant,
   own: z.object({
     plantId: z.string(),
     placeId: z.string(),

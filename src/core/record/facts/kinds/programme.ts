@@ -76,7 +76,7 @@ const step = z.object({
 export const programme = factKind({
   kind: "programme",
   table: "programmes",
-  deed: adoptPlan,
+  command: adoptPlan,
   own: z.object({
     programme: z.enum(["casePlan", "unnamed"]),
     plantId: z.string(),

@@ -22,7 +22,7 @@ export type RecordReaction = z.output<typeof recordReaction>;
 export const reaction = factKind({
   kind: "reaction",
   table: "reactions",
-  deed: recordReaction,
+  command: recordReaction,
   own: z.object({
     plantId: z.string(),
     mix: z.enum(mixIds),

@@ -24,7 +24,7 @@ export type TakeReading = z.output<typeof takeReading>;
 export const reading = factKind({
   kind: "reading",
   table: "readings",
-  deed: takeReading,
+  command: takeReading,
   own: z.object({
     placeId: z.string(),
     celsius: z.number(),

@@ -74,7 +74,7 @@ export type BeginProgramme = z.output<typeof beginProgramme>;
 export const roomProgramme = factKind({
   kind: "roomProgramme",
   table: "room_programmes",
-  deed: beginProgramme,
+  command: beginProgramme,
   own: z.object({
     programme: z.enum(roomProgrammeIds),
     placeId: z.string().nullable(),
@@ -100,7 +100,7 @@ export type EndProgramme = z.output<typeof endProgramme>;
 export const roomEnding = factKind({
   kind: "roomEnding",
   table: "room_endings",
-  deed: endProgramme,
+  command: endProgramme,
   own: z.object({
     programme: z.enum(roomProgrammeIds),
     placeId: z.string().nullable(),

@@ -12,7 +12,7 @@ export type SkipPlant = z.output<typeof skipPlant>;
 export const skip = factKind({
   kind: "skip",
   table: "skips",
-  deed: skipPlant,
+  command: skipPlant,
   own: z.object({ walkId: z.string(), plantId: z.string(), reason: z.enum(skipReasons) }),
   columns: { walkId: "uuid", plantId: "uuid", reason: "text" },
   shownOn: ["plant"],

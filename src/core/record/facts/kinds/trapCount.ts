@@ -28,7 +28,7 @@ export type CountTraps = z.output<typeof countTraps>;
 export const trapCount = factKind({
   kind: "trapCount",
   table: "trap_counts",
-  deed: countTraps,
+  command: countTraps,
   own: z.object({
     placeId: z.string(),
     plantId: z.string().nullable(),

@@ -5,7 +5,7 @@ import { useState } from "react";
 import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
 import { PHOTO_LIMIT_MB } from "@/core/record/facts/kinds/photo";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 import { useCollection } from "@/ui/shell/Collection";
 
 /** A photo of the shelf as it stands, beside the drawing of it. */
@@ -20,7 +20,7 @@ export function PlacePhoto({ placeId, photoId, name }: { placeId: string; photoI
     setSaid({ wrong: false, text: "Sending …" });
     const request = { method: "PUT", body: file, headers: { "x-collection": collectionId } };
     const response = await fetch(`/benches/places/${placeId}/photos/${uuidv7()}`, request).catch(() => null);
-    const result = response && ((await response.json().catch(() => null)) as DeedResult | null);
+    const result = response && ((await response.json().catch(() => null)) as CommandResult | null);
     if (result?.ok) {
       setSaid({ wrong: false, text: "Kept." });
       router.refresh();

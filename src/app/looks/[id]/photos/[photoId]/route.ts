@@ -1,5 +1,5 @@
 import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
-import { deed } from "@/app/_parts/deed";
+import { runCommand } from "@/app/_parts/runCommand";
 import { another, isAnothers } from "@/app/_parts/whose";
 import { addPhoto as addPhotoShape, type AddPhoto } from "@/core/record/facts/kinds/photo";
 import { addPhoto, PHOTO_LIMIT_BYTES } from "@/operations/looks/commands/addPhoto";
@@ -15,5 +15,7 @@ export async function PUT(
   const bytes = await readUpTo(request.body, PHOTO_LIMIT_BYTES);
   if (!bytes) return tooLarge();
   const keep = (context: Context, input: AddPhoto) => addPhoto(context, { ...input, bytes });
-  return answered(await deed(request.headers.get("x-collection"), "addPhoto", addPhotoShape, keep, { id, lookId }));
+  return answered(
+    await runCommand(request.headers.get("x-collection"), "addPhoto", addPhotoShape, keep, { id, lookId }),
+  );
 }

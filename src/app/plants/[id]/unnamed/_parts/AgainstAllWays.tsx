@@ -13,7 +13,7 @@ import { isWork } from "@/core/advice/planning/doses";
 import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
 import { mixFor } from "@/core/advice/tolerance/mixFor";
 import { FieldProblem, SubmitRow } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { Panel } from "@/ui/Panel";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { Reckoning } from "@/ui/reckoner/Reckoning";
@@ -115,7 +115,7 @@ function Adopt({
   instead: boolean;
 }) {
   const router = useRouter();
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: adoptUnnamed,
     action: adoptUnnamedAction,
     defaults: () => ({

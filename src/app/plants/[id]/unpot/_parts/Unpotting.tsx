@@ -16,7 +16,7 @@ import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
 import { CautionList } from "@/ui/Cautions";
 import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { Panel } from "@/ui/Panel";
 import { mediumNames } from "@/wording/names/acts";
 import { drySentence, unpottingSteps } from "@/wording/advice/roots";
@@ -59,7 +59,7 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, untilSp
   const dryDays = dryDaysFor(bearer.form, untilSpringDays);
   const against = actObjections(act, bearer);
   const refused = against.some(({ level }) => level === "refuse");
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: recordAct,
     action: recordActAction,
     defaults: () => ({

@@ -5,7 +5,7 @@ import { useState, type FormEvent } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { notSent, TableOutcome, textOf } from "@/app/_parts/TableOutcome";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 import { useCollection, useUnits } from "@/ui/shell/Collection";
 import { doubtNames } from "@/wording/advice/seasons";
 import type { Doubt } from "@/core/climate/samples";
@@ -15,7 +15,7 @@ function useReadings(placeId: string) {
   const { id: collectionId } = useCollection();
   const router = useRouter();
   const [going, setGoing] = useState(false);
-  const [result, setResult] = useState<DeedResult | null>(null);
+  const [result, setResult] = useState<CommandResult | null>(null);
   const send = async (text: () => Promise<string>) => {
     setGoing(true);
     setResult(null);
@@ -25,7 +25,7 @@ function useReadings(placeId: string) {
         body: await text(),
         headers: { "x-collection": collectionId, "content-type": "text/csv" },
       });
-      const came = (await answer.json()) as DeedResult;
+      const came = (await answer.json()) as CommandResult;
       setResult(came);
       if (came.ok) router.refresh();
     } catch (error) {
@@ -37,7 +37,7 @@ function useReadings(placeId: string) {
   return { going, result, send };
 }
 
-function Came({ result }: { result: DeedResult | null }) {
+function Came({ result }: { result: CommandResult | null }) {
   return (
     <TableOutcome result={result}>
       {({ added, known, doubted: doubts }) =>

@@ -9,13 +9,13 @@ import { dropSensorAction, keepSensorAction } from "@/app/_parts/actions";
 import { usePress } from "@/app/_parts/usePress";
 import { keepSensor } from "@/core/climate/sensors";
 import { SubmitRow, TextField } from "@/ui/fields/fields";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 
 /** A device in the house that answers with what it has measured; it is asked every five minutes. */
 export function SensorForm({ placeId }: { placeId: string }) {
   const router = useRouter();
   const [kept, setKept] = useState(false);
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: keepSensor,
     action: keepSensorAction,
     defaults: () => ({ id: uuidv7(), placeId, name: "", address: "" }),

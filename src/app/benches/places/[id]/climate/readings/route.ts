@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import { z } from "zod";
 import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
-import { deed } from "@/app/_parts/deed";
+import { runCommand } from "@/app/_parts/runCommand";
 import { id } from "@/core/shared/fields";
 import type { Cells } from "@/core/record/format/csvFacts";
 import type { ReadingProblem } from "@/core/record/format/csvReadings";
@@ -32,7 +32,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
     return { ok: false, problems: [] };
   };
   const collectionId = request.headers.get("x-collection");
-  const result = await deed(collectionId, "importReadings", asked, bring, input, PATIENCE_MS);
+  const result = await runCommand(collectionId, "importReadings", asked, bring, input, PATIENCE_MS);
   if (result.ok) await askFor(databaseUrl(), collectionId, "judge", "carry", "carryRest");
   return answered(refused.length > 0 ? { ok: false, problems: inWords(refused) } : result);
 }

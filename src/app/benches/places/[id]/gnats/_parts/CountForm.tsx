@@ -7,13 +7,13 @@ import { useWatch } from "react-hook-form";
 import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { countTrapsAction } from "@/app/_parts/actions";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 import { daysBetween, type Day } from "@/core/shared/days";
 import { countedOn, countTraps, type CountedOn } from "@/core/record/facts/kinds/trapCount";
 import { CardCounter, type CountedPhoto } from "@/ui/cards/CardCounter";
 import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { useCollection } from "@/ui/shell/Collection";
 import { unsentSentence } from "@/wording/advice/cards";
 import { countedNames } from "@/wording/advice/seasons";
@@ -34,7 +34,7 @@ async function sendPictures(collectionId: string, pictures: readonly Picture[]):
     pictures.map(async ({ address, body }) => {
       const request = { method: "PUT", body, headers: { "x-collection": collectionId } };
       const answer = await fetch(address, request).catch(() => null);
-      const result = answer && ((await answer.json().catch(() => null)) as DeedResult | null);
+      const result = answer && ((await answer.json().catch(() => null)) as CommandResult | null);
       return result?.ok === true;
     }),
   );
@@ -65,7 +65,7 @@ export function CountForm({
   // A number of its own for each count: the next one begins without the cards of the last.
   const [times, setTimes] = useState(0);
   const since = lastOn === null ? USUAL_DAYS : Math.min(60, Math.max(1, daysBetween(lastOn, day)));
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: countTraps,
     action: countTrapsAction,
     defaults: () => ({

@@ -11,7 +11,7 @@ import { gnatWays, type GnatPlaceSize, type GnatWayId } from "@/core/acts/gnatWa
 import { CautionList } from "@/ui/Cautions";
 import { SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
-import { useDeed } from "@/ui/fields/useDeed";
+import { useCommand } from "@/ui/fields/useCommand";
 import { useCollection } from "@/ui/shell/Collection";
 import { gnatWayNames } from "@/wording/advice/seasons";
 import { withOffset } from "@/zones";
@@ -38,7 +38,7 @@ function WayForm({ placeId, way, size, close }: Pressed & { close: () => void })
   const { timeZone } = useCollection();
   const act = gnatWays[way].act(size);
   const cautions = cautionsOfAct(act);
-  const { form, submit, trouble } = useDeed({
+  const { form, submit, trouble } = useCommand({
     schema: recordAct,
     action: recordActAction,
     defaults: () => ({

@@ -1,5 +1,5 @@
 import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
-import { deed } from "@/app/_parts/deed";
+import { runCommand } from "@/app/_parts/runCommand";
 import { addPlacePhoto as shape, type AddPlacePhoto } from "@/core/record/facts/kinds/placePhoto";
 import { PHOTO_LIMIT_BYTES } from "@/operations/looks/commands/addPhoto";
 import { addPlacePhoto } from "@/operations/places/commands/addPlacePhoto";
@@ -16,6 +16,6 @@ export async function PUT(
   if (!bytes) return tooLarge();
   const keep = (context: Context, input: AddPlacePhoto) => addPlacePhoto(context, { ...input, bytes });
   return answered(
-    await deed(request.headers.get("x-collection"), "addPlacePhoto", shape, keep, { id, placeId, countId }),
+    await runCommand(request.headers.get("x-collection"), "addPlacePhoto", shape, keep, { id, placeId, countId }),
   );
 }

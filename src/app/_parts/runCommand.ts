@@ -2,11 +2,11 @@ import "server-only";
 import { revalidatePath } from "next/cache";
 import { headers } from "next/headers";
 import type { z } from "zod";
-import type { DeedName } from "@/core/access/deedNames";
+import type { CommandName } from "@/core/access/commandNames";
 import { NotAllowed, type Context } from "@/operations/shared/context";
-import { noteDeed } from "@/operations/access/people";
+import { noteCommand } from "@/operations/access/people";
 import type { Outcome, Problem } from "@/operations/shared/outcome";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 import { problemInWords } from "@/wording/record/problems";
 import { PAGE_HEADER } from "@/offline/live";
 import { asked, askerNow, contextFor } from "./context";
@@ -18,7 +18,7 @@ const TROUBLE = "It could not be saved. What you typed is still here; try again 
 export function readForm<S extends z.ZodType>(
   schema: S,
   input: unknown,
-): { readonly ok: true; readonly data: z.output<S> } | Extract<DeedResult, { ok: false }> {
+): { readonly ok: true; readonly data: z.output<S> } | Extract<CommandResult, { ok: false }> {
   const read = schema.safeParse(input);
   if (read.success) return { ok: true, data: read.data };
   return { ok: false, problems: read.error.issues.map(({ path, message }) => ({ path: path.join("."), message })) };
@@ -31,7 +31,7 @@ const PATIENCE_MS = 20_000;
 export async function attempt<T extends object>(
   work: () => Promise<Outcome<T>>,
   patienceMs = PATIENCE_MS,
-): Promise<DeedResult> {
+): Promise<CommandResult> {
   try {
     const outcome = await withTimeout(patienceMs, work());
     if (!outcome.ok) {
@@ -47,19 +47,19 @@ export async function attempt<T extends object>(
   }
 }
 
-/** Reads a form with its schema and does the deed in the collection it was made for. Who did it is written down. */
-export async function deed<S extends z.ZodType, T extends object>(
+/** Reads a form with its schema and carries the command out in the collection it was made for. Who did it is written down. */
+export async function runCommand<S extends z.ZodType, T extends object>(
   collectionId: unknown,
-  name: DeedName | ((input: z.output<S>) => DeedName),
+  name: CommandName | ((input: z.output<S>) => CommandName),
   schema: S,
   operation: (context: Context, input: z.output<S>) => Promise<Outcome<T>>,
   input: unknown,
   patienceMs = PATIENCE_MS,
-): Promise<DeedResult> {
+): Promise<CommandResult> {
   const read = readForm(schema, input);
   if (!read.ok) return read;
   const result = await attempt(async () => {
-    const context = await contextOfDeed(collectionId);
+    const context = await contextOfCommand(collectionId);
     if (!context) return gone;
     const outcome = await operation(context, read.data);
     // What was sent before stands in the list already.
@@ -72,19 +72,19 @@ export async function deed<S extends z.ZodType, T extends object>(
 }
 
 /** That it could not be written there undoes nothing. */
-async function noteDone(context: Context, name: DeedName, value: object): Promise<void> {
+async function noteDone(context: Context, name: CommandName, value: object): Promise<void> {
   const { id, plantId, accountId } = value as Partial<Record<string, unknown>>;
   const about = [id, plantId, accountId].find((one) => typeof one === "string") as string | undefined;
   try {
     const from = (await headers()).get(PAGE_HEADER)?.slice(0, 40) ?? "";
-    await noteDeed(context, await askerNow(), name, about ?? "", from);
+    await noteCommand(context, await askerNow(), name, about ?? "", from);
   } catch (error) {
     console.error(error);
   }
 }
 
-/** The context of the collection a deed names; null where it is no longer there. */
-async function contextOfDeed(collectionId: unknown): Promise<Context | null> {
+/** The context of the collection a command names; null where it is no longer there. */
+async function contextOfCommand(collectionId: unknown): Promise<Context | null> {
   const { device } = await asked();
   const context = typeof collectionId === "string" ? await contextFor({ collectionId, device }) : null;
   return context?.collection.id === collectionId ? context : null;

@@ -62,14 +62,14 @@ describe("plants", () => {
 
   it("set apart in the very minute in which it came, it stands apart: moments are told to the minute", async () => {
     const later = { ...context, now: new Date(NOW.getTime() + 20_000) };
-    const deed = aPlant(shelf);
-    await addPlant(later, deed);
+    const command = aPlant(shelf);
+    await addPlant(later, command);
     const now = { ...context, now: new Date(NOW.getTime() + 30_000) };
-    expectOk(await setApart(now, { id: uuidv7(), plantId: deed.id, placeId: pantry, bagId: uuidv7(), at: now.now }));
-    expect((await readPlant(now, deed.id))!.card.apart).toBe(true);
+    expectOk(await setApart(now, { id: uuidv7(), plantId: command.id, placeId: pantry, bagId: uuidv7(), at: now.now }));
+    expect((await readPlant(now, command.id))!.card.apart).toBe(true);
     const then = { ...context, now: new Date(NOW.getTime() + 40_000) };
-    expectOk(await movePlant(then, { id: uuidv7(), plantId: deed.id, placeId: other, at: wall(0) }));
-    expect((await readPlant(then, deed.id))!.place.id).toBe(other);
+    expectOk(await movePlant(then, { id: uuidv7(), plantId: command.id, placeId: other, at: wall(0) }));
+    expect((await readPlant(then, command.id))!.place.id).toBe(other);
   });
 
   it("refuses a code in use, whatever its letters' case, and frees it when the plant is archived", async () => {
@@ -121,7 +121,7 @@ describe("plants", () => {
     ]);
   });
 
-  it("takes no deed on an archived plant", async () => {
+  it("takes no command on an archived plant", async () => {
     const id = await plantOn(context, shelf);
     await archivePlant(context, { plantId: id, archived: true });
     expect(codes(await recordLook(context, aLook(id, 1)))).toEqual(["plantId archived"]);
@@ -240,9 +240,9 @@ describe("setting apart", () => {
 
   it("under a bag of its own, as warm as where it stands, sent twice makes one bag", async () => {
     const id = await plantOn(context, shelf);
-    const deed = { id: uuidv7(), plantId: id, placeId: null, bagId: uuidv7(), at: wall(1) };
-    await setApart(context, deed);
-    expect((await setApart(context, deed)).ok).toBe(true);
+    const command = { id: uuidv7(), plantId: id, placeId: null, bagId: uuidv7(), at: wall(1) };
+    await setApart(context, command);
+    expect((await setApart(context, command)).ok).toBe(true);
     const { place, record } = (await readPlant(context, id))!;
     expect(place).toMatchObject({ kind: "bag", parentId: shelf, meanC: 25 });
     expect(record.placements).toHaveLength(2);
@@ -250,9 +250,9 @@ describe("setting apart", () => {
 
   it("refuses a shelf among the others and a place that is not there", async () => {
     const id = await plantOn(context, shelf);
-    const deed = (placeId: string) => ({ id: uuidv7(), plantId: id, placeId, bagId: uuidv7(), at: wall(1) });
-    expect(codes(await setApart(context, deed(other)))).toEqual(["placeId not_apart_place"]);
-    expect(codes(await setApart(context, deed(unknown())))).toEqual(["placeId unknown"]);
+    const command = (placeId: string) => ({ id: uuidv7(), plantId: id, placeId, bagId: uuidv7(), at: wall(1) });
+    expect(codes(await setApart(context, command(other)))).toEqual(["placeId not_apart_place"]);
+    expect(codes(await setApart(context, command(unknown())))).toEqual(["placeId unknown"]);
     expect(codes(await movePlant(context, { id: uuidv7(), plantId: id, placeId: shelf, at: wall(1) }))).toEqual([
       "placeId same_place",
     ]);

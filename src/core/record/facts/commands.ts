@@ -11,8 +11,8 @@ import { celsius } from "./kinds/reading";
 import { settings } from "./settings";
 
 /**
- * The shapes of deeds that are no facts themselves: what describes plants and places, begins and ends. Ids are made by
- * whoever does the deed, so that sending it twice does it once.
+ * The shapes of commands that are no facts themselves: what describes plants and places, begins and ends. Ids are made by
+ * whoever carries the command out, so that sending it twice does it once.
  */
 
 export const placeKinds = ["room", "shelf", "isolation", "bag", "tray", "cabinet", "outdoors"] as const;

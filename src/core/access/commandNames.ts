@@ -1,5 +1,5 @@
 /** Everything that can be done with a collection, by name: for the list of who did what. */
-export type DeedName =
+export type CommandName =
   | "addPerson"
   | "changePerson"
   | "addPlace"

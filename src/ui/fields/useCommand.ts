@@ -7,9 +7,9 @@ import { get, useForm, type DefaultValues, type FieldValues, type Path, type Use
 import type { z } from "zod";
 import "@/wording/record/problems";
 import { useCollectionIfAny } from "../shell/Collection";
-import type { DeedResult } from "@/offline/deedResult";
+import type { CommandResult } from "@/offline/commandResult";
 
-export interface DeedForm<T extends FieldValues> {
+export interface CommandForm<T extends FieldValues> {
   readonly form: UseFormReturn<T>;
   /** Goes to `<form onSubmit>`. */
   readonly submit: (event?: React.BaseSyntheticEvent) => Promise<void>;
@@ -30,16 +30,16 @@ function namesIn(values: object): string[] {
 }
 
 /**
- * A form that does one deed in the collection its page is about. It checks with the same schema as the server, keeps everything
- * typed when saving fails, puts each problem at its field and the focus with it. Sending again is safe: the deed's ids were
+ * A form that does one command in the collection its page is about. It checks with the same schema as the server, keeps everything
+ * typed when saving fails, puts each problem at its field and the focus with it. Sending again is safe: the command's ids were
  * made here.
  */
-export function useDeed<T extends FieldValues>(options: {
+export function useCommand<T extends FieldValues>(options: {
   schema: z.ZodType<unknown, T>;
-  action: (collectionId: string, input: unknown) => Promise<DeedResult>;
+  action: (collectionId: string, input: unknown) => Promise<CommandResult>;
   defaults: () => DefaultValues<NoInfer<T>>;
   done: (value: Record<string, unknown>) => void;
-}): DeedForm<T> {
+}): CommandForm<T> {
   const { schema, action, defaults, done } = options;
   const collectionId = useCollectionIfAny()?.id ?? "";
   const [defaultValues] = useState(defaults);
@@ -59,7 +59,7 @@ export function useDeed<T extends FieldValues>(options: {
 
   const send = async () => {
     setTrouble(null);
-    let result: DeedResult;
+    let result: CommandResult;
     try {
       // The raw values go, not the parsed ones: the server reads them with the same schema.
       result = await action(collectionId, form.getValues());

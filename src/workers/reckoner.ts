@@ -14,7 +14,7 @@ import {
   type PlanQuestion,
 } from "@/core/advice/plans/ask";
 import {
-  againstAll,
+  planAcrossSuspects,
   type PlanAcrossSuspectsAnswer,
   type PlanAcrossSuspectsQuestion,
 } from "@/core/advice/unnamed/planAcrossSuspects";
@@ -50,10 +50,10 @@ const reckoner = {
     onProgress: OnProgress<DatedProgress>,
   ): Promise<DatedComparison> => toItsEnd(compareFor(caseFile.parse(file), question), onProgress),
   outOfSeason: (file: CaseFileInput, question: OutOfSeasonQuestion) => outOfSeasonFor(caseFile.parse(file), question),
-  againstAll: (
+  planAcrossSuspects: (
     question: PlanAcrossSuspectsQuestion,
     onProgress: OnProgress<number>,
-  ): Promise<PlanAcrossSuspectsAnswer> => toItsEnd(againstAll(question), onProgress),
+  ): Promise<PlanAcrossSuspectsAnswer> => toItsEnd(planAcrossSuspects(question), onProgress),
   explain: (file: CaseFileInput, around: Around) => explain(caseFile.parse(file), around),
   decide: (file: CaseFileInput, question: DecisionQuestion, onProgress: OnProgress<number>): Promise<DatedDecision> =>
     toItsEnd(decideFor(caseFile.parse(file), question), onProgress),

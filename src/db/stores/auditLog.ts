@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { first, rows, run, type Asks } from "../query";
 
-const doing = z.object({
+const logEntry = z.object({
   id: z.string(),
   at: z.date(),
   who: z.string(),
@@ -9,14 +9,14 @@ const doing = z.object({
   about: z.string(),
 });
 /** Who did what, and when. */
-export type Doing = z.output<typeof doing>;
+export type LogEntry = z.output<typeof logEntry>;
 
-export interface NewDoing extends Doing {
+export interface NewLogEntry extends LogEntry {
   readonly accountId: string | null;
   readonly collectionId: string | null;
 }
 
-export function add(asks: Asks, { id, at, accountId, collectionId, who, what, about }: NewDoing): Promise<void> {
+export function add(asks: Asks, { id, at, accountId, collectionId, who, what, about }: NewLogEntry): Promise<void> {
   return run(
     asks,
     `insert into doings (id, at, account_id, collection_id, who, what, about)
@@ -26,14 +26,14 @@ export function add(asks: Asks, { id, at, accountId, collectionId, who, what, ab
 }
 
 /** What was done lately with a collection, and by its people at the door; the newest first. */
-export function lately(asks: Asks, collectionId: string, limit: number): Promise<Doing[]> {
+export function lately(asks: Asks, collectionId: string, limit: number): Promise<LogEntry[]> {
   const sql = `select id, at, who, what, about from doings d
     where d.collection_id = :collectionId or (d.collection_id is null and (
       d.account_id in (select account_id from memberships where collection_id = :collectionId)
       -- Wrong guesses are nobody's; whoever owns the installation sees them, as the database lets them.
       or d.account_id is null))
     order by at desc, id desc limit :limit`;
-  return rows({ ...asks, collectionId }, doing, sql, { collectionId, limit });
+  return rows({ ...asks, collectionId }, logEntry, sql, { collectionId, limit });
 }
 
 const bare = z.object({ id: z.string() });

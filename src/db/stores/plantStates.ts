@@ -20,7 +20,7 @@ export function put(scope: Scope, states: readonly StateRow[]): Promise<void> {
 }
 
 /** Replaces the cached states of plants whose facts are as they were. */
-export function restate(scope: Scope, states: readonly StateRow[]): Promise<void> {
+export function refreshState(scope: Scope, states: readonly StateRow[]): Promise<void> {
   return write(scope, states, "plant_states.facts_version");
 }
 

@@ -7,7 +7,7 @@ import * as accounts from "@/db/stores/accounts";
 import * as attempts from "@/db/stores/attempts";
 import * as collections from "@/db/stores/collections";
 import * as devices from "@/db/stores/devices";
-import * as doings from "@/db/stores/auditLog";
+import * as auditLog from "@/db/stores/auditLog";
 import type { Outcome, Problem } from "../shared/outcome";
 import { passphraseProblem } from "./passphrase";
 import { hashPassphrase, hashSecret, isPassphrase, newRecoveryCodes, newSecret, plainCode } from "./secrets";
@@ -129,7 +129,7 @@ export async function note(
   collectionId: string | null = null,
 ): Promise<string> {
   const id = uuidv7();
-  await doings.add(asks, { id, at, accountId, collectionId, who, what, about });
+  await auditLog.add(asks, { id, at, accountId, collectionId, who, what, about });
   return id;
 }
 

@@ -4,7 +4,7 @@ import { tellChanged } from "@/db/changes";
 import { run, type Asks } from "@/db/query";
 import * as accounts from "@/db/stores/accounts";
 import * as devices from "@/db/stores/devices";
-import * as doings from "@/db/stores/auditLog";
+import * as auditLog from "@/db/stores/auditLog";
 import type { Context } from "../shared/context";
 import { NotAllowed } from "../shared/context";
 import { transact, refuse, type Outcome } from "../shared/outcome";
@@ -18,7 +18,7 @@ export type { ListedDevice } from "@/db/stores/devices";
 /** A link that lets a device in works so long. Once. */
 const PAIRING_MINUTES = 5;
 const RECOVERY_CODES = 8;
-const DOINGS_SHOWN = 200;
+const ENTRIES_SHOWN = 200;
 
 export interface PeopleView {
   readonly people: readonly (accounts.Person & { readonly devices: readonly devices.ListedDevice[] })[];
@@ -42,8 +42,8 @@ export async function readPeople(context: Context): Promise<PeopleView> {
 }
 
 /** Who did what lately with a collection, and at the door. For its owners. */
-export function readDoings(context: Context): Promise<doings.Doing[]> {
-  return doings.lately(asksIn(context, "own"), context.collection.id, DOINGS_SHOWN);
+export function readAuditLog(context: Context): Promise<auditLog.LogEntry[]> {
+  return auditLog.lately(asksIn(context, "own"), context.collection.id, ENTRIES_SHOWN);
 }
 
 /** The asker's own devices. */

@@ -87,8 +87,8 @@ export function refreshStates(context: Context, scope: Scope, plantIds: readonly
 }
 
 /** Derives how plants stand anew although their facts are as they were: what they may carry has been reckoned. */
-export function restate(context: Context, scope: Scope, plantIds: readonly string[]): Promise<void> {
-  return deriveInBatches(context, scope, plantIds, plantStates.restate);
+export function refreshState(context: Context, scope: Scope, plantIds: readonly string[]): Promise<void> {
+  return deriveInBatches(context, scope, plantIds, plantStates.refreshState);
 }
 
 type Keep = typeof plantStates.put;

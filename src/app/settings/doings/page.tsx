@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { currentContext } from "@/app/_parts/context";
-import { readDoings } from "@/operations/access/people";
+import { readAuditLog } from "@/operations/access/people";
 import { Panel } from "@/ui/Panel";
 import { wallTimeIn } from "@/zones";
 import { doneInWords } from "@/wording/names/access";
@@ -10,12 +10,12 @@ export const metadata: Metadata = { title: "Who did what" };
 
 export default async function DoingsPage() {
   const context = await currentContext("own");
-  const doings = await readDoings(context);
+  const entries = await readAuditLog(context);
   return (
     <>
       <h1>Who did what</h1>
       <Panel title={`Lately in ${context.collection.name}, and at the door`}>
-        {doings.length === 0 && <p className="mb-0">Nothing recorded yet.</p>}
+        {entries.length === 0 && <p className="mb-0">Nothing recorded yet.</p>}
         <div className="table-responsive">
           <table className="table mb-0">
             <thead>
@@ -26,7 +26,7 @@ export default async function DoingsPage() {
               </tr>
             </thead>
             <tbody>
-              {doings.map(({ id, at, who, what, about }) => (
+              {entries.map(({ id, at, who, what, about }) => (
                 <tr key={id}>
                   <td>{momentInWords(wallTimeIn(at, context.collection.timeZone))}</td>
                   <td>{who}</td>

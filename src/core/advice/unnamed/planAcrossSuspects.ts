@@ -58,7 +58,7 @@ const SOAP: Dose = { remedy: "soap", technique: "spray" };
  * and weighted by how likely that is. A generator that yields the share done. Throws RangeError without a candidate.
  * Source: the model for each pest, a light infestation supposed on today (HOUSE); the mean over what is not known.
  */
-export function* againstAll(question: PlanAcrossSuspectsQuestion): Generator<number, PlanAcrossSuspectsAnswer> {
+export function* planAcrossSuspects(question: PlanAcrossSuspectsQuestion): Generator<number, PlanAcrossSuspectsAnswer> {
   const { candidates, none, on, courses } = question;
   if (candidates.length === 0) throw new RangeError("nothing is in question against which dates are reckoned");
   const requests = candidates.map(({ pest }) => requestFor(question, pest));

@@ -4,7 +4,11 @@ import type { ActDone, Look } from "../../record/facts/facts";
 import { riskNotAsked } from "../../schedule/programmes/programme";
 import { dueOf } from "../../schedule/programmes/programmes";
 import { treatedPlantOf } from "../tolerance/treatedPlant";
-import { againstAll, type PlanAcrossSuspectsAnswer, type PlanAcrossSuspectsQuestion } from "./planAcrossSuspects";
+import {
+  planAcrossSuspects,
+  type PlanAcrossSuspectsAnswer,
+  type PlanAcrossSuspectsQuestion,
+} from "./planAcrossSuspects";
 import { coursesOn } from "../plans/coursesOnRecord";
 import { TRIAL_DAY } from "../plans/trial";
 import { inQuestionOf, planOfUnnamed, unnamedOn, type Unnamed } from "./unnamed";
@@ -95,7 +99,7 @@ describe("what it may be", () => {
       ...{ workDays: [1, 2, 3, 4, 5, 6, 7], target: 0.9, courses: coursesOn([], TRIAL_DAY) },
       on: { bearer, tool: "lamp", washes: [] },
     };
-    const { ways, soapOnce } = toItsEnd(againstAll(question));
+    const { ways, soapOnce } = toItsEnd(planAcrossSuspects(question));
     const total = about.none + about.candidates.reduce((all, { p }) => all + p, 0);
     for (const { each, pOver, dates } of ways) {
       const mean = about.candidates.reduce((all, { p }, i) => all + p * each[i]!, about.none) / total;

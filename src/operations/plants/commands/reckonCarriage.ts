@@ -24,7 +24,7 @@ import { inParallel } from "@/db/query";
 import * as carriage from "@/db/stores/carriage";
 import * as facts from "@/db/stores/facts";
 import { scopeOf, today, type Context } from "../../shared/context";
-import { restate } from "../refreshPlants";
+import { refreshState } from "../refreshPlants";
 import { riskOf } from "../risk";
 import { stillHolds } from "../../collections/settings";
 import { reckonNumbers, traceOrigins } from "../../cases/sourceCases";
@@ -142,7 +142,7 @@ export async function reckonCarriage(
       if (!(await stillHolds(context, within))) return false;
       await facts.advisoryLock(within, `${within.collectionId} states`);
       await carriage.keep(within, now, kept);
-      await restate(
+      await refreshState(
         context,
         within,
         turned.map(({ plantId }) => plantId),

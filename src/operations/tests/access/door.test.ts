@@ -15,7 +15,7 @@ import {
   changePerson,
   endDevice,
   pair,
-  readDoings,
+  readAuditLog,
   readPeople,
 } from "../../access/people";
 import { expectOk } from "../../shared/outcome";
@@ -177,7 +177,7 @@ describe("the door", () => {
     await enter("Ida", "a wrong guess it is", { address: "10.9.0.1", now: later(3600 * 300) });
     const { id } = expectOk(await addPerson(another, { id: uuidv7(), name: "Ed", role: "owner", ...forGood }, []));
     const guessed = async (accountId: string) =>
-      (await readDoings({ ...another, accountId })).some(({ what }) => what === "not let in");
+      (await readAuditLog({ ...another, accountId })).some(({ what }) => what === "not let in");
     expect(await guessed(ada.accountId)).toBe(true);
     expect(await guessed(id)).toBe(false);
   });
@@ -215,7 +215,7 @@ describe("the door", () => {
     expect(codes(await changePerson(mine, { ...change, role: null }))).toEqual(["role last_owner"]);
     for (const role of roleIds.filter((one) => one !== "owner")) {
       expect(codes(await changePerson({ ...mine, role }, change))).toEqual([" not_allowed"]);
-      expect(() => readDoings({ ...mine, role })).toThrow();
+      expect(() => readAuditLog({ ...mine, role })).toThrow();
       await expect(readPeople({ ...mine, role })).rejects.toThrow();
     }
     const view = await readPeople(mine);

@@ -9,7 +9,7 @@ import { plannedInWords } from "@/wording/names/acts";
 import { dayInWords } from "@/wording/dates";
 import { signNames, testOn } from "@/wording/names/signs";
 import { answerSentence, candidatesSentence } from "@/wording/advice/unnamed";
-import { AgainstAllWays } from "./_parts/AgainstAllWays";
+import { PlanAcrossSuspects } from "./_parts/PlanAcrossSuspects";
 import { cachedView } from "@/app/_parts/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
@@ -86,7 +86,7 @@ export default async function UnnamedPage({ params }: { params: Promise<{ id: st
             </Panel>
           )}
           {about.candidates.length > 0 ? (
-            <AgainstAllWays
+            <PlanAcrossSuspects
               plantId={plant.id}
               question={question}
               chosen={plan && plan.steps.map(({ dueOn }) => dueOn)}

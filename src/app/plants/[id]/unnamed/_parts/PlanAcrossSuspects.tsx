@@ -24,7 +24,7 @@ import { approachNames, pestNames } from "@/wording/names/names";
 import { soapSentence } from "@/wording/advice/unnamed";
 
 /** What is good against everything that it may be: each way against each candidate, and weighted over all. */
-export function AgainstAllWays({
+export function PlanAcrossSuspects({
   plantId,
   question,
   chosen,
@@ -37,7 +37,11 @@ export function AgainstAllWays({
   const [share, setShare] = useState(0);
   const reckoner = useReckoner();
   const key = JSON.stringify(question);
-  const { answer, failed, again } = useAnswer(reckoner, (remote) => remote.againstAll(question, proxy(setShare)), key);
+  const { answer, failed, again } = useAnswer(
+    reckoner,
+    (remote) => remote.planAcrossSuspects(question, proxy(setShare)),
+    key,
+  );
   return (
     <Panel title="Until then, against everything it may be">
       {failed && <NotReckoned again={again} />}

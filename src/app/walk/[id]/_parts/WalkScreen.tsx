@@ -20,7 +20,7 @@ import { useWalkKeys } from "./useWalkKeys";
 import { WalkEnd } from "./WalkEnd";
 
 /** What is on the screen beside the plant itself. */
-type LogEntry =
+type WalkPhase =
   | { readonly what: "looking" }
   | { readonly what: "finding"; readonly stop: Stop; readonly effort: LookInput }
   | { readonly what: "found"; readonly stop: Stop; readonly lookId: string; readonly finds: LookInput["finds"] };
@@ -28,7 +28,7 @@ type LogEntry =
 /** One plant at a time, full screen. All plants of the walk are here already: the next one waits for nothing. */
 export function WalkScreen({ view, timers }: { view: WalkView; timers: readonly ShownTimer[] }) {
   const walk = useWalk(view);
-  const [doing, setDoing] = useState<LogEntry>({ what: "looking" });
+  const [doing, setDoing] = useState<WalkPhase>({ what: "looking" });
   const [cleaned, setCleaned] = useState("");
   const { toGo, done, found, last } = walk.progress;
   // What is on the screen stays there until something was pressed here: somebody else's press moves nothing away under a finger.

@@ -148,7 +148,7 @@ interface InPots {
 const nothing: InPots = { effects: [], treatments: [] };
 
 /** Where and when something is done, and how warm it is then; unknown where left out. */
-interface LogEntry {
+interface MeasureTaken {
   readonly day: number;
   readonly pots: readonly number[];
   readonly meanC: number | undefined;
@@ -167,7 +167,7 @@ function keptUp(
 }
 
 /** What each kind of act does to pots; traps are of the air. */
-const inPots: { readonly [K in ActKindId]: (act: Extract<Act, { kind: K }>, doing: LogEntry) => InPots } = {
+const inPots: { readonly [K in ActKindId]: (act: Extract<Act, { kind: K }>, doing: MeasureTaken) => InPots } = {
   contact: () => nothing,
   systemic: () => nothing,
   trap: () => nothing,
@@ -202,6 +202,6 @@ const inPots: { readonly [K in ActKindId]: (act: Extract<Act, { kind: K }>, doin
   },
 };
 
-function inPotsOf(act: Act, doing: LogEntry): InPots {
-  return (inPots[act.kind] as (act: Act, doing: LogEntry) => InPots)(act, doing);
+function inPotsOf(act: Act, doing: MeasureTaken): InPots {
+  return (inPots[act.kind] as (act: Act, doing: MeasureTaken) => InPots)(act, doing);
 }

@@ -160,9 +160,13 @@ export class Page {
   /** What a keeper has pressed, filled in, chosen and opened so far: each is one. When it was is typed by tests of days long ago alone. */
   presses = 0;
 
-  /** Waits until the page's script has taken an element over: a page drawn by the server hears no press before. */
+  /**
+   * Waits until the page's script has taken an element over, and lets it be used: a page drawn by the server hears no press before, nor
+   * does one that still reads what an earlier one has left behind.
+   */
   async #hears(target: WebElement): Promise<void> {
-    const taken = "return Object.keys(arguments[0]).some((key) => key.startsWith('__reactFiber'))";
+    const taken =
+      "return Object.keys(arguments[0]).some((key) => key.startsWith('__reactFiber')) && !arguments[0].matches(':disabled')";
     const heard = () => this.driver.executeScript<boolean>(taken, target);
     await this.eventually(heard, "the page's script did not begin");
   }

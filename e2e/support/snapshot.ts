@@ -26,8 +26,24 @@ const counters = {
 } as const;
 const APART = 1_000_000;
 
-/** Puts everything back to how it was kept; `time` counts how often that has been done. */
+/** What a statement fails with where two wait for each other (SQLSTATE). */
+const DEADLOCK = "40P01";
+
+/**
+ * Puts everything back to how it was kept; `time` counts how often that has been done. What the story before has set going may still be
+ * at the same rows: of two that wait for each other one is ended, and where it is this one, it begins anew.
+ */
 export async function putBack(client: pg.Client, time: number): Promise<void> {
+  for (let attempt = 1; ; attempt++)
+    try {
+      return await putAllBack(client, time);
+    } catch (cause) {
+      await client.query("rollback");
+      if ((cause as { code?: unknown }).code !== DEADLOCK || attempt === 5) throw cause;
+    }
+}
+
+async function putAllBack(client: pg.Client, time: number): Promise<void> {
   const tables = await tablesOf(client);
   await client.query("begin");
   // What refers to what is in the rows themselves.

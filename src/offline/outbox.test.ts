@@ -116,6 +116,29 @@ describe("what is kept until it is sent", () => {
     expect(outbox.current().held).toEqual([]);
   });
 
+  it("is ready once what was left is read and it is known whose of it to show: before, what is done may seem open", async () => {
+    answers.mockRejectedValue(new TypeError("no line"));
+    outbox.add(look(1), label);
+    await settle();
+    for (const first of ["the page", "the store"] as const) {
+      vi.clearAllTimers();
+      vi.resetModules();
+      ({ outbox } = await import("./outbox"));
+      const says = () => outbox.at({ id: label.collectionId }, person);
+      if (first === "the page") says();
+      else {
+        outbox.subscribe(() => {});
+        await settle();
+      }
+      expect(outbox.current()).toMatchObject({ ready: false, held: [] });
+      if (first === "the page") {
+        outbox.subscribe(() => {});
+        await settle();
+      } else says();
+      expect(outbox.current()).toMatchObject({ ready: true, held: [{ id: expect.any(String) as string }] });
+    }
+  });
+
   it("waits longer and longer while nothing gets through, and goes at once when the connection is back", async () => {
     answers.mockRejectedValue(new TypeError("no line"));
     outbox.add(look(1), label);

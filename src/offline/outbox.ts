@@ -18,7 +18,7 @@ export interface OutboxState {
   readonly trouble: Trouble | null;
   /** The browser keeps nothing: what is held lives as long as the page. */
   readonly unkept: boolean;
-  /** Whether what an earlier page left behind has been read. */
+  /** Whether what an earlier page left behind has been read, and it is known whose of it to show: before, what is done may seem open. */
   readonly ready: boolean;
 }
 
@@ -39,6 +39,8 @@ let database: Promise<IDBPDatabase<EntryStore>> | null = null;
 let sending = false;
 let patienceMs = SOONEST_MS;
 let timer: ReturnType<typeof setTimeout> | undefined;
+/** Whether what an earlier page left behind has been read. */
+let loaded = false;
 let here: { readonly id: string } | null = null;
 /** Null until the page has said who is at it: nothing is sent before. */
 let person: Person | null = null;
@@ -144,10 +146,10 @@ export const outbox = {
     here = collection;
     if (person?.who === at.who && person.records === at.records) return;
     person = at;
-    holdAll(all);
+    holdAll(all, { ready: loaded });
     void send();
   },
-  /** Keeps a deed and sends it as soon as may be. */
+  /** Keeps a command and sends it as soon as may be. */
   add(deed: SentLater, label: Label): void {
     const entry: Held = { ...made(label), shape: SHAPE, deed };
     const keep = () => {
@@ -192,7 +194,7 @@ function made({ collectionId, about, byClock }: Label): Omit<Held, "deed"> {
   return { id: uuidv7(), who, collectionId, about, byClock, state: "waiting", message: "" };
 }
 
-/** The fact that a deed writes down, as it is struck out; null for one that writes none. */
+/** The fact that a command writes down, as it is struck out; null for one that writes none. */
 function factOf(deed: Kept): { readonly kind: FactKindId; readonly factId: string } | null {
   switch (deed.kind) {
     case "look":
@@ -231,7 +233,7 @@ function takeBackUnsent(factId: string): Promise<boolean> | null {
   return forgetUnsent(entry);
 }
 
-/** The fact that must have been sent before this deed can be. */
+/** The fact that must have been sent before this command can be. */
 function restsOn(deed: Kept): string | null {
   if (deed.kind === "photo") return deed.input.lookId;
   if (deed.kind === "timerEnd") return deed.input.timerId;
@@ -239,12 +241,13 @@ function restsOn(deed: Kept): string | null {
 }
 
 async function start(): Promise<void> {
-  if (state.ready) return;
+  if (loaded) return;
   addEventListener("online", () => void send());
   const left = (await stored((db) => db.getAll("entries"))) ?? [];
   const known = new Set(all.map((entry) => entry.id));
   const held = [...left.filter((entry) => !known.has(entry.id)), ...all].toSorted((a, b) => (a.id < b.id ? -1 : 1));
-  holdAll(held, { ready: true });
+  loaded = true;
+  holdAll(held, { ready: person !== null });
   await send();
 }
 

@@ -187,122 +187,124 @@ export function RunSession({
       <div className="col-lg-7" ref={head}>
         <Panel title={several ? (byPlant ? "Plant by plant" : "Step by step") : "Plant by plant, or all of them"}>
           <NotSentYet />
-          {several && (
-            <>
-              <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="In which order">
-                {[false, true].map((one) => (
-                  <button
-                    key={String(one)}
-                    type="button"
-                    className={`btn btn-sm ${one === byPlant ? "btn-primary" : "btn-outline-primary"}`}
-                    aria-pressed={one === byPlant}
-                    onClick={() => setByPlant(one)}
-                  >
-                    {one ? "Plant by plant" : "Step by step"}
-                  </button>
-                ))}
-              </div>
-              {!byPlant && (
-                <ol className="session-steps" aria-label="Steps">
-                  {steps.map(({ id, name, lines, optional }, i) => (
-                    <li key={id}>
-                      <button
-                        type="button"
-                        className={`btn ${i === step ? "btn-primary" : "btn-outline-primary"}`}
-                        aria-current={i === step ? "step" : undefined}
-                        onClick={() => show(i)}
-                      >
-                        {name}
-                        <span className="d-block small">
-                          {done[i]!.size} of {lines.length}
-                          {optional && ", as needed"}
-                        </span>
-                      </button>
-                    </li>
+          <fieldset className="no-box" disabled={!group.ready}>
+            {several && (
+              <>
+                <div className="d-flex flex-wrap gap-2 mb-2" role="group" aria-label="In which order">
+                  {[false, true].map((one) => (
+                    <button
+                      key={String(one)}
+                      type="button"
+                      className={`btn btn-sm ${one === byPlant ? "btn-primary" : "btn-outline-primary"}`}
+                      aria-pressed={one === byPlant}
+                      onClick={() => setByPlant(one)}
+                    >
+                      {one ? "Plant by plant" : "Step by step"}
+                    </button>
                   ))}
-                </ol>
-              )}
-            </>
-          )}
-          {group.last && (
-            <Alert variant="success" role="status" className="d-flex flex-wrap gap-2 align-items-center">
-              <span className="flex-grow-1">
-                {several && `${group.last.what}: `}
-                {several ? "recorded" : "Recorded"} for{" "}
-                {plantsInWords(new Set(group.last.facts.map(({ plantId }) => plantId)).size)}.
-              </span>
-              <Button
-                size="sm"
-                variant="outline-primary"
-                onClick={() => {
-                  group.undo();
-                  onUndo?.();
-                  // Back to what was taken back.
-                  if (!byPlant)
-                    show(
-                      Math.max(
-                        0,
-                        steps.findIndex(({ id }) => id === lastStep),
-                      ),
-                    );
-                }}
-              >
-                Undo
-              </Button>
-              <Link className="btn btn-sm btn-outline-primary" href="/today">
-                Back to Today
-              </Link>
-            </Alert>
-          )}
-          {!byPlant && steps[step]?.how && <p className="fw-semibold mb-2">{steps[step].how}.</p>}
-          {/* Before the presses, and of this step alone: what follows has its own. */}
-          {cautions.length > 0 && <CautionList against={[]} cautions={cautions} />}
-          {several && byPlant ? (
-            <ul className="list-unstyled mb-0">
-              {plants
-                .map((plant) => ({ plant, some: pressed.filter(({ line }) => line.plantId === plant.plantId) }))
-                .filter(({ some }) => some.length > 0)
-                .map(({ plant, some }) => (
-                  <PlantRow key={plant.plantId} plant={plant} some={some} onDone={() => write(plant.code, some)} />
-                ))}
-            </ul>
-          ) : (
-            <>
-              <p className="small">
-                {steps[step]?.optional
-                  ? "Tick the plants you did."
-                  : "Untick plants you leave out. Plants that do not tolerate it are left out already."}
-              </p>
+                </div>
+                {!byPlant && (
+                  <ol className="session-steps" aria-label="Steps">
+                    {steps.map(({ id, name, lines, optional }, i) => (
+                      <li key={id}>
+                        <button
+                          type="button"
+                          className={`btn ${i === step ? "btn-primary" : "btn-outline-primary"}`}
+                          aria-current={i === step ? "step" : undefined}
+                          onClick={() => show(i)}
+                        >
+                          {name}
+                          <span className="d-block small">
+                            {done[i]!.size} of {lines.length}
+                            {optional && ", as needed"}
+                          </span>
+                        </button>
+                      </li>
+                    ))}
+                  </ol>
+                )}
+              </>
+            )}
+            {group.last && (
+              <Alert variant="success" role="status" className="d-flex flex-wrap gap-2 align-items-center">
+                <span className="flex-grow-1">
+                  {several && `${group.last.what}: `}
+                  {several ? "recorded" : "Recorded"} for{" "}
+                  {plantsInWords(new Set(group.last.facts.map(({ plantId }) => plantId)).size)}.
+                </span>
+                <Button
+                  size="sm"
+                  variant="outline-primary"
+                  onClick={() => {
+                    group.undo();
+                    onUndo?.();
+                    // Back to what was taken back.
+                    if (!byPlant)
+                      show(
+                        Math.max(
+                          0,
+                          steps.findIndex(({ id }) => id === lastStep),
+                        ),
+                      );
+                  }}
+                >
+                  Undo
+                </Button>
+                <Link className="btn btn-sm btn-outline-primary" href="/today">
+                  Back to Today
+                </Link>
+              </Alert>
+            )}
+            {!byPlant && steps[step]?.how && <p className="fw-semibold mb-2">{steps[step].how}.</p>}
+            {/* Before the presses, and of this step alone: what follows has its own. */}
+            {cautions.length > 0 && <CautionList against={[]} cautions={cautions} />}
+            {several && byPlant ? (
               <ul className="list-unstyled mb-0">
-                {steps[step]?.lines.map((line) => (
-                  <Row
-                    key={line.plantId}
-                    plant={byId.get(line.plantId)!}
-                    line={line}
-                    done={isDone(step, line)}
-                    ticked={isTicked(step, line)}
-                    onTick={() =>
-                      (isAsked(step, line) ? setAsked : setOut)((all) => toggled(all, keyOf(steps[step]!, line)))
-                    }
-                    onDone={() => write(byId.get(line.plantId)!.code, [{ step: steps[step]!, line }])}
-                  />
-                ))}
+                {plants
+                  .map((plant) => ({ plant, some: pressed.filter(({ line }) => line.plantId === plant.plantId) }))
+                  .filter(({ some }) => some.length > 0)
+                  .map(({ plant, some }) => (
+                    <PlantRow key={plant.plantId} plant={plant} some={some} onDone={() => write(plant.code, some)} />
+                  ))}
               </ul>
-            </>
-          )}
-          <div className={told.every((id) => reading.ids.includes(id)) ? "sticky-press" : undefined}>
-            <Button
-              className="big w-100"
-              disabled={count === 0}
-              onClick={() => write(byPlant ? "Everything" : (steps[step]?.name ?? ""), pressed)}
-            >
-              {count === 0
-                ? several && taken.length === 0
-                  ? "All done"
-                  : "Nothing left"
-                : `${several && !byPlant ? `${steps[step]!.name}: all done` : count === 1 ? "Done" : "All done"}: ${plantsInWords(count)}`}
-            </Button>
-          </div>
+            ) : (
+              <>
+                <p className="small">
+                  {steps[step]?.optional
+                    ? "Tick the plants you did."
+                    : "Untick plants you leave out. Plants that do not tolerate it are left out already."}
+                </p>
+                <ul className="list-unstyled mb-0">
+                  {steps[step]?.lines.map((line) => (
+                    <Row
+                      key={line.plantId}
+                      plant={byId.get(line.plantId)!}
+                      line={line}
+                      done={isDone(step, line)}
+                      ticked={isTicked(step, line)}
+                      onTick={() =>
+                        (isAsked(step, line) ? setAsked : setOut)((all) => toggled(all, keyOf(steps[step]!, line)))
+                      }
+                      onDone={() => write(byId.get(line.plantId)!.code, [{ step: steps[step]!, line }])}
+                    />
+                  ))}
+                </ul>
+              </>
+            )}
+            <div className={told.every((id) => reading.ids.includes(id)) ? "sticky-press" : undefined}>
+              <Button
+                className="big w-100"
+                disabled={count === 0}
+                onClick={() => write(byPlant ? "Everything" : (steps[step]?.name ?? ""), pressed)}
+              >
+                {count === 0
+                  ? several && taken.length === 0
+                    ? "All done"
+                    : "Nothing left"
+                  : `${several && !byPlant ? `${steps[step]!.name}: all done` : count === 1 ? "Done" : "All done"}: ${plantsInWords(count)}`}
+              </Button>
+            </div>
+          </fieldset>
         </Panel>
       </div>
     </div>

@@ -40,7 +40,7 @@ function factIn({ deed }: Entry): readonly WrittenFact[] {
  */
 export function useGroup(plants: readonly GroupPlant[]) {
   const { id: collectionId, timeZone } = useCollection();
-  const { held, sent } = useOutbox();
+  const { held, sent, ready } = useOutbox();
   const [written, setWritten] = useState<readonly Written[]>([]);
   const aboutOf = (plantId: string) => {
     const plant = plants.find((one) => one.plantId === plantId);
@@ -94,5 +94,5 @@ export function useGroup(plants: readonly GroupPlant[]) {
       ];
     }),
   );
-  return { record, last: written.at(-1) ?? null, pressed: written.length, write, undo };
+  return { ready, record, last: written.at(-1) ?? null, pressed: written.length, write, undo };
 }

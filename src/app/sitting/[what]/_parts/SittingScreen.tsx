@@ -62,7 +62,9 @@ export function SittingScreen({ view, measuring, timers }: Props) {
       {!line ? (
         <Closing view={view} left={leftOut} last={last} onTakeUp={sitting.takeUp} onTimer={sitting.time} />
       ) : !begun ? (
-        <Before view={view} lines={toGo} measuring={measuring} onBegin={() => setBegun(true)} />
+        <fieldset className="no-box" disabled={!sitting.ready}>
+          <Before view={view} lines={toGo} measuring={measuring} onBegin={() => setBegun(true)} />
+        </fieldset>
       ) : (
         <AtPlant
           key={line.stepId}

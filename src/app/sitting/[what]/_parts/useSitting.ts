@@ -25,7 +25,7 @@ export interface Done {
  */
 export function useSitting(lines: readonly SittingLine[]) {
   const { id: collectionId, timeZone } = useCollection();
-  const { held, sent } = useOutbox();
+  const { held, sent, ready } = useOutbox();
   const { start, end } = useTimerCommands();
   const [done, setDone] = useState<readonly Done[]>([]);
   // What was taken back is due again, also before the server has said so.
@@ -42,6 +42,8 @@ export function useSitting(lines: readonly SittingLine[]) {
   const open = [...again.filter(({ stepId }) => !known.has(stepId)), ...lines].filter((line) => !isDone(line));
   const about = ({ plant }: SittingLine) => `${plant.code} ${plant.name}`;
   return {
+    /** Whether it is known yet what an earlier page has done of it. */
+    ready,
     toGo: open.filter(({ stepId }) => !left.has(stepId)),
     /** Left for later in this sitting; they stay due. */
     leftOut: open.filter(({ stepId }) => left.has(stepId)),

@@ -32,6 +32,7 @@ export function StopScreen({
   view,
   group,
   active,
+  ready,
   onClean,
   onFound,
   onSkip,
@@ -41,6 +42,8 @@ export function StopScreen({
   group: string;
   /** False while what was found is being named; what was pressed here waits. */
   active: boolean;
+  /** Whether presses count yet. */
+  ready: boolean;
   onClean: (effort: LookInput) => void;
   onFound: (effort: LookInput) => void;
   onSkip: (reason: SkipReason) => void;
@@ -77,7 +80,7 @@ export function StopScreen({
   };
   const found = () => onFound(effort());
   const digits = order.slice(0, 9).map((spot, i) => [`${i + 1}`, () => press(spot)]);
-  useWalkKeys(active ? { n: clean, f: found, x: skip, v: turn, ...Object.fromEntries(digits) } : {});
+  useWalkKeys(active && ready ? { n: clean, f: found, x: skip, v: turn, ...Object.fromEntries(digits) } : {});
 
   return (
     <div className="walk-stop" hidden={!active}>

@@ -33,7 +33,9 @@ export function WalkScreen({ view, timers }: { view: WalkView; timers: readonly 
   const { toGo, done, found, last } = walk.progress;
   // What is on the screen stays there until something was pressed here: somebody else's press moves nothing away under a finger.
   const [shownId, setShownId] = useState<string | null>(null);
-  if (shownId === null && toGo[0]) setShownId(toGo[0].id);
+  // Until it is known what an earlier page has done here, whoever seems to be next may have been.
+  const { ready } = walk.kept;
+  if (ready && shownId === null && toGo[0]) setShownId(toGo[0].id);
   const shown = view.stops.find((stop) => stop.id === shownId);
   const elsewhere =
     shown && doing.what === "looking" ? done.find(({ plant }) => plant.id === shown.id)?.event : undefined;
@@ -98,12 +100,13 @@ export function WalkScreen({ view, timers }: { view: WalkView; timers: readonly 
           onCleaned={clean}
         />
       ) : (
-        <>
+        <fieldset className="no-box" disabled={!ready}>
           <StopScreen
             key={next.id}
             stop={next}
             view={view}
             active={doing.what === "looking"}
+            ready={ready}
             group={groupNames[groupOf(next, found)]}
             onClean={(effort) => {
               walk.look(next, effort);
@@ -133,7 +136,7 @@ export function WalkScreen({ view, timers }: { view: WalkView; timers: readonly 
               }}
             />
           )}
-        </>
+        </fieldset>
       )}
     </div>
   );

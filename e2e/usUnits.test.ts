@@ -56,7 +56,7 @@ describe("a keeper in the United States", () => {
     expect(await page.valueOf("Amount to make, US fl oz")).toBe("16");
     await page.sees("Makes 16 US fl oz (473.2 mL)");
     await page.open(`/plants/${await plant()}/act`);
-    await page.press("Spray to run-off");
+    await page.select("How", "Spray to run-off");
     // A pot of 6 inches takes about 80 mL of spray.
     await page.eventually(async () => (await page.valueOf("How much, US fl oz")) === "2.71", "not 80 mL in ounces");
     await page.fill("How much, US fl oz", "3");

@@ -7,6 +7,9 @@ import { SpotsField } from "../fields/SpotsField";
 import { actFields, type ActField, type Draft } from "./actFields";
 import { QuantityField } from "../fields/QuantityField";
 
+/** So many options stand as buttons of their own. */
+const MOST_BUTTONS = 4;
+
 /** The parameters of an act, to be filled in; `part` chooses those that are shown. */
 export function ActFields<T extends FieldValues>({
   form,
@@ -24,10 +27,12 @@ export function ActFields<T extends FieldValues>({
     .map(({ name: own, label, hint, as, of, options }) => {
       const field = { form, name: `act.${own}` as Path<T>, label, hint };
       switch (as) {
-        case "select":
-          return <SelectField key={own} {...field} options={options!(draft, growthForm)} />;
-        case "choice":
-          return <ChoiceField key={own} {...field} options={options!(draft, growthForm)} />;
+        case "choice": {
+          const some = options!(draft, growthForm);
+          // More than a few would push everything else off a phone.
+          const Choice = some.length > MOST_BUTTONS ? SelectField : ChoiceField;
+          return <Choice key={own} {...field} options={some} />;
+        }
         case "spots":
           return <SpotsField key={own} {...field} growthForm={growthForm} />;
         case "number":

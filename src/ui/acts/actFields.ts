@@ -48,7 +48,7 @@ export interface ActField {
   readonly hint?: string;
   /** What a number is a number of, where keepers measure it in their own units. */
   readonly of?: Quantity;
-  readonly as: "select" | "choice" | "number" | "text" | "spots";
+  readonly as: "choice" | "number" | "text" | "spots";
   readonly options?: (draft: Draft, growthForm: GrowthFormId) => readonly (readonly [string, string])[];
   readonly begin: (on: ActedOn) => unknown;
   /** Whether it is asked for; always where left out. */
@@ -77,7 +77,7 @@ const saw: ActField = {
 /** The fields of each kind of act, in the order in which they are asked. */
 export const actFields: Readonly<Record<ActKindId, readonly ActField[]>> = {
   contact: [
-    { name: "mix", label: "Mix", as: "select", options: () => named(mixIds, mixNames), begin: () => "alcoholHalf" },
+    { name: "mix", label: "Mix", as: "choice", options: () => named(mixIds, mixNames), begin: () => "alcoholHalf" },
     {
       name: "technique",
       label: "How",

@@ -24,9 +24,8 @@ import { askedFor, draftOf, type Draft } from "@/ui/acts/actFields";
 import { type Measuring } from "@/ui/Amounts";
 import { CautionList } from "@/ui/Cautions";
 import { useReadCautions } from "@/ui/readCautions";
-import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
-import { LongAgoField } from "@/ui/fields/LongAgoField";
-import { MomentField } from "@/ui/fields/MomentField";
+import { ChoiceField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
+import { TimeAndNote } from "@/ui/fields/TimeAndNote";
 import { useCommand } from "@/ui/fields/useCommand";
 import { useCollection } from "@/ui/shell/Collection";
 import { actKindNames, plannedName } from "@/wording/names/acts";
@@ -121,12 +120,11 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
   const told = toldBefore(against, cautionsOfAct(draft as unknown as Act));
   const unread = told.some(({ id }) => !reading.ids.includes(id));
   const refused = against.some(({ level }) => level === "refuse");
-  const isWhat = ({ as }: { as: string }) => as === "select" || as === "choice";
+  const isWhat = ({ as }: { as: string }) => as === "choice";
   const fields = { form, draft, growthForm: actedOn.growthForm };
   return (
     <form onSubmit={submit} noValidate>
-      <MomentField form={form} name="at" label="When" />
-      <LongAgoField form={form} at="at" name="longAgo" />
+      <TimeAndNote form={form} longAgo="longAgo" />
       {steps.length > 0 && (
         <SelectField
           form={form}
@@ -177,7 +175,6 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
           options={[...plant.cases.map(({ id, pest }) => [id, pestNames[pest]] as const), ["", "No case"]]}
         />
       )}
-      <NoteField form={form} name="note" label="Note" />
       {refused && (
         <SwitchField
           form={form}

@@ -14,8 +14,7 @@ import { toldBefore } from "@/core/advice/tolerance/cautionsRead";
 import type { GroupPlant } from "@/operations/sessions/queries/readGroup";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { CautionList } from "@/ui/Cautions";
-import { NoteField } from "@/ui/fields/fields";
-import { MomentField } from "@/ui/fields/MomentField";
+import { TimeAndNote } from "@/ui/fields/TimeAndNote";
 import { Panel } from "@/ui/Panel";
 import { useReadCautions } from "@/ui/readCautions";
 import { toggled } from "@/ui/toggled";
@@ -177,11 +176,7 @@ export function RunSession({
             )}
           </Panel>
         )}
-        <details className="mb-3">
-          <summary>Time: now. Change it, or add a note</summary>
-          <MomentField form={form} name="at" label="When" />
-          <NoteField form={form} name="note" label="Note, for all of them" />
-        </details>
+        <TimeAndNote form={form} noteLabel="Note, for all of them" />
         {group.pressed > 0 && <Afterwards plants={plants} />}
       </div>
       <div className="col-lg-7" ref={head}>

@@ -14,7 +14,6 @@ export default async function ActPage({ params }: { params: Promise<{ id: string
       <h1>
         Record a treatment: {plant.code} {plant.name}
       </h1>
-      <p>Against a pest you found, one you cannot name yet, or as a precaution: record what you did.</p>
       <ActForm
         on={{ plant: { id, growthForm, potCm, bearer: view.on.bearer, cases, courses: view.courses } }}
         measuring={context.collection}

@@ -1,3 +1,4 @@
+import { minutesIn } from "@/core/advice/evening/hours";
 import type { Wait } from "@/core/advice/evening/wait";
 import { shortObjections } from "./cautions";
 import { dayInWords } from "../dates";
@@ -22,13 +23,6 @@ export function waitSentence(wait: Wait): string {
 }
 
 const DAY_MINUTES = 24 * 60;
-
-const minutesIn = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));
-
-/** Minutes from one time of a clock to the next time that it shows another. @example minutesBetween("19:00", "21:30") // 150 */
-export function minutesBetween(from: string, until: string): number {
-  return (minutesIn(until) - minutesIn(from) + DAY_MINUTES) % DAY_MINUTES;
-}
 
 /** What a clock shows so many minutes later; past midnight it says so. @example clockAfter("23:30", 60) // "tomorrow 00:30" */
 export function clockAfter(from: string, minutes: number): string {

@@ -5,7 +5,8 @@ import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { mixOf } from "@/core/advice/evening/bath";
-import { chooseEvening, SET_UP_MINUTES, weightOf, LONGEST_MINUTES, MOST_DRYING } from "@/core/advice/evening/choose";
+import { chooseEvening, SET_UP_MINUTES, weightOf, MOST_DRYING } from "@/core/advice/evening/choose";
+import { eveningBegins, eveningMinutes } from "@/core/advice/evening/hours";
 import { mustWait } from "@/core/advice/evening/wait";
 import { timersAfter } from "@/core/acts/acts";
 import { groupBy } from "@/core/shared/groupBy";
@@ -16,7 +17,6 @@ import { Amounts, type Measuring } from "@/ui/Amounts";
 import { Panel } from "@/ui/Panel";
 import {
   clockAfter,
-  minutesBetween,
   outReasonNames,
   outReasons,
   waitSentence,
@@ -47,16 +47,20 @@ interface Props {
 /** An evening's work: what fits into its hours and its drying places, batch by batch, with everything that is mixed for it. */
 export function EveningPlan({ view, measuring, collection, clock }: Props) {
   const units = useUnits();
-  const [from, setFrom] = useState(clock);
+  const [usual, setUsual] = useKept("evening from", "18:00");
+  const [typed, setTyped] = useState<string | null>(null);
+  const from = typed ?? eveningBegins(clock, usual);
+  const setFrom = (next: string) => {
+    setTyped(next);
+    setUsual(next);
+  };
   const [until, setUntil] = useKept("evening until", "22:00");
   const [pots, setPots] = useKept("evening drying", "12");
   // Left out tonight, each with the reason that only its keeper sees.
   const [out, setOut] = useState<ReadonlyMap<string, OutReason>>(new Map());
   const [forward, setForward] = useState<ReadonlySet<string>>(new Set());
   const [paper, setPaper] = useState("A4");
-  // Longer than half a day is no evening: its end has gone by.
-  const between = minutesBetween(from, until);
-  const minutes = between > LONGEST_MINUTES ? 0 : between;
+  const minutes = eveningMinutes(from, until);
   const dryingPots = Math.min(MOST_DRYING, Math.max(0, Math.floor(Number(pots) || 0)));
   const waiting = view.lines.map((line) => ({ line, why: mustWait(line, view.day) }));
   const able = waiting.flatMap(({ line, why }) => (why.length === 0 ? [line] : []));

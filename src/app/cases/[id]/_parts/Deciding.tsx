@@ -2,8 +2,8 @@
 
 import { proxy } from "comlink";
 import { Link } from "@/ui/Link";
-import { useState } from "react";
-import type { DecisionQuestion } from "@/core/advice/plans/ask";
+import { useState, type CSSProperties, type ReactNode } from "react";
+import type { DatedDecision, DecisionQuestion } from "@/core/advice/plans/ask";
 import type { CaseFileInput } from "@/core/record/format/schema";
 import type { FirstWay } from "@/core/advice/decision/decision";
 import { plantValues, type PlantValue } from "@/core/knowledge/plants/plantValue";
@@ -15,6 +15,8 @@ import { expectedCount, inTen, percent } from "@/wording/advice/chances";
 import { hoursInWords, shortDay } from "@/wording/dates";
 import { closedSentences, firstWayNames, firstWayTells, proposalSentence } from "@/wording/advice/decision";
 import { worthNames } from "@/wording/names/plantValue";
+import { useUnits } from "@/ui/shell/Collection";
+import { volumeIn } from "@/wording/units";
 
 interface Props {
   caseId: string;
@@ -104,42 +106,7 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
               <div key={choice.way} className="col-md-6 col-xl-4">
                 <Panel title={firstWayNames[choice.way]} tone={i === 0 ? "proposed" : undefined}>
                   <p className="mb-2">{firstWayTells[choice.way]}</p>
-                  <dl className="row mb-2">
-                    {choice.way !== "giveUp" && (
-                      <>
-                        <dt className="col-7">Chance of clean looks afterwards</dt>
-                        <dd className="col-5 text-end">{inTen(choice.pClean)}</dd>
-                        <dt className="col-7">How sure that makes it</dt>
-                        <dd className="col-5 text-end">
-                          {percent(choice.sure)}, {shortDay(choice.clearOn)}
-                        </dd>
-                      </>
-                    )}
-                    <dt className="col-7">Your time</dt>
-                    <dd className="col-5 text-end">{hoursInWords(Math.round(choice.minutes))}</dd>
-                    {choice.expectedMinutes > 1.2 * choice.minutes && (
-                      <>
-                        <dt className="col-7">Expected time until clear</dt>
-                        <dd className="col-5 text-end">{hoursInWords(Math.round(choice.expectedMinutes))}</dd>
-                      </>
-                    )}
-                    {choice.volumeMl > 0 && (
-                      <>
-                        <dt className="col-7">Mix</dt>
-                        <dd className="col-5 text-end">{(choice.volumeMl / 1000).toFixed(1)} L</dd>
-                      </>
-                    )}
-                    <dt className="col-7">Plants that catch it meanwhile</dt>
-                    <dd className="col-5 text-end">{expectedCount(choice.neighbours)}</dd>
-                    <dt className="col-7">Plant lost to the treatment</dt>
-                    <dd className="col-5 text-end">{choice.harm === 1 ? "all" : percent(choice.harm)}</dd>
-                    {choice.pLost > 0 && (
-                      <>
-                        <dt className="col-7">Plant lost to the pest</dt>
-                        <dd className="col-5 text-end">{percent(choice.pLost)}</dd>
-                      </>
-                    )}
-                  </dl>
+                  <Figures of={choice} />
                   <Link className={`btn btn-${i === 0 ? "" : "outline-"}primary`} href={goes[choice.way]}>
                     Choose this
                   </Link>
@@ -167,3 +134,60 @@ export function Deciding({ caseId, plantId, worth: begin, isApart, file, questio
     </>
   );
 }
+
+/** What a way comes to; chances are drawn as well as told. */
+function Figures({ of: choice }: { of: DatedDecision["choices"][number] }) {
+  const units = useUnits();
+  const { pClean, sure, clearOn, minutes, expectedMinutes, volumeMl, neighbours, harm, pLost, way } = choice;
+  const whole = (min: number) => hoursInWords(Math.round(min));
+  return (
+    <dl className="figures">
+      {way !== "giveUp" && (
+        <>
+          <Chance name="Chance of clean looks afterwards" share={pClean} tone="good">
+            {inTen(pClean)}
+          </Chance>
+          <Figure name="How sure that makes it">
+            {percent(sure)}, {shortDay(clearOn)}
+          </Figure>
+        </>
+      )}
+      <Chance name="Plant lost to the treatment" share={harm} tone="bad">
+        {harm === 1 ? "all" : percent(harm)}
+      </Chance>
+      {pLost > 0 && (
+        <Chance name="Plant lost to the pest" share={pLost} tone="bad">
+          {percent(pLost)}
+        </Chance>
+      )}
+      <Figure name="Plants that catch it meanwhile">{expectedCount(neighbours)}</Figure>
+      <Figure name="Your time">{whole(minutes)}</Figure>
+      {expectedMinutes > 1.2 * minutes && <Figure name="Expected time until clear">{whole(expectedMinutes)}</Figure>}
+      {volumeMl > 0 && <Figure name="Mix">{volumeIn(volumeMl, units)}</Figure>}
+    </dl>
+  );
+}
+
+const Figure = ({ name, children }: { name: string; children: ReactNode }) => (
+  <div>
+    <dt>{name}</dt>
+    <dd>{children}</dd>
+  </div>
+);
+
+const Chance = ({
+  name,
+  share,
+  tone,
+  children,
+}: {
+  name: string;
+  share: number;
+  tone: "good" | "bad";
+  children: ReactNode;
+}) => (
+  <div className={tone} style={{ "--share": share } as CSSProperties}>
+    <dt>{name}</dt>
+    <dd>{children}</dd>
+  </div>
+);

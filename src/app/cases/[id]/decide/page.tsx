@@ -26,9 +26,8 @@ export default async function DecisionPage({ params }: { params: Promise<{ id: s
       </h1>
       <AsOf />
       <p>
-        At {place.name} {beside + touching === 1 ? "is one other plant" : `are ${touching + beside} other plants`}, in
-        the room {room === 1 ? "one more" : room === 0 ? "no more" : `${room} more`}. Each option is worked out up to
-        the day it may be called clear.
+        {standsWith(place.name, touching + beside, room)} Each option is worked out up to the day it may be called
+        clear.
       </p>
       {view.file && place.meanC !== null ? (
         <Deciding
@@ -52,3 +51,12 @@ export default async function DecisionPage({ params }: { params: Promise<{ id: s
     </>
   );
 }
+
+/** Who stands with it, at its place and elsewhere in the room. */
+function standsWith(place: string, there: number, room: number): string {
+  if (there + room === 0) return "No other plant stands in the room.";
+  const at = there === 0 ? `No other plant stands at ${place}` : `${plantsStand(there)} at ${place}`;
+  return room === 0 ? `${at}.` : `${at}, ${room} more in the room.`;
+}
+
+const plantsStand = (n: number) => (n === 1 ? "One other plant stands" : `${n} other plants stand`);

@@ -1,0 +1,30 @@
+import { LONGEST_MINUTES } from "./choose";
+
+const DAY_MINUTES = 24 * 60;
+/** Until this hour an evening that goes on past midnight is still that evening (HOUSE). */
+const NIGHT_ENDS = "04:00";
+
+/** Minutes since midnight of a time as a clock shows it, `HH:MM`. @example minutesIn("01:30") // 90 */
+export function minutesIn(clock: string): number {
+  const [hours = 0, minutes = 0] = clock.split(":").map(Number);
+  return 60 * hours + minutes;
+}
+
+/**
+ * Whole minutes of work from one time of a clock to another: no more than {@link LONGEST_MINUTES}. An end that is earlier in the day lies
+ * past midnight; one that is further away than that has gone by, and leaves 0.
+ * @example eveningMinutes("19:00", "21:30") // 150
+ */
+export function eveningMinutes(from: string, until: string): number {
+  const between = minutesIn(until) - minutesIn(from);
+  if (between >= 0) return Math.min(LONGEST_MINUTES, between);
+  return between + DAY_MINUTES > LONGEST_MINUTES ? 0 : between + DAY_MINUTES;
+}
+
+/**
+ * When an evening begins that is planned at `now`: at its usual hour while that is to come, and now once it has come, up to four in the
+ * morning. @example eveningBegins("08:10", "18:00") // "18:00"
+ */
+export function eveningBegins(now: string, usual: string): string {
+  return minutesIn(now) >= minutesIn(NIGHT_ENDS) && minutesIn(now) < minutesIn(usual) ? usual : now;
+}

@@ -106,7 +106,7 @@ describe("rooms and seasons", () => {
       if (week % 4 === 3) expectOk(await act(then, "cards", placeId));
     }
     await page.open(`/benches/places/${placeId}/gnats`);
-    await page.sees("The chance that none is left is");
+    await page.sees("the chance that none is left is");
     await page.fill("Flies on all cards together", "0");
     await page.press("Save");
     await page.sees("Saved.");

@@ -80,15 +80,16 @@ export function handSentence({
 
 const away = ({ mean }: LearnedReach, i: 0 | 1 | 2) => Math.abs(mean[i] - reaches[i].prior);
 
+const verdicts: Readonly<Record<NonNullable<ToldBetween["off"]> | "fits", string>> = {
+  fits: "That fits",
+  tooFew: "Too few to tell",
+  tooSure: "We were too sure: more came back than chance explains",
+  tooCautious: "We were more cautious than necessary",
+};
+
 /** What came of chances that were told. @example toldSentence(bin) // "Called clear at 95 % to 99 %: nothing came back in 9 of 10 …" */
 export function toldSentence({ from, until, told, came, off }: ToldBetween): string {
-  const verdict =
-    off === null
-      ? "That fits"
-      : off === "tooSure"
-        ? "We were too sure: more came back than chance explains"
-        : "We were more cautious than necessary";
-  return `Called clear at ${percent(from)} to ${percent(until)}, ${percent(told)} on average: nothing came back in ${countedInWords(came)}. ${verdict}.`;
+  return `Called clear at ${percent(from)} to ${percent(until)}, ${percent(told)} on average: nothing came back in ${countedInWords(came)}. ${verdicts[off ?? "fits"]}.`;
 }
 
 /** What looks beside finds say of how much an eye with a tool sees, beside our estimate. @example sightSentence({ tool: "eye", looks: 2, learned: null }) // "Naked eye, room light: 2 looks beside a find, too few to say." */

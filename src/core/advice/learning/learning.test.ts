@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { addDays, day, type Day } from "../../shared/days";
 import type { Dose } from "../planning/doses";
@@ -10,7 +11,7 @@ import {
   speaks,
   type CourseCase,
 } from "./courses";
-import { reliabilityOf } from "./reliability";
+import { countsOf, reliabilityOf } from "./reliability";
 import { learnedSightOf, sightBefore } from "../../record/cases/keepersEye";
 import { sightPairs, type SightLook } from "../../record/cases/sightPairs";
 import { sightOf } from "./sight";
@@ -98,8 +99,43 @@ describe("what was told, and what came", () => {
       [0.95, 0.99, 9, 10, null],
       [0.99, 1, 4, 11, "tooSure"],
     ]);
+    // Two of two at 99 % that came back are odd, and one at 18 % that did not is nothing: neither is a rule.
+    expect(reliabilityOf([...told(0.995, 1, 2), ...told(0.18, 1, 1)]).map(({ off }) => off)).toEqual([
+      "tooFew",
+      "tooFew",
+    ]);
+    // Four in ten at 18 % are within chance, eight are not.
+    expect(reliabilityOf(told(0.18, 4, 10))[0]!.off).toBe(null);
+    expect(reliabilityOf(told(0.18, 8, 10))[0]!.off).toBe("tooCautious");
     expect(reliabilityOf([])).toEqual([]);
     expect(() => reliabilityOf([{ p: 1.2, came: true }])).toThrow(RangeError);
+  });
+});
+
+describe("how many of several chances come true", () => {
+  it("is the binomial where they are all alike", () => {
+    // Ten throws of a coin: Pascal's triangle over 2^10.
+    const row = [1, 10, 45, 120, 210, 252, 210, 120, 45, 10, 1];
+    countsOf(Array.from({ length: 10 }, () => 0.5)).forEach((p, n) => expect(p).toBeCloseTo(row[n]! / 1024, 12));
+  });
+
+  it("sums to 1, with the mean and the variance of its parts, in whatever order", () => {
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { maxLength: 30 }), (chances) => {
+        const counts = countsOf(chances);
+        const mean = counts.reduce((sum, p, n) => sum + p * n, 0);
+        expect(counts.reduce((sum, p) => sum + p, 0)).toBeCloseTo(1, 9);
+        expect(mean).toBeCloseTo(
+          chances.reduce((sum, p) => sum + p, 0),
+          9,
+        );
+        expect(counts.reduce((sum, p, n) => sum + p * (n - mean) ** 2, 0)).toBeCloseTo(
+          chances.reduce((sum, p) => sum + p * (1 - p), 0),
+          9,
+        );
+        countsOf(chances.toReversed()).forEach((p, n) => expect(p).toBeCloseTo(counts[n]!, 9));
+      }),
+    );
   });
 });
 

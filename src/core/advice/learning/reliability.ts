@@ -13,12 +13,34 @@ export interface ToldBetween {
   /** The mean of what was told. */
   readonly told: number;
   readonly came: Counted;
-  /** Whether what came is further from what was told than chance explains. */
-  readonly off: "tooSure" | "tooCautious" | null;
+  /** Whether what came is further from what was told than chance explains; of a few nobody can say. */
+  readonly off: "tooSure" | "tooCautious" | "tooFew" | null;
 }
 
 /** Where what is told is cut; nine in ten and nineteen in twenty are what keepers close by. */
 const CUTS = [0, 0.5, 0.8, 0.9, 0.95, 0.99, 1] as const;
+
+/** Fewer are no reason to say anything (HOUSE). */
+const FEWEST = 3;
+/** What happens less often than that by chance is not put down to it (the usual one in twenty). */
+const BY_CHANCE = 0.05;
+
+/** How likely so many of independent chances come true, for none up to all of them (the Poisson binomial). @example countsOf([0.5, 0.5]) // [0.25, 0.5, 0.25] */
+export function countsOf(chances: readonly number[]): readonly number[] {
+  return chances.reduce<readonly number[]>(
+    (counts, p) => [...counts, 0].map((same, n) => same * (1 - p) + (n > 0 ? counts[n - 1]! * p : 0)),
+    [1],
+  );
+}
+
+/** Whether so many of the chances that were told came true as chance alone would hardly have it. */
+function offBy(chances: readonly number[], came: number): ToldBetween["off"] {
+  if (chances.length < FEWEST) return "tooFew";
+  const sum = (some: readonly number[]) => some.reduce((total, one) => total + one, 0);
+  const counts = countsOf(chances);
+  if (sum(counts.slice(0, came + 1)) < BY_CHANCE) return "tooSure";
+  return sum(counts.slice(came)) < BY_CHANCE ? "tooCautious" : null;
+}
 
 /**
  * How often chances came true, between the cuts 0.5, 0.8, 0.9, 0.95 and 0.99; those between which nothing was told are left out. A bound
@@ -33,6 +55,10 @@ export function reliabilityOf(all: readonly ToldAndTrue[]): readonly ToldBetween
     if (some.length === 0) return [];
     const told = some.reduce((sum, { p }) => sum + p, 0) / some.length;
     const came = countedOf(some.filter(({ came: did }) => did).length, some.length);
-    return [{ from, until, told, came, off: told > came.high ? "tooSure" : told < came.low ? "tooCautious" : null }];
+    const off = offBy(
+      some.map(({ p }) => p),
+      came.hits,
+    );
+    return [{ from, until, told, came, off }];
   });
 }

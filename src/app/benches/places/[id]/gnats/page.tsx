@@ -43,6 +43,8 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
   const records = may(context.role, "record");
   const { units } = context.collection;
   const codes = pots.map(({ code }) => code);
+  const chosen = new Set<string>(running?.chosen.ways);
+  const isChosen = (ways: readonly string[]) => ways.length === chosen.size && ways.every((way) => chosen.has(way));
   const now = dues.filter(({ on }) => on <= day);
   const later = dues.filter(({ on }) => on > day);
   return (
@@ -55,7 +57,7 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
       <AsOf />
       <p className="fs-5" aria-live="polite">
         {gnatVerdictSentence(verdict, verdictCodes(view))}
-        {judged && ` ${aheadSentence(judged.weeks)} The chance that none is left is ${percent(judged.pOver)}.`}
+        {judged && ` ${aheadSentence(judged.weeks)} Today the chance that none is left is ${percent(judged.pOver)}.`}
         {view.ranOutOn &&
           ` The cards were used up on ${dayInWords(view.ranOutOn)}: hang new ones, or there is nothing to count.`}
       </p>
@@ -172,12 +174,15 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
                   <tbody>
                     {packages.map(({ ways, pOver, week, minutes }) => (
                       <tr key={ways.join()}>
-                        <td>{ways.map((way) => shortWays[way]).join(", ")}</td>
-                        <td className="text-end">
+                        <td className={isChosen(ways) ? "fw-semibold" : undefined}>
+                          {isChosen(ways) && "Yours: "}
+                          {ways.map((way) => shortWays[way]).join(", ")}
+                        </td>
+                        <td className="text-end text-nowrap">
                           {Math.round(week.mean)} ({week.low}–{week.high})
                         </td>
                         <td className="text-end">{percent(pOver)}</td>
-                        <td className="text-end">{hoursInWords(Math.round(minutes))}</td>
+                        <td className="text-end text-nowrap">{hoursInWords(Math.round(minutes))}</td>
                       </tr>
                     ))}
                   </tbody>

@@ -27,7 +27,7 @@ export function WayPress(pressed: Pressed) {
   const [open, setOpen] = useState(false);
   if (open) return <WayForm {...pressed} close={() => setOpen(false)} />;
   return (
-    <Button size="sm" aria-label={`Do: ${gnatWayNames[pressed.way]}`} onClick={() => setOpen(true)}>
+    <Button aria-label={`Do: ${gnatWayNames[pressed.way]}`} onClick={() => setOpen(true)}>
       Do it
     </Button>
   );

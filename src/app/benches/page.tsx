@@ -44,23 +44,25 @@ export default async function BenchesPage() {
   return (
     <>
       <AsOf />
-      <div className="d-flex flex-wrap gap-2 align-items-center mb-3">
+      <div className="heading-presses mb-3">
         <h1 className="me-auto mb-0">Benches</h1>
-        <Link className="btn btn-primary" href="/plants/new">
-          Add a plant
-        </Link>
-        <Link className="btn btn-outline-primary" href="/plants/several">
-          Add several
-        </Link>
-        <Link className="btn btn-outline-primary" href="/benches/places/new">
-          Add a place
-        </Link>
-        <Link className="btn btn-outline-primary" href="/benches/replay">
-          How it got here
-        </Link>
-        <Link className="btn btn-outline-primary" href="/benches/climate">
-          Air and pest speed
-        </Link>
+        <div>
+          <Link className="btn btn-primary" href="/plants/new">
+            Add a plant
+          </Link>
+          <Link className="btn btn-outline-primary" href="/plants/several">
+            Add several
+          </Link>
+          <Link className="btn btn-outline-primary" href="/benches/places/new">
+            Add a place
+          </Link>
+          <Link className="btn btn-outline-primary" href="/benches/replay">
+            How it got here
+          </Link>
+          <Link className="btn btn-outline-primary" href="/benches/climate">
+            Air and pest speed
+          </Link>
+        </div>
       </div>
       <Benches rows={rows} limit={context.collection.riskPercent / 100} />
     </>

@@ -1,10 +1,11 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
+import type { SuspectId } from "@/core/knowledge/signs/suspects";
 import { tallyKeys } from "@/core/advice/ledger/tally";
 import { readLedger } from "@/operations/record/queries/readLedger";
 import { readSigns } from "@/operations/looks/queries/readSigns";
+import { Span } from "@/ui/charts/Span";
 import { Panel } from "@/ui/Panel";
-import { percent } from "@/wording/advice/chances";
 import { suspectName } from "@/wording/names/names";
 import { signNames } from "@/wording/names/signs";
 import { currentContext } from "../_parts/context";
@@ -21,6 +22,8 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
   const asked = (await searchParams).by;
   const by = tallyKeys.find((one) => one === asked) ?? "seller";
   const { records, looks, overruled } = await cachedView(context, "signs", () => readSigns(context));
+  const compared = records.filter(({ differs }) => differs !== null);
+  const few = records.filter(({ differs }) => differs === null);
   return (
     <>
       <div className="d-flex flex-wrap gap-2 align-items-center">
@@ -47,35 +50,51 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
             ? "No find has been named by its signs yet. Name one on a walk or from a plant's page."
             : `${looks} ${looks === 1 ? "look" : "looks"} with signs; in ${overruled} of them you overruled the odds.`}
         </p>
-        {records.length > 0 && (
+        {compared.length > 0 && (
           <div className="table-responsive" tabIndex={0} role="region" aria-label="Signs, found and expected">
-            <table className="table mb-0">
+            <table className="table mb-2 align-middle">
               <thead>
                 <tr>
                   <th scope="col">Sign</th>
                   <th scope="col">With</th>
-                  <th scope="col">Present</th>
-                  <th scope="col">Looked for</th>
-                  <th scope="col">Table</th>
+                  <th scope="col">Your looks, and the table’s chance</th>
                   <th scope="col">Compared</th>
                 </tr>
               </thead>
               <tbody>
-                {records.slice(0, SHOWN).map((one) => (
-                  <tr key={`${one.sign} ${one.pest}`}>
-                    <th scope="row">{signNames[one.sign]}</th>
-                    <td>{one.pest ? suspectName(one.pest) : "No pest"}</td>
-                    <td>{one.present}</td>
-                    <td>{one.lookedFor}</td>
-                    <td>{percent(one.expected)}</td>
-                    <td>{one.differs ? "differs: your record contradicts the table" : "agrees so far"}</td>
+                {compared.slice(0, SHOWN).map(({ sign, pest, present, expected, differs }) => (
+                  <tr key={`${sign} ${pest}`}>
+                    <th scope="row">{signNames[sign]}</th>
+                    <td>{withWhom(pest)}</td>
+                    <td>
+                      <Span counted={present} told={expected} />
+                    </td>
+                    <td>{differs ? "differs: your record contradicts the table" : "agrees so far"}</td>
                   </tr>
                 ))}
               </tbody>
             </table>
+            <p className="small">
+              The bar shows where the true share lies nineteen times in twenty, the mark your count, the diamond the
+              table.
+            </p>
           </div>
+        )}
+        {few.length > 0 && (
+          <details>
+            <summary>{few.length === 1 ? "One sign" : `${few.length} signs`} looked for too seldom to compare</summary>
+            <ul className="small mb-0">
+              {few.slice(0, SHOWN).map(({ sign, pest, present }) => (
+                <li key={`${sign} ${pest}`}>
+                  {signNames[sign]}, with {withWhom(pest).toLowerCase()}: {present.hits} of {present.of}
+                </li>
+              ))}
+            </ul>
+          </details>
         )}
       </Panel>
     </>
   );
 }
+
+const withWhom = (pest: SuspectId | null) => (pest ? suspectName(pest) : "No pest");

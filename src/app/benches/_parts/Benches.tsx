@@ -233,8 +233,10 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
         className="mb-2"
       />
       <p id="how-to-move" className="small mb-2">
-        Press a plant for its card. To move it, drag it, hold it down with a finger, or press the space bar and use the
-        arrow keys; space puts it down, Escape cancels.
+        Press a plant for its card. To move it, drag it, or hold it down with a finger.{" "}
+        <span className="d-none d-lg-inline">
+          By keyboard: the space bar lifts it, the arrow keys carry it, space puts it down, Escape cancels.
+        </span>
       </p>
       <div aria-live="polite" className="visually-hidden">
         {lifted && spot ? `${lifted.code} ${where(spot)}` : ""}

@@ -1,15 +1,14 @@
 import type { Metadata } from "next";
-import type { CSSProperties } from "react";
 import { Link } from "@/ui/Link";
 import { AsOf } from "@/app/_parts/AsOf";
 import { currentContext } from "@/app/_parts/context";
 import { cachedView } from "@/app/_parts/cachedView";
 import { ENDED_FOR_GOOD_DAYS } from "@/core/advice/learning/courses";
-import type { Counted } from "@/core/advice/learning/span";
 import { reaches } from "@/core/model/clearance/scenarios";
 import { FEWEST_CASES } from "@/core/model/learning/reach";
 import { readTaught } from "@/operations/record/queries/readTaught";
 import { Only } from "@/ui/shell/Only";
+import { Span } from "@/ui/charts/Span";
 import { Panel } from "@/ui/Panel";
 import { percent } from "@/wording/advice/chances";
 import { dayCount } from "@/wording/dates";
@@ -201,26 +200,6 @@ function Shares({ name, of }: { name: string; of: readonly number[] }) {
       {of.map((share, i) => (
         <i key={i} style={{ flexGrow: share }} />
       ))}
-    </span>
-  );
-}
-
-/** A share as a mark on the span in which the true one lies; a diamond where it was told to lie. */
-function Span({ counted, told, bare = false }: { counted: Counted; told?: number; bare?: boolean }) {
-  const { hits, of, low, high } = counted;
-  const style = { "--low": low, "--high": high, "--at": hits / of, "--told": told ?? 0 } as CSSProperties;
-  return (
-    <span className="taught-span">
-      {!bare && <span>{`${hits} of ${of}`}</span>}
-      <span
-        className="taught-bar"
-        style={style}
-        role="img"
-        aria-label={`${percent(low)} to ${percent(high)}${told === undefined ? "" : `, told ${percent(told)}`}`}
-      >
-        <i />
-        {told !== undefined && <b />}
-      </span>
     </span>
   );
 }

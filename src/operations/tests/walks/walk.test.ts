@@ -187,9 +187,20 @@ describe("signs on record", () => {
     const { records, looks, overruled } = await readSigns(context);
     expect([looks, overruled]).toEqual([2, 1]);
     expect(records).toContainEqual(
-      expect.objectContaining({ sign: "webbing", pest: "spiderMite", present: 1, lookedFor: 1, expected: 0.3 }),
+      expect.objectContaining({
+        sign: "webbing",
+        pest: "spiderMite",
+        present: expect.objectContaining({ hits: 1, of: 1 }) as object,
+        expected: 0.3,
+      }),
     );
-    expect(records).toContainEqual(expect.objectContaining({ sign: "ants", pest: null, present: 0, lookedFor: 1 }));
+    expect(records).toContainEqual(
+      expect.objectContaining({
+        sign: "ants",
+        pest: null,
+        present: expect.objectContaining({ hits: 0, of: 1 }) as object,
+      }),
+    );
   });
 });
 

@@ -85,8 +85,6 @@ export default async function PestPage({ params }: { params: Promise<{ id: strin
               ))}
             </ul>
           </Panel>
-        </div>
-        <div className="col-lg-4">
           <Panel title="Where it hides">
             <ol className="mb-2 ps-3">
               {hides.map(({ id, weight, deep }) => (
@@ -98,6 +96,8 @@ export default async function PestPage({ params }: { params: Promise<{ id: strin
             </ol>
             <Link href="/almanac/hiding-places">See every growth form</Link>
           </Panel>
+        </div>
+        <div className="col-lg-4">
           <Panel title="What has worked here">
             <p>
               {closed === 0
@@ -146,11 +146,11 @@ export default async function PestPage({ params }: { params: Promise<{ id: strin
               </tbody>
             </table>
           </Panel>
-          <Panel title="Plants that get it most">
-            <p className="mb-0">{prone.length > 0 ? prone.join(", ") : "None that growers agree on."}</p>
-          </Panel>
         </div>
       </div>
+      <Panel title="Plants that get it most">
+        <p className="mb-0">{prone.length > 0 ? prone.join(", ") : "None that growers agree on."}</p>
+      </Panel>
     </>
   );
 }

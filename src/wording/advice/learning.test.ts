@@ -3,7 +3,17 @@ import type { CourseTaught } from "@/core/advice/learning/courses";
 import { reliabilityOf } from "@/core/advice/learning/reliability";
 import { countedOf } from "@/core/advice/learning/span";
 import { learnedReach } from "@/core/model/learning/reach";
-import { doseInWords, handSentence, sightSentence, ownSentences, taughtSentences, toldSentence } from "./learning";
+import { learnedShare } from "@/core/model/learning/share";
+import {
+  doseInWords,
+  handSentence,
+  sightSentence,
+  arrivalsSentence,
+  byOursSentence,
+  ownSentences,
+  taughtSentences,
+  toldSentence,
+} from "./learning";
 
 const way = (remedy: "oil" | "soap", hits: number, of: number): CourseTaught => ({
   ...{ pest: "spiderMite", dose: { remedy, technique: "spray" }, ended: countedOf(hits, of) },
@@ -71,5 +81,26 @@ describe("a way as it is said", () => {
     expect(doseInWords({ remedy: "soap", technique: "spray", mix: "soapAlcohol" })).toBe(
       "Soap wash and alcohol, spray to run-off",
     );
+  });
+});
+
+describe("what a keeper's own record makes of a case", () => {
+  it.each([
+    [0.97, 0.91, "Your own record counts here, and makes it surer: by our estimates alone it would be 91 %."],
+    [0.88, 0.91, "Your own record counts here, and makes it less sure: by our estimates alone it would be 91 %."],
+    [0.911, 0.908, "Your own record counts here; it agrees with our estimates."],
+  ])("%d beside %d", (own, ours, sentence) => {
+    expect(byOursSentence(own, ours).replaceAll("\u00a0", " ")).toBe(sentence);
+  });
+});
+
+describe("what came with the plants of a seller", () => {
+  it.each([
+    [4, 13, "Swap: 4 of 13 plants showed a pest soon after coming. Of the next, 22 % are likely to (11 % to 33 %)."],
+    [0, 1, "Swap: its one plant showed no pest soon after coming. Of the next, 9 % are likely to (1 % to 21 %)."],
+  ])("%i of %i", (showed, plants, sentence) => {
+    const learned = learnedShare(showed, plants, { share: 0.1, weigh: 10 });
+    const told = arrivalsSentence({ seller: "Swap", plants, showed, learned });
+    expect(told.replaceAll("\u00a0", " ")).toBe(sentence);
   });
 });

@@ -1,3 +1,4 @@
+import type { SellerTaught } from "@/core/advice/learning/arrivals";
 import { plainlyBetter, speaks, type CourseTaught } from "@/core/advice/learning/courses";
 import type { ToldBetween } from "@/core/advice/learning/reliability";
 import type { Counted } from "@/core/advice/learning/span";
@@ -105,4 +106,21 @@ export function sightSentence({
   const from = `${toolNames[tool]}: ${looks === 1 ? "one look" : `${looks} looks`} beside a find`;
   if (!learned) return `${from}, too few to say.`;
   return `${from}. It sees ${percent(learned.mean)} of what we suppose (${percent(learned.low)} to ${percent(learned.high)}).`;
+}
+
+/**
+ * What a keeper's own record makes of a case, beside what it would be by our estimates alone.
+ * @example byOursSentence(0.97, 0.91) // "Your own record counts here, and makes it surer: by our estimates alone it would be 91 %."
+ */
+export function byOursSentence(own: number, ours: number): string {
+  const [mine, theirs] = [percent(own), percent(ours)];
+  if (mine === theirs) return "Your own record counts here; it agrees with our estimates.";
+  return `Your own record counts here, and makes it ${own > ours ? "surer" : "less sure"}: by our estimates alone it would be ${theirs}.`;
+}
+
+/** What came with the plants of a seller. @example arrivalsSentence(one) // "Swap: 4 of 13 plants showed a pest soon after they came. Of the next, 22 % are likely to (11 % to 33 %)." */
+export function arrivalsSentence({ seller, plants, showed, learned }: SellerTaught): string {
+  const some =
+    plants === 1 ? `its one plant showed ${showed === 1 ? "a" : "no"}` : `${showed} of ${plants} plants showed a`;
+  return `${seller}: ${some} pest soon after coming. Of the next, ${percent(learned.mean)} are likely to (${percent(learned.low)} to ${percent(learned.high)}).`;
 }

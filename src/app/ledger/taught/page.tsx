@@ -5,6 +5,7 @@ import { currentContext } from "@/app/_parts/context";
 import { cachedView } from "@/app/_parts/cachedView";
 import { ENDED_FOR_GOOD_DAYS } from "@/core/advice/learning/courses";
 import { reaches } from "@/core/model/clearance/scenarios";
+import { ARRIVALS_PRIOR, SHOWS_WITHIN_DAYS } from "@/core/model/carriage/arrivalShare";
 import { FEWEST_CASES } from "@/core/model/learning/reach";
 import { readTaught } from "@/operations/record/queries/readTaught";
 import { Only } from "@/ui/shell/Only";
@@ -13,6 +14,7 @@ import { Panel } from "@/ui/Panel";
 import { percent } from "@/wording/advice/chances";
 import { dayCount } from "@/wording/dates";
 import {
+  arrivalsSentence,
   countedInWords,
   doseInWords,
   handSentence,
@@ -22,12 +24,15 @@ import {
 } from "@/wording/advice/learning";
 import { pestNames, toolNames } from "@/wording/names/names";
 
+/** Sellers of the most plants; the others brought too few to tell. */
+const SELLERS_SHOWN = 12;
+
 export const metadata: Metadata = { title: "What your record has taught" };
 
 /** What ended what, whether what was told came true, and what each tool sees: from this collection's own record. */
 export default async function TaughtPage() {
   const context = await currentContext();
-  const { courses, closings, hands, sights, eyes, cases, closed } = await cachedView(context, "taught", () =>
+  const { courses, closings, hands, sights, eyes, sellers, cases, closed } = await cachedView(context, "taught", () =>
     readTaught(context),
   );
   const sentences = taughtSentences(courses);
@@ -172,6 +177,26 @@ export default async function TaughtPage() {
           </>
         )}
       </Panel>
+      {sellers.length > 0 && (
+        <Panel title="What comes with new plants">
+          <ul className="list-unstyled mb-0">
+            {sellers.slice(0, SELLERS_SHOWN).map((one) => (
+              <li key={one.seller} className="mb-2">
+                {arrivalsSentence(one)}
+                <Span
+                  counted={{ hits: one.showed, of: one.plants, low: one.learned.low, high: one.learned.high }}
+                  told={ARRIVALS_PRIOR.share}
+                  bare
+                />
+              </li>
+            ))}
+          </ul>
+          <p className="small mb-0 mt-2">
+            A pest found within {dayCount(SHOWS_WITHIN_DAYS)} of coming counts as brought along. The diamond is where we
+            start with everyone: one plant in ten. The next plant from them is watched by this.
+          </p>
+        </Panel>
+      )}
       <Only right="own">
         <Panel title="Share it">
           <p>

@@ -112,8 +112,6 @@ export function spreadOf(collection: Collection, clock: Clock, today: Day): Spre
     cameFrom.filter(({ seller }) => seller !== ""),
     ({ seller }) => seller,
   );
-  const showedSoon = ({ cameOn, shown }: CameFrom) =>
-    shown.filter(({ on }) => on >= cameOn && on <= addDays(cameOn, SHOWS_WITHIN_DAYS));
   const count = (plants: readonly CameFrom[]): FromThere => ({
     plants: plants.length,
     showed: plants.filter((plant) => showedSoon(plant).length > 0).length,
@@ -133,6 +131,11 @@ export function spreadOf(collection: Collection, clock: Clock, today: Day): Spre
     },
     sellersPests: (plant) => [...new Set(mates(plant).flatMap((one) => showedSoon(one).map(({ pest }) => pest)))],
   };
+}
+
+/** What a plant showed so soon after it came that it counts as having brought it. */
+export function showedSoon({ cameOn, shown }: CameFrom): CameFrom["shown"] {
+  return shown.filter(({ on }) => on >= cameOn && on <= addDays(cameOn, SHOWS_WITHIN_DAYS));
 }
 
 /** Stands on the clock; shifting a plant along its row is no move. */

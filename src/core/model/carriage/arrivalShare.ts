@@ -7,11 +7,14 @@ export interface FromThere {
 /** A plant that shows a pest within so many days of coming counts as having brought it (HOUSE). */
 export const SHOWS_WITHIN_DAYS = 90;
 
+/** Before any of a seller's plants was seen: one in ten brings something, which weighs as much as ten plants (HOUSE). */
+export const ARRIVALS_PRIOR = { share: 0.1, weigh: 10 } as const;
+
 /** One from the same tray of the grower, come the same day, tells as much as so many of the seller's others (HOUSE). */
 const TRAY_MATE_COUNTS = 4;
 
 /**
- * The chance that a plant carries something when it comes: (1 + k) / (10 + n) with n plants of the seller's of which k showed a
+ * The chance that a plant carries something when it comes, by {@link ARRIVALS_PRIOR}: (1 + k) / (10 + n) with n plants of the seller's of which k showed a
  * pest; those of its own tray count four times. Throws RangeError where more showed than there are.
  * Source: our own estimate (HOUSE): a beta prior of one in ten, worth ten plants.
  * @example arrivalShare({ plants: 0, showed: 0 }, { plants: 0, showed: 0 }) // 0.1
@@ -21,5 +24,5 @@ export function arrivalShare(seller: FromThere, tray: FromThere): number {
     if (!(showed >= 0 && showed <= plants)) throw new RangeError(`${showed} of ${plants} plants showed a pest`);
   const showed = seller.showed + TRAY_MATE_COUNTS * tray.showed;
   const plants = seller.plants + TRAY_MATE_COUNTS * tray.plants;
-  return (1 + showed) / (10 + plants);
+  return (ARRIVALS_PRIOR.share * ARRIVALS_PRIOR.weigh + showed) / (ARRIVALS_PRIOR.weigh + plants);
 }

@@ -11,11 +11,13 @@ import { byMoment, standing } from "@/core/record/facts/facts";
 import { groupBy } from "@/core/shared/groupBy";
 import { coursesTaught, ENDED_FOR_GOOD_DAYS, type CourseCase, type CourseTaught } from "@/core/advice/learning/courses";
 import { reliabilityOf, type ToldBetween } from "@/core/advice/learning/reliability";
+import { arrivalsTaught, type SellerTaught } from "@/core/advice/learning/arrivals";
 import { sightOf, type Sight } from "@/core/advice/learning/sight";
 import { treats } from "@/core/acts/acts";
 import { inParallel } from "@/db/query";
 import * as cases from "@/db/stores/cases";
 import * as facts from "@/db/stores/facts";
+import { cameFrom } from "@/db/stores/spread";
 import * as ledger from "@/db/stores/ledger";
 import { dayOf, scopeOf, today, type Context } from "../../shared/context";
 
@@ -48,6 +50,8 @@ export interface TaughtView {
   readonly eyes: readonly EyeTaught[];
   /** What closed cases have told of each hand, those of most cases first. */
   readonly hands: readonly HandTaught[];
+  /** What came with the plants of each seller. */
+  readonly sellers: readonly SellerTaught[];
   /** How many cases there were, and how many of them are closed. */
   readonly cases: number;
   readonly closed: number;
@@ -102,10 +106,11 @@ export async function readTaught(context: Context): Promise<TaughtView> {
   const now = today(context);
   const told = await casesTold(context);
   const scope = scopeOf(context, "read");
-  const [pairs, shown] = await inParallel(
+  const [pairs, shown, came] = await inParallel(
     scope,
     () => sightOnRecord(scope),
     () => cases.shownReach(scope),
+    () => cameFrom(scope),
   );
   // Whoever keeps to our estimates sees what their own would be.
   const numbers = context.collection.numbers === "ours" ? "mixed" : context.collection.numbers;
@@ -130,6 +135,7 @@ export async function readTaught(context: Context): Promise<TaughtView> {
       ...{ technique: hand.technique, name: hand.name, cases: hand.cases },
       learned: learnedOf(hand, shown, numbers),
     })),
+    sellers: arrivalsTaught(came),
     cases: told.length,
     closed: told.filter(({ counted }) => counted.closedOn !== null).length,
   };

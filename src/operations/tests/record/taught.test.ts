@@ -89,6 +89,15 @@ describe("what the record has taught", () => {
       (await readCase({ ...context, collection: { ...context.collection, numbers } }, next))!.file!.reachPrior;
     expect(await begun("mixed")).toEqual(hand!.learned!.mean);
     expect(await begun("ours")).toBeUndefined();
+    // By ours alone it is the same case without what the hand has shown.
+    const byOurs = async (numbers: "ours" | "mixed") =>
+      (await readCase({ ...context, collection: { ...context.collection, numbers } }, next))!.fileByOurs;
+    expect(await byOurs("ours")).toBeNull();
+    const { reachPrior: _prior, ...same } = (await readCase(context, next))!.file!;
+    expect(await byOurs("mixed")).toEqual(same);
+    // A case that no hand has touched begins as all do.
+    const untouched = await openCaseOn(context, await plantOn(context, shelf), 10);
+    expect((await readCase(context, untouched))!.fileByOurs).toBeNull();
     const moved = (of: readonly number[] | undefined) => Math.abs(of![2]! - 0.25);
     expect(moved(await begun("mine"))).toBeGreaterThan(moved(await begun("mixed")));
   });
@@ -100,6 +109,7 @@ describe("what the record has taught", () => {
       hands: [],
       sights: [],
       eyes: [],
+      sellers: [],
       cases: 0,
       closed: 0,
     });

@@ -21,6 +21,7 @@ const Picture = dynamic(() => import("./Picture").then((module) => module.Pictur
 interface Props {
   readonly pest: PestId;
   readonly file: CaseFileInput;
+  readonly byOurs: CaseFileInput | null;
   readonly on: OnPlant;
   readonly coming: readonly DatedDose[];
   readonly marks: readonly Mark[];
@@ -31,7 +32,7 @@ interface Props {
 }
 
 /** What the engine draws and supposes for a case, reckoned in the browser's own worker. */
-export function CaseReckoned({ pest, file, on, coming, marks, today, until, open, pClear }: Props) {
+export function CaseReckoned({ pest, file, byOurs, on, coming, marks, today, until, open, pClear }: Props) {
   const reckoner = useReckoner();
   const key = JSON.stringify([file, coming, until]);
   const { answer, failed, again } = useAnswer(reckoner, (remote) => remote.draw(file, coming, until, on), key);
@@ -42,7 +43,7 @@ export function CaseReckoned({ pest, file, on, coming, marks, today, until, open
         {!failed && !answer && <p className="mb-0">Working it out …</p>}
         {answer && <Picture pest={pest} picture={answer} marks={marks} today={today} />}
       </Panel>
-      {open && pClear !== null && <WhatIf reckoner={reckoner} file={file} pClear={pClear} />}
+      {open && pClear !== null && <WhatIf reckoner={reckoner} file={file} byOurs={byOurs} pClear={pClear} />}
     </>
   );
 }

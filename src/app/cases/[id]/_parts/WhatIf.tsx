@@ -7,6 +7,7 @@ import type { Supposition } from "@/core/advice/clearance/whatIf";
 import { Panel } from "@/ui/Panel";
 import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/advice/chances";
+import { byOursSentence } from "@/wording/advice/learning";
 
 const nothing: Supposition = { sprayMore: false, daysLate: 0, betterReach: false, cleanLook: null };
 const looks = [
@@ -17,7 +18,18 @@ const looks = [
 ] as const;
 
 /** Suppositions, and what they make of the certainty, at once. */
-export function WhatIf({ reckoner, file, pClear }: { reckoner: ReckonerHandle; file: CaseFileInput; pClear: number }) {
+export function WhatIf({
+  reckoner,
+  file,
+  byOurs,
+  pClear,
+}: {
+  reckoner: ReckonerHandle;
+  file: CaseFileInput;
+  /** The same by our estimates alone; null where the keeper's own record makes no difference. */
+  byOurs: CaseFileInput | null;
+  pClear: number;
+}) {
   const [supposed, setSupposed] = useState(nothing);
   const key = JSON.stringify(supposed);
   const { answer } = useAnswer(reckoner, (remote) => remote.whatIf(file, supposed), key);
@@ -32,6 +44,7 @@ export function WhatIf({ reckoner, file, pClear }: { reckoner: ReckonerHandle; f
           <span className="text-body-secondary"> instead of {percent(pClear)}</span>
         )}
       </p>
+      {byOurs && <ByOurs reckoner={reckoner} file={byOurs} pClear={pClear} />}
       <Form.Check
         id="what-if-spray"
         label="One more treatment today, like the last"
@@ -71,4 +84,10 @@ export function WhatIf({ reckoner, file, pClear }: { reckoner: ReckonerHandle; f
       </Form.Group>
     </Panel>
   );
+}
+
+/** What the keeper's own record makes of it. */
+function ByOurs({ reckoner, file, pClear }: { reckoner: ReckonerHandle; file: CaseFileInput; pClear: number }) {
+  const { answer } = useAnswer(reckoner, (remote) => remote.whatIf(file, nothing), "by ours");
+  return answer === null ? null : <p className="small">{byOursSentence(pClear, answer)}</p>;
 }

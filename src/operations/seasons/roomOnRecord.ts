@@ -50,20 +50,57 @@ export interface RoomOnRecord {
   readonly known: boolean;
 }
 
-/** Everything on record of a room's gnats; null where there is no such place. */
-export async function roomOnRecord(scope: Scope, placeId: string, today: Day): Promise<RoomOnRecord | null> {
-  const all = await places.all(scope);
+/** What was done in a room and counted there, and who stands in it. */
+interface RoomFacts {
+  readonly all: readonly Place[];
+  readonly place: Place;
+  readonly listed: readonly plantStates.ListedPlant[];
+  /** Standing acts on its plants, its places and the places it is in. */
+  readonly acts: readonly ActDone[];
+  readonly counts: RoomRecord["counts"];
+}
+
+/** What was done in a room and counted there; null where there is no such place. */
+export async function roomFacts(scope: Scope, placeId: string): Promise<RoomFacts | null> {
+  const [all, everyone] = await inParallel(
+    scope,
+    () => places.all(scope),
+    () => plantStates.list(scope),
+  );
   const place = all.find(({ id }) => id === placeId);
   if (!place) return null;
   const { within, outside } = around(all, placeId);
-  const listed = (await plantStates.list(scope)).filter((row) => within.has(row.placeId));
-  const ids = listed.map(({ id }) => id);
-  const [described, onPlants, onPlaces, counts, readings, measured] = await inParallel(
+  const listed = everyone.filter((row) => within.has(row.placeId));
+  const [onPlants, onPlaces, counts] = await inParallel(
     scope,
-    () => plants.many(scope, ids),
-    () => facts.of(scope, "act", "plantId", ids),
+    () =>
+      facts.of(
+        scope,
+        "act",
+        "plantId",
+        listed.map(({ id }) => id),
+      ),
     () => facts.of(scope, "act", "placeId", [...within, ...outside]),
     () => facts.of(scope, "trapCount", "placeId", [...within]),
+  );
+  return {
+    ...{ all, place, listed, acts: standing([...onPlants, ...onPlaces]) },
+    // Cards are counted for a place; what is counted on a shelf of it is another count.
+    counts: standing(counts)
+      .filter(({ what, placeId: where }) => what === "slice" || where === placeId)
+      .map(({ what, plantId, days, count, day }) => ({ what, plantId, days, count, day })),
+  };
+}
+
+/** Everything on record of a room's gnats; null where there is no such place. */
+export async function roomOnRecord(scope: Scope, placeId: string, today: Day): Promise<RoomOnRecord | null> {
+  const room = await roomFacts(scope, placeId);
+  if (!room) return null;
+  const { all, place, listed, acts, counts } = room;
+  const ids = listed.map(({ id }) => id);
+  const [described, readings, measured] = await inParallel(
+    scope,
+    () => plants.many(scope, ids),
     () => facts.all(scope, "reading"),
     () => measuredLately(scope),
   );
@@ -75,7 +112,6 @@ export async function roomOnRecord(scope: Scope, placeId: string, today: Day): P
     const there = around(all, act.placeId!).within;
     return ids.filter((id) => there.has(standsIn.get(id)!));
   };
-  const acts = standing([...onPlants, ...onPlaces]);
   const potted = described.filter(({ growthForm }) => growthForm !== "airPlant");
   const shelves = new Set(listed.map((row) => row.placeId)).size;
   return {
@@ -88,10 +124,7 @@ export async function roomOnRecord(scope: Scope, placeId: string, today: Day): P
         return { plantId: plant.id, weight: gnatWeight(pot), feeds: larvaeCeiling(pot) };
       }),
       acts: acts.map((one) => ({ act: one.act, day: one.day, plantIds: meets(one) })),
-      // Cards are counted for a place; what is counted on a shelf of it is another count.
-      counts: standing(counts)
-        .filter(({ what, placeId: where }) => what === "slice" || where === placeId)
-        .map(({ what, plantId, days, count, day }) => ({ what, plantId, days, count, day })),
+      counts,
       warmth: (from, to) => (temperatures.length > 0 ? dailyMeans(temperatures, from, to) : [USUAL_C]),
     },
     size: {

@@ -33,6 +33,7 @@ import {
   winterSteps,
   type WinterPlant,
 } from "./wintering";
+import type { Paces } from "../sessions/pace";
 
 const first = day("2026-09-01");
 const on = (n: number) => addDays(first, n);
@@ -131,6 +132,11 @@ describe("the way in for winter", () => {
     ...more,
   });
 
+  const minutesOf = (of: Parameters<typeof winter>[0], paces: Paces) => {
+    const plant = winter(of);
+    return winterMinutes(winterWork(plant), plant.bearer.potCm, paces);
+  };
+
   it("is inspected, pruned, rinsed, soaked, sprayed, waited for, rinsed and its pot cleaned", () => {
     expect(winterSteps(winter())).toEqual(["inspect", "prune", "rinse", "soak", "spray", "wait", "rinseOff", "pot"]);
     // Not soaked: sickly plants and wet succulents; on the floor a weak drench and a flush.
@@ -162,13 +168,13 @@ describe("the way in for winter", () => {
       ...["rinseOff mechanical", "pot clean"],
     ]);
     expect(commands(winter({ sensitivities: ["soapShy"] }))).not.toContain("spray contact");
-    expect(winterMinutes(winter({ potCm: 40 }), {})).toBeGreaterThan(winterMinutes(winter(), {}));
+    expect(minutesOf({ potCm: 40 }, {})).toBeGreaterThan(minutesOf({}, {}));
   });
 
   it("takes as long as the keepers' own hands take for its parts", () => {
-    expect(winterMinutes(winter({ potCm: 12 }), {})).toBe(17);
+    expect(minutesOf({ potCm: 12 }, {})).toBe(17);
     const slow = { spray: { factor: 2, plants: 9 }, "mechanical shower": { factor: 2, plants: 9 } };
-    const minutes = winterMinutes(winter({ potCm: 12 }), slow);
+    const minutes = minutesOf({ potCm: 12 }, slow);
     expect(minutes).toBeGreaterThan(17);
     // What was never timed takes what it takes with us.
     expect(minutes).toBeLessThan(34);
@@ -176,9 +182,9 @@ describe("the way in for winter", () => {
       hands,
       { factor: 2, plants: 9 },
     ]);
-    expect(winterMinutes(winter({ potCm: 12 }), Object.fromEntries(all))).toBeLessThanOrEqual(34);
+    expect(minutesOf({ potCm: 12 }, Object.fromEntries(all))).toBeLessThanOrEqual(34);
     // What bears no mix is rinsed only.
-    expect(winterMinutes(winter({ potCm: 12, sensitivities: ["soapShy"] }), { spray: slow.spray })).toBe(17);
+    expect(minutesOf({ potCm: 12, sensitivities: ["soapShy"] }, { spray: slow.spray })).toBe(17);
   });
 
   it("is sprayed again until it comes in", () => {

@@ -73,11 +73,10 @@ export function winterSteps(plant: WinterPlant): readonly WinterStepId[] {
 
 /**
  * Minutes of hands on one plant, the waiting left out (HOUSE): shared out over its acts as they take alone, each at the keepers' own pace
- * where that is known. @example winterMinutes(hoyaIn12cm, {}) // 17
+ * where that is known. @example winterMinutes(winterWork(hoya), 12, {}) // 17
  */
-export function winterMinutes(plant: WinterPlant, paces: Paces): number {
-  const { potCm } = plant.bearer;
-  const acts = winterWork(plant).flatMap(({ act }) => act ?? []);
+export function winterMinutes(work: readonly WinterWork[], potCm: number, paces: Paces): number {
+  const acts = work.flatMap(({ act }) => act ?? []);
   const ours = acts.reduce((sum, act) => sum + costsOfAct(act, potCm).minutes, 0);
   const own = acts.reduce((sum, act) => sum + minutesAt(paces, act, potCm), 0);
   return Math.round((8 + 0.75 * potCm) * (ours > 0 ? own / ours : 1));
@@ -138,17 +137,17 @@ export function winterWork(plant: WinterPlant): readonly WinterWork[] {
     .map((step) => ({ step, act: acts[step]() }));
 }
 
-/** What is put on a plant on its way in; null where it bears no mix: then it is rinsed only. */
-export function winterPut(plant: WinterPlant): Act | null {
-  return winterWork(plant).find(({ step }) => step === "spray" || step === "sponge")?.act ?? null;
+/** What is put on a plant on its way in; null where it bears no mix: then it is rinsed only. @example winterPut(winterWork(sundew)) // null */
+export function winterPut(work: readonly WinterWork[]): Act | null {
+  return work.find(({ step }) => step === "spray" || step === "sponge")?.act ?? null;
 }
 
 /** Nights so cold are offered as the coldest that plants may have outside, °C. */
 export const coldestOffered = [5, 8, 10, 12, 15] as const;
 
-/** Whether an act makes a plant ready to come in: whoever bears a mix is once it is on; the others are once they are rinsed. @example makesReady(rinse, sundew) // true */
-export function makesReady(act: Act, plant: WinterPlant): boolean {
-  return winterPut(plant) ? sprays(act) : workIn(act) === "shower";
+/** Whether an act makes a plant ready to come in: whoever bears a mix is once it is on; the others are once they are rinsed. `put` as {@link winterPut} has it. @example makesReady(rinse, null) // true */
+export function makesReady(act: Act, put: Act | null): boolean {
+  return put ? sprays(act) : workIn(act) === "shower";
 }
 
 /** Whether an act puts a mix on a plant, before the move or after it. */

@@ -8,9 +8,9 @@ import type { Scope } from "@/db/connection";
 import { inParallel } from "@/db/query";
 import * as places from "@/db/stores/places";
 import { scopeOf, today, type Context } from "../../shared/context";
-import { programmesNow, roomOnRecord } from "../roomOnRecord";
+import { programmesNow, roomFacts } from "../roomOnRecord";
 import { roundsDue } from "../../walks/queries/readRounds";
-import { readWintering } from "./readWintering";
+import { winteringNow } from "../winteringNow";
 
 /** What rooms and the collection ask for within so many days from today, what is overdue among it; the soonest first. */
 export async function readRooms(context: Context, withinDays = 0): Promise<readonly RoomDue[]> {
@@ -21,7 +21,7 @@ export async function readRooms(context: Context, withinDays = 0): Promise<reado
   const found = await inParallel(
     scope,
     () => gnatDuesIn(scope, ofKind(running, "gnats"), day),
-    () => winterDues(context, ofKind(running, "wintering")),
+    () => winterDues(context, scope, ofKind(running, "wintering")),
     () => roundDues(context, scope, ofKind(running, "prevention"), day),
     () => sachetDues(scope, ofKind(running, "guests"), day),
   );
@@ -34,19 +34,21 @@ export async function readRooms(context: Context, withinDays = 0): Promise<reado
 async function gnatDuesIn(scope: Scope, running: readonly Running<"gnats">[], day: Day): Promise<RoomDue[]> {
   const dues: RoomDue[] = [];
   for (const one of running) {
-    const room = await roomOnRecord(scope, one.placeId!, day);
+    const room = await roomFacts(scope, one.placeId!);
     if (!room) continue;
     const base = { programme: "gnats", placeId: one.placeId, placeName: room.place.name } as const;
-    dues.push(
-      ...gnatDues(one, room.record.acts, room.record.counts, day).map((what) => ({ ...base, on: what.on, what })),
-    );
+    dues.push(...gnatDues(one, room.acts, room.counts, day).map((what) => ({ ...base, on: what.on, what })));
   }
   return dues;
 }
 
-async function winterDues(context: Context, running: readonly Running<"wintering">[]): Promise<RoomDue[]> {
+async function winterDues(
+  context: Context,
+  scope: Scope,
+  running: readonly Running<"wintering">[],
+): Promise<RoomDue[]> {
   if (running.length === 0) return [];
-  const { programmes } = await readWintering(context);
+  const { programmes } = await winteringNow(context, scope);
   return programmes.flatMap(({ placeId, placeName, batches, behind, chosen, again, inside, plants }): RoomDue[] => {
     const sprays = [...again, ...inside];
     const base = { programme: "wintering", placeId, placeName } as const;
@@ -85,10 +87,10 @@ async function roundDues(
 async function sachetDues(scope: Scope, running: readonly Running<"guests">[], day: Day): Promise<RoomDue[]> {
   const dues: RoomDue[] = [];
   for (const one of running) {
-    const room = await roomOnRecord(scope, one.placeId!, day);
+    const room = await roomFacts(scope, one.placeId!);
     if (!room) continue;
     const { predator, everyDays } = one.chosen;
-    const due = biocontrolDue(predator, everyDays, one.begunOn, room.record.acts, day);
+    const due = biocontrolDue(predator, everyDays, one.begunOn, room.acts, day);
     const base = { programme: "guests", placeId: one.placeId, placeName: room.place.name } as const;
     dues.push({ ...base, on: due.on, what: { what: "sachets", again: due.again } });
   }

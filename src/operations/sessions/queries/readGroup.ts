@@ -36,7 +36,7 @@ import { recordsOf, type KeptRecord } from "../../plants/plantRecords";
 import type { TreatmentLine } from "../../cases/treatmentLines";
 import { readEvening } from "./readEvening";
 import { readRounds, type RoundLine } from "../../walks/queries/readRounds";
-import { readWintering, type WinterLine } from "../../seasons/queries/readWintering";
+import { winteringNow, type WinterLine } from "../../seasons/winteringNow";
 
 /** Groups for which it is known what is done: what plans ask for, of one mix or work or of all; of a way in for winter out of a place those of tonight, all that are left, and those whose turn to be sprayed again has come; of a round of prevention those of tonight. */
 export const givenGroups = ["due", "winter", "winterAll", "winterAgain", "round"] as const;
@@ -200,7 +200,9 @@ async function givenIn(context: Context, { who, id }: Extract<GroupAsked, { who:
     ];
     return { since: day, asks: new Map(tonight.map(asksOf)) };
   }
-  const programme = (await readWintering(context)).programmes.find(({ placeId }) => placeId === id);
+  const programme = (await winteringNow(context, scopeOf(context, "read"))).programmes.find(
+    ({ placeId }) => placeId === id,
+  );
   if (!programme) return { since: day, asks: new Map() };
   const { tonight, open, begunToday, again, inside } = programme;
   if (who === "winterAgain") {

@@ -20,6 +20,7 @@ export function WalkChosen({
   tool,
   round,
   inOrder,
+  variant = "primary",
   label,
 }: {
   chosen: Chosen;
@@ -27,6 +28,7 @@ export function WalkChosen({
   round: Round;
   /** Whether they are walked in the order given, and not in the one that spreads least. */
   inOrder: boolean;
+  variant?: "primary" | "outline-primary";
   label: string;
 }) {
   const router = useRouter();
@@ -44,7 +46,7 @@ export function WalkChosen({
   return (
     <>
       {problem && <Alert variant="danger">{problem}</Alert>}
-      <Button onClick={begin} disabled={waiting || chosen.length === 0}>
+      <Button variant={variant} onClick={begin} disabled={waiting || chosen.length === 0}>
         {label}
       </Button>
     </>

@@ -64,7 +64,9 @@ export default async function AroundPage({ params }: { params: Promise<{ id: str
   if (!view) notFound();
   const { found, plant, first } = view;
   const pest = pestNames[found.pest].toLowerCase();
-  const minutes = first.reduce((sum, line) => sum + line.minutes, 0);
+  const likely = first.filter(({ p }) => p >= context.collection.riskPercent / 100);
+  // Few of many are an evening's work; the others wait for their own day.
+  const offered = likely.length > 0 && likely.length < first.length ? [likely, first] : [first];
   return (
     <>
       <AsOf />
@@ -82,15 +84,19 @@ export default async function AroundPage({ params }: { params: Promise<{ id: str
               <p className="mb-0">No other plant is likely to have caught it.</p>
             ) : (
               <>
-                <p>By how likely each is to carry {pest}.</p>
-                <div className="mb-2">
-                  <WalkChosen
-                    chosen={first.map(({ plantId }) => ({ plantId }))}
-                    tool={usualTool(context.collection.owns)}
-                    round="likely"
-                    inOrder
-                    label={`Check ${first.length === 1 ? "it" : `all ${first.length} in this order`}: ${timeInWords(60 * minutes)}`}
-                  />
+                <p>By how likely each is to carry {pest}; what only an open door leads to comes last.</p>
+                <div className="d-flex flex-wrap gap-2 mb-2">
+                  {offered.map((some, i) => (
+                    <WalkChosen
+                      key={some.length}
+                      chosen={some.map(({ plantId }) => ({ plantId }))}
+                      tool={usualTool(context.collection.owns)}
+                      round="likely"
+                      inOrder
+                      variant={i === 0 ? "primary" : "outline-primary"}
+                      label={`Check ${whom(some.length, first.length)}: ${timeInWords(60 * some.reduce((sum, { minutes }) => sum + minutes, 0))}`}
+                    />
+                  ))}
                 </div>
                 <ul className="list-group list-group-flush">
                   {first.map((line) => (
@@ -114,4 +120,10 @@ export default async function AroundPage({ params }: { params: Promise<{ id: str
       </div>
     </>
   );
+}
+
+/** So many of them all, as they are checked. */
+function whom(some: number, all: number): string {
+  if (some === all) return all === 1 ? "it" : `all ${all} in this order`;
+  return some === 1 ? "the likeliest one" : `the ${some} likeliest`;
 }

@@ -73,18 +73,17 @@ export function fileOfCase(
   return caseFileFrom({ found, plant, looks, acts, warmth, humidity, restsOn, wallTime, asOf, reachPrior, sight });
 }
 
-/** The case file as it would be by our estimates alone; null where it is the same, since the keeper's own record bears on nothing in it. */
+/** A case file as it would be by our estimates alone; null where it is the same, since the keeper's own record bears on nothing in it. */
 export function fileByOurs(
+  file: CaseFileInput | null,
   record: KeptRecord,
   found: Case,
   asOf: Day,
   collection: Parameters<typeof fileOfCase>[3],
 ): CaseFileInput | null {
   if (collection.numbers === "ours") return null;
-  const [own, ours] = ([collection.numbers, "ours"] as const).map((numbers) =>
-    fileOfCase(record, found, asOf, { ...collection, numbers }),
-  );
-  return JSON.stringify(own) === JSON.stringify(ours) ? null : ours!;
+  const ours = fileOfCase(record, found, asOf, { ...collection, numbers: "ours" });
+  return JSON.stringify(file) === JSON.stringify(ours) ? null : ours;
 }
 
 /** Judges an open case from its plant's record. Reads and writes nothing; a case that cannot be reckoned says why. */

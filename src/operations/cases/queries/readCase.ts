@@ -84,6 +84,7 @@ export async function readCase(context: Context, asked: string): Promise<CaseVie
     pClear: judgement.assessment.pClear,
     target: context.collection.clearPercent / 100,
   };
+  const file = fileOfCase(record, found, day, context.collection);
   const { guard } = verdictsOf(
     { record, lookEveryDays: context.collection.lookEveryDays, risk: riskNotAsked, petalsOf: () => card.petals },
     day,
@@ -99,8 +100,8 @@ export async function readCase(context: Context, asked: string): Promise<CaseVie
     plan,
     nextStep: plan && nextTreatment(plan),
     clearance: ruleOf(found, record, record.warmth, day, sureness),
-    file: fileOfCase(record, found, day, context.collection),
-    fileByOurs: found.open ? fileByOurs(record, found, day, context.collection) : null,
+    file,
+    fileByOurs: found.open ? fileByOurs(file, record, found, day, context.collection) : null,
     judged,
     changed: changesSince(plan, found, record, record.warmth, day, judgement?.outlook?.lateDays ?? 0),
     generationDays: place.meanC === null ? null : eggToAdultDays(pestOf(found.pest), place.meanC),

@@ -1,3 +1,4 @@
+import { Archive } from "lucide-react";
 import type { ReactNode } from "react";
 import type { PlantCard } from "@/core/schedule/state/plantCard";
 import { stateInWords } from "@/wording/names/states";
@@ -8,13 +9,17 @@ import { LinkIfOpen } from "./shell/Only";
 export function PlantLine({ plant, note, children }: { plant: PlantCard; note?: ReactNode; children?: ReactNode }) {
   return (
     <li className="plant-line list-group-item d-flex flex-wrap align-items-center gap-3 px-0">
-      <Flower state={plant.state} petals={plant.petals} apart={plant.apart} silent />
+      {plant.archived ? (
+        <Archive className="plant-line-archived" aria-hidden />
+      ) : (
+        <Flower state={plant.state} petals={plant.petals} apart={plant.apart} silent />
+      )}
       <div className="plant-line-text">
         <LinkIfOpen href={`/plants/${plant.id}`} className="fw-semibold">
           {plant.code} {plant.name}
         </LinkIfOpen>
         <div className="small text-body-secondary">
-          {stateInWords(plant.state, plant.petals, plant.apart, plant)}
+          {plant.archived ? "archived" : stateInWords(plant.state, plant.petals, plant.apart, plant)}
           {note && <> · {note}</>}
         </div>
       </div>

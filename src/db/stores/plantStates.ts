@@ -64,12 +64,13 @@ const listed = z.object({
   lookDueFor: z.enum(programmeKindIds),
   lastLookOn: z.string().nullable(),
   factsVersion: z.number(),
+  archived: z.boolean(),
 });
 export type ListedPlant = z.output<typeof listed>;
 
 const every = `select p.id, p.code, p.name, c.state, c.petals, c.apart, c.place_id as "placeId",
     c.look_due_on::text as "lookDueOn", c.look_due_for as "lookDueFor", c.last_look_on::text as "lastLookOn",
-    c.facts_version::float8 as "factsVersion"
+    c.facts_version::float8 as "factsVersion", p.archived_at is not null as archived
   from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
   where c.collection_id = :c`;
 const inUse = `${every} and p.archived_at is null`;

@@ -6,10 +6,11 @@ import type { ListedPlant } from "@/db/stores/plantStates";
 
 /** What stands beside a plant in a list, as of a day. */
 export function cardOf(plant: ListedPlant, today: Day): PlantCard {
-  const { id, code, name, placeId, petals, apart, lookDueFor } = plant;
+  const { id, code, name, placeId, petals, apart, archived, lookDueFor } = plant;
   const lookDueOn = plant.lookDueOn as Day;
   const lastLookOn = plant.lastLookOn as Day | null;
-  return { id, code, name, placeId, petals, apart, lastLookOn, lookDueOn, lookDueFor, state: stateShown(plant, today) };
+  const state = stateShown(plant, today);
+  return { id, code, name, placeId, petals, apart, archived, lastLookOn, lookDueOn, lookDueFor, state };
 }
 
 /** How a plant stands, as of a day. */

@@ -60,7 +60,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
     <>
       <AsOf />
       <div className="d-flex flex-wrap gap-3 align-items-center mb-3">
-        <Flower state={card.state} petals={card.petals} apart={card.apart} size="large" silent />
+        {!card.archived && <Flower state={card.state} petals={card.petals} apart={card.apart} size="large" silent />}
         <div className="plant-line-text">
           <p className="mb-0">
             <Link href={`/plants/${plant.id}`}>

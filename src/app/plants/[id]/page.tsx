@@ -63,13 +63,12 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
     <>
       <AsOf />
       <div className="d-flex flex-wrap gap-3 align-items-center mb-3">
-        <Flower state={card.state} petals={card.petals} apart={card.apart} size="large" silent />
+        {!archived && <Flower state={card.state} petals={card.petals} apart={card.apart} size="large" silent />}
         <div className="plant-line-text">
           <p className="mb-0 text-body-secondary">{plant.code}</p>
           <h1 className="mb-0">{plant.name}</h1>
           <p className="mb-0 fs-5">
-            {stateInWords(card.state, card.petals, card.apart, card)}
-            {archived && ", archived"}
+            {archived ? "archived" : stateInWords(card.state, card.petals, card.apart, card)}
           </p>
         </div>
         {!archived && (

@@ -11,6 +11,8 @@ export interface PlantCard {
   readonly state: PlantState;
   readonly petals: number;
   readonly apart: boolean;
+  /** Whether it is kept no longer: how it stood then says nothing of now. */
+  readonly archived: boolean;
   /** The last look at it; null while it has never been looked at. */
   readonly lastLookOn: Day | null;
   readonly lookDueOn: Day;

@@ -157,6 +157,10 @@ describe("benches and cases", () => {
     const view = await readCases(context);
     expect(view.open.map((line) => line.found.id)).toEqual([unplanned, soon]);
     expect(view.closed.map((line) => [line.id, line.outcome])).toEqual([[closed, "lost"]]);
+    // What left the collection is told as that, and not by how it stood when it was last looked at.
+    expect(view.closed[0]!.plant.archived).toBe(false);
+    await archivePlant(context, { plantId: ids[2]!, archived: true });
+    expect((await readCases(context)).closed[0]!.plant.archived).toBe(true);
   });
 
   it("one collection never sees another's plants", async () => {

@@ -20,6 +20,8 @@ const PORTS = [3198, 3199];
 const RATES = [1, 2, 4, 6, 8, 12, 16, 25, 50];
 const STEP_S = 12;
 const LIMIT_MS = 100;
+/** So many a second of each kind within that two cores are to bear. */
+const MUST_BEAR = 6;
 /** From here on it is no use to anybody. */
 const END_MS = 1000;
 const SETTLE_MS = 20_000;
@@ -64,20 +66,25 @@ await withDatabase("wary_load", async (owner) => {
     for (let n = 0; n < WARM_UP; n++)
       for (const kind of Object.values(kinds))
         await Promise.all(bases().map((base) => kind({ base, collectionId: ids[n % ids.length]! })));
+    let borne = 0;
     for (const rate of RATES) {
-      if (!(await step(rate, kinds, ids))) break;
+      const { inTime, goesOn } = await step(rate, kinds, ids);
+      if (inTime) borne = rate;
+      if (!goesOn) break;
     }
+    console.log(`Within ${LIMIT_MS} ms: ${borne} a second of each; ${MUST_BEAR} are to be.`);
+    if (borne < MUST_BEAR) process.exitCode = 1;
   } finally {
     await Promise.all(stops.map((stop) => stop()));
   }
 });
 
-/** Asks for each kind `rate` times a second; prints what came of it, and says whether it still answers in time. */
+/** Asks for each kind `rate` times a second; prints what came of it, and says whether that was in time, and whether more is worth a try. */
 async function step(
   rate: number,
   kinds: Record<string, (at: Asked) => Promise<Response>>,
   ids: readonly string[],
-): Promise<boolean> {
+): Promise<{ readonly inTime: boolean; readonly goesOn: boolean }> {
   const times = new Map(Object.keys(kinds).map((name) => [name, [] as number[]]));
   let failed = 0;
   const asked: Promise<void>[] = [];
@@ -111,10 +118,11 @@ async function step(
     return { text: `${name} p50 ${text[0]} p95 ${text[1]}`, p95: at(0.95) };
   });
   const p95 = Math.max(...columns.map((one) => one.p95));
-  const verdict = failed === 0 && p95 < LIMIT_MS ? "ok" : `over ${LIMIT_MS} ms`;
+  const inTime = failed === 0 && p95 < LIMIT_MS;
+  const verdict = inTime ? "ok" : `over ${LIMIT_MS} ms`;
   const texts = columns.map(({ text }) => text).join("   ");
   console.log(`${String(rate).padStart(3)} a second each: ${texts} ms   ${failed} failed   ${verdict}`);
-  return failed === 0 && p95 < END_MS;
+  return { inTime, goesOn: failed === 0 && p95 < END_MS };
 }
 
 function page({ base, collectionId }: Asked, path: string): Promise<Response> {

@@ -6,7 +6,7 @@ import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { mixOf } from "@/core/advice/evening/bath";
 import { chooseEvening, SET_UP_MINUTES, weightOf, MOST_DRYING } from "@/core/advice/evening/choose";
-import { eveningBegins, eveningMinutes } from "@/core/advice/evening/hours";
+import { eveningBegins, eveningMinutes, isUsual } from "@/core/advice/evening/hours";
 import { mustWait } from "@/core/advice/evening/wait";
 import { timersAfter } from "@/core/acts/acts";
 import { groupBy } from "@/core/shared/groupBy";
@@ -52,7 +52,7 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
   const from = typed ?? eveningBegins(clock, usual);
   const setFrom = (next: string) => {
     setTyped(next);
-    setUsual(next);
+    if (isUsual(next)) setUsual(next);
   };
   const [until, setUntil] = useKept("evening until", "22:00");
   const [pots, setPots] = useKept("evening drying", "12");

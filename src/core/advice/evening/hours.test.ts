@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { LONGEST_MINUTES } from "./choose";
-import { eveningBegins, eveningMinutes } from "./hours";
+import { eveningBegins, eveningMinutes, isUsual } from "./hours";
 
 describe("the hours of an evening", () => {
   it.each([
@@ -21,5 +21,9 @@ describe("the hours of an evening", () => {
     ["whoever gets up at four plans the next one", "04:00", "18:00"],
   ])("%s", (_why, now, begins) => {
     expect(eveningBegins(now, "18:00")).toBe(begins);
+  });
+
+  it("what was begun once in the night is not begun so tomorrow", () => {
+    expect(["01:30", "11:59", "12:00", "20:15"].map(isUsual)).toEqual([false, false, true, true]);
   });
 });

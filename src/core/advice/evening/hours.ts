@@ -21,6 +21,11 @@ export function eveningMinutes(from: string, until: string): number {
   return between + DAY_MINUTES > LONGEST_MINUTES ? 0 : between + DAY_MINUTES;
 }
 
+/** Whether an evening may usually begin then: whoever begins once in the night or in the morning does not tomorrow. @example isUsual("01:30") // false */
+export function isUsual(clock: string): boolean {
+  return minutesIn(clock) >= DAY_MINUTES / 2;
+}
+
 /**
  * When an evening begins that is planned at `now`: at its usual hour while that is to come, and now once it has come, up to four in the
  * morning. @example eveningBegins("08:10", "18:00") // "18:00"

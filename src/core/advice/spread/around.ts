@@ -1,4 +1,5 @@
 import type { NearnessId } from "../../model/carriage/rates";
+import { groupBy } from "../../shared/groupBy";
 import type { PestId } from "../../knowledge/pests/pests";
 import type { Blamed, PlantCarries } from "./carries";
 
@@ -56,8 +57,17 @@ export interface Origin {
   readonly told: Blamed | null;
 }
 
-/** The ways taken together where several name the same plant. */
+/**
+ * The ways, likeliest first; those that name the same plant are taken together, under the likeliest of them: it is asked from whom it came.
+ * @example originOf([]).told // null
+ */
 export function originOf(routes: readonly Blamed[]): Origin {
-  const told = routes[0];
-  return { routes, told: told && told.share >= TELLS_FROM ? told : null };
+  const together = [...groupBy(routes, ({ plantId, kind, pest }) => `${pest} ${plantId ?? kind}`).values()]
+    .map((some): Blamed => {
+      const [most] = some.toSorted((a, b) => b.share - a.share);
+      return { ...most!, share: some.reduce((sum, { share }) => sum + share, 0) };
+    })
+    .toSorted((a, b) => b.share - a.share);
+  const told = together[0];
+  return { routes: together, told: told && told.share >= TELLS_FROM ? told : null };
 }

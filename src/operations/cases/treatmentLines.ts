@@ -14,6 +14,7 @@ import { minutesAt } from "@/core/advice/sessions/pace";
 import { spotsFor } from "@/core/knowledge/remedies/remedies";
 import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
 import { walkOrder } from "@/core/advice/walks/order";
+import { inParallel } from "@/db/query";
 import { scopeOf, today, type Context } from "../shared/context";
 import type { NextTreatment } from "./nextTreatments";
 import { bearerOn } from "../plants/onPlant";
@@ -41,10 +42,12 @@ export async function treatmentLines(context: Context, treatments: readonly Next
   if (treatments.length === 0) return [];
   // Whoever may see what is due sees the plants that are, and no others.
   const scope = scopeOf({ ...context, role: "reader" }, "read");
-  const { records, places, temperaturesOf } = await recordsOf(scope, [
-    ...new Set(treatments.map(({ plant }) => plant.id)),
-  ]);
-  const paces = await ownPaces(scope);
+  const plantIds = [...new Set(treatments.map(({ plant }) => plant.id))];
+  const [{ records, places, temperaturesOf }, paces] = await inParallel(
+    scope,
+    () => recordsOf(scope, plantIds),
+    () => ownPaces(scope),
+  );
   const day = today(context);
   const lines = treatments.flatMap((line): TreatmentLine[] => {
     const record = records.find(({ plant }) => plant.id === line.plant.id);

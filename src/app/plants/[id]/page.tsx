@@ -67,9 +67,7 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
         <div className="plant-line-text">
           <p className="mb-0 text-body-secondary">{plant.code}</p>
           <h1 className="mb-0">{plant.name}</h1>
-          <p className="mb-0 fs-5">
-            {archived ? "archived" : stateInWords(card.state, card.petals, card.apart, card)}
-          </p>
+          <p className="mb-0 fs-5">{archived ? "archived" : stateInWords(card.state, card.petals, card.apart, card)}</p>
         </div>
         {!archived && (
           <div className="d-flex flex-wrap gap-2">

@@ -79,7 +79,7 @@ export function keepOrigin(scope: Scope, caseId: string, turn: number, origin: r
 }
 
 /** Where a case probably came from, the likeliest first; null while that has not been reckoned. */
-export async function originOf(scope: Scope, caseId: string): Promise<readonly Blamed[] | null> {
+export async function keptOrigin(scope: Scope, caseId: string): Promise<readonly Blamed[] | null> {
   const sql = "select origin from case_numbers where collection_id = :c and case_id = :caseId";
   const shape = z.object({ origin: z.custom<readonly Blamed[]>().nullable() });
   return (await first(scope, shape, sql, { caseId }))?.origin ?? null;

@@ -3,7 +3,7 @@ import { numbersOf } from "@/core/advice/clearance/numbers";
 import { addDays } from "@/core/shared/days";
 import { checkCaseFile } from "@/core/record/format/read";
 import { askOrigin } from "@/core/advice/spread/ask";
-import { CARRIES_VERSION, originOf } from "@/core/advice/spread/carries";
+import { CARRIES_VERSION, blamedRoutes } from "@/core/advice/spread/carries";
 import type { Scope } from "@/db/connection";
 import * as caseNumbers from "@/db/stores/caseNumbers";
 import { instantOf } from "@/zones";
@@ -44,6 +44,6 @@ export async function traceOrigins(context: Context, scope: Scope): Promise<void
     const found = plant?.cases.find(({ id }) => id === caseId);
     if (!plant || !found) continue;
     const asked = askOrigin(plant, found, onRecord.spread, context.collection.hemisphere);
-    await caseNumbers.keepOrigin(scope, caseId, turn, asked ? originOf(asked) : []);
+    await caseNumbers.keepOrigin(scope, caseId, turn, asked ? blamedRoutes(asked) : []);
   }
 }

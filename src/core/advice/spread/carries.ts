@@ -64,7 +64,7 @@ export function reckonOne(question: CarriageQuestion, courses?: Courses): Carria
 }
 
 /** Where a case probably came from, the likeliest way first; none where what is on record cannot be. */
-export function originOf({ before, find }: AskedOrigin): readonly Blamed[] {
+export function blamedRoutes({ before, find }: AskedOrigin): readonly Blamed[] {
   try {
     const { pest, routes, question } = before;
     return blamed(pest, routes, reckonOrigin(question, find));

@@ -50,7 +50,7 @@ export async function readAround(context: Context, asked: string): Promise<Aroun
     scope,
     () => plantStates.of(scope, ids),
     () => plants.many(scope, ids),
-    () => caseNumbers.originOf(scope, found.id),
+    () => caseNumbers.keptOrigin(scope, found.id),
     () => carriage.somethingSoon(scope),
   );
   const cards = new Map(listed.map((row) => [row.id, cardOf(row, day)]));

@@ -108,7 +108,7 @@ export async function readCase(context: Context, asked: string): Promise<CaseVie
     volumeMl: volumeFor(lastTechnique(plan) ?? "spray", plant.potCm),
     courses: coursesOn(record.acts, day, inUse(context.collection.bottles)),
     founders: found.open ? await foundersNear(scope, found, card.placeId, record, around.places) : null,
-    returned: relapseFrom(found, record.cases, await caseNumbers.originOf(scope, found.id)),
+    returned: relapseFrom(found, record.cases, await caseNumbers.keptOrigin(scope, found.id)),
     hazard: hazardOf(record, found.pest),
     guardedUntil: found.closing?.outcome === "clear" ? guard.until : null,
   };

@@ -229,7 +229,7 @@ function Running({
 
 /** What of this evening must be poured, by mix, and what is soaked: one line each. */
 function Totals({ lines, units }: { lines: readonly WinterLine[]; units: Units }) {
-  const acts = lines.flatMap(({ commands }) => commands.flatMap(({ act }) => act ?? []));
+  const acts = lines.flatMap(({ work }) => work.flatMap(({ act }) => act ?? []));
   const soaked = acts.filter((act) => act.kind === "drench").length;
   const dry = groupBy(
     lines.filter(({ dry: why }) => why !== null),

@@ -45,7 +45,7 @@ export interface WinterLine {
   readonly plant: PlantCard;
   readonly steps: readonly WinterStepId[];
   /** What each step writes down. */
-  readonly commands: readonly WinterWork[];
+  readonly work: readonly WinterWork[];
   /** Why its pot is not soaked; null where it is. */
   readonly dry: NoSoak | null;
   readonly minutes: number;
@@ -134,13 +134,13 @@ export async function winteringNow(context: Context, scope: Scope): Promise<Wint
         inCase: record.cases.some(({ open }) => open),
         remedy: chosen.remedy ?? "byKind",
       };
-      const commands = winterWork(plant);
+      const work = winterWork(plant);
       const line: WinterLine = {
-        ...{ plant: cardOf(rows.get(record.plant.id)!, day), steps: winterSteps(plant), commands, dry: noSoak(plant) },
-        ...{ minutes: winterMinutes(commands, bearer.potCm, paces), p: risks.get(record.plant.id) ?? 0 },
-        against: commands.flatMap(({ act }) => (act ? actObjections(act, bearer) : [])),
+        ...{ plant: cardOf(rows.get(record.plant.id)!, day), steps: winterSteps(plant), work, dry: noSoak(plant) },
+        ...{ minutes: winterMinutes(work, bearer.potCm, paces), p: risks.get(record.plant.id) ?? 0 },
+        against: work.flatMap(({ act }) => (act ? actObjections(act, bearer) : [])),
       };
-      return { line, plant, put: winterPut(commands), left: leftWhenReady(plant), record };
+      return { line, plant, put: winterPut(work), left: leftWhenReady(plant), record };
     };
     const treatedSince = (record: KeptRecord, since: Day, counts: (act: Act) => boolean) =>
       standing(record.acts)
@@ -202,7 +202,7 @@ export async function winteringNow(context: Context, scope: Scope): Promise<Wint
       ),
       open: open.map(({ line }) => line),
       begunToday: waiting
-        .filter(({ record, line }) => treatedSince(record, day, (act) => isOf(act, line.commands)).length > 0)
+        .filter(({ record, line }) => treatedSince(record, day, (act) => isOf(act, line.work)).length > 0)
         .map(({ line }) => line),
       batches: plan.batches,
       left: cardsOf(plan.left),
@@ -221,7 +221,7 @@ export async function winteringNow(context: Context, scope: Scope): Promise<Wint
 }
 
 /** Whether an act is one of those that make a plant ready. */
-const isOf = (act: Act, commands: readonly WinterWork[]) =>
-  commands.some((one) => one.act !== null && one.act.kind === act.kind && workIn(one.act) === workIn(act));
+const isOf = (act: Act, work: readonly WinterWork[]) =>
+  work.some((one) => one.act !== null && one.act.kind === act.kind && workIn(one.act) === workIn(act));
 const bySoonest = (a: { readonly on: Day }, b: { readonly on: Day }) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0);
 const later = (a: Day, b: Day) => (a > b ? a : b);

@@ -22,7 +22,7 @@ export function TimeAndNote<T extends FieldValues>({
   const touched = ["at", "note"].some((name) => name in dirtyFields || name in errors);
   return (
     <details className="mb-3" open={opened || touched} onToggle={({ currentTarget }) => setOpened(currentTarget.open)}>
-      <summary>Time: now. Change it, or add a note</summary>
+      <summary>{touched ? "Time and note" : "Time: now. Change it, or add a note"}</summary>
       <MomentField form={form} name={"at" as Path<T>} label="When" />
       {longAgo && <LongAgoField form={form} at={"at" as Path<T>} name={longAgo} />}
       <NoteField form={form} name={"note" as Path<T>} label={noteLabel} />

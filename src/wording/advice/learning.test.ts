@@ -96,8 +96,8 @@ describe("what a keeper's own record makes of a case", () => {
 
 describe("what came with the plants of a seller", () => {
   it.each([
-    [4, 13, "Swap: 4 of 13 plants showed a pest soon after coming. Of the next, 22 % are likely to (11 % to 33 %)."],
-    [0, 1, "Swap: its one plant showed no pest soon after coming. Of the next, 9 % are likely to (1 % to 21 %)."],
+    [4, 13, "Swap: 4 of 13 plants showed a pest soon after coming. About 22 % of the next will (11 % to 33 %)."],
+    [0, 1, "Swap: its one plant showed no pest soon after coming. About 9 % of the next will (1 % to 21 %)."],
   ])("%i of %i", (showed, plants, sentence) => {
     const learned = learnedShare(showed, plants, { share: 0.1, weigh: 10 });
     const told = arrivalsSentence({ seller: "Swap", plants, showed, learned });

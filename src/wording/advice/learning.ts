@@ -118,9 +118,9 @@ export function byOursSentence(own: number, ours: number): string {
   return `Your own record counts here, and makes it ${own > ours ? "surer" : "less sure"}: by our estimates alone it would be ${theirs}.`;
 }
 
-/** What came with the plants of a seller. @example arrivalsSentence(one) // "Swap: 4 of 13 plants showed a pest soon after they came. Of the next, 22 % are likely to (11 % to 33 %)." */
+/** What came with the plants of a seller. @example arrivalsSentence(one) // "Swap: 4 of 13 plants showed a pest soon after they came. About 22 % of the next will (11 % to 33 %)." */
 export function arrivalsSentence({ seller, plants, showed, learned }: SellerTaught): string {
   const some =
     plants === 1 ? `its one plant showed ${showed === 1 ? "a" : "no"}` : `${showed} of ${plants} plants showed a`;
-  return `${seller}: ${some} pest soon after coming. Of the next, ${percent(learned.mean)} are likely to (${percent(learned.low)} to ${percent(learned.high)}).`;
+  return `${seller}: ${some} pest soon after coming. About ${percent(learned.mean)} of the next will (${percent(learned.low)} to ${percent(learned.high)}).`;
 }

@@ -1,4 +1,4 @@
-import { countedOf, type Counted } from "../learning/span";
+import { countedOf, FEWEST_COUNTED, type Counted } from "../learning/span";
 import { suspectIds, type SuspectId } from "../../knowledge/signs/suspects";
 import { likelihoodOf, signIds, type SignId } from "../../knowledge/signs/signs";
 
@@ -21,8 +21,6 @@ export interface SignRecord {
 
 /** Standard normal quantile of a two-sided 95 % interval. */
 const Z_95 = 1.959963984540054;
-/** Fewer looks are no reason to say anything (HOUSE). */
-const FEWEST = 3;
 
 /**
  * How often each sign was there with each pest (`null`: with none), beside what the table says. Looks that found several pests
@@ -38,7 +36,7 @@ export function recordOfSigns(looks: readonly ConfirmedLook[]): SignRecord[] {
       const lookedFor = there + own.filter(({ naming }) => naming.absent.includes(sign)).length;
       const present = countedOf(there, lookedFor, Z_95);
       const expected = likelihoodOf(sign, pest);
-      const differs = lookedFor < FEWEST ? null : expected < present.low || expected > present.high;
+      const differs = lookedFor < FEWEST_COUNTED ? null : expected < present.low || expected > present.high;
       return { sign, pest, present, expected, differs };
     });
   });

@@ -1,4 +1,4 @@
-import { countedOf, type Counted } from "./span";
+import { countedOf, FEWEST_COUNTED, type Counted } from "./span";
 
 /** A chance that was told, and what came. */
 export interface ToldAndTrue {
@@ -20,8 +20,6 @@ export interface ToldBetween {
 /** Where what is told is cut; nine in ten and nineteen in twenty are what keepers close by. */
 const CUTS = [0, 0.5, 0.8, 0.9, 0.95, 0.99, 1] as const;
 
-/** Fewer are no reason to say anything (HOUSE). */
-const FEWEST = 3;
 /** What happens less often than that by chance is not put down to it (the usual one in twenty). */
 const BY_CHANCE = 0.05;
 
@@ -35,7 +33,7 @@ export function countsOf(chances: readonly number[]): readonly number[] {
 
 /** Whether so many of the chances that were told came true as chance alone would hardly have it. */
 function offBy(chances: readonly number[], came: number): ToldBetween["off"] {
-  if (chances.length < FEWEST) return "tooFew";
+  if (chances.length < FEWEST_COUNTED) return "tooFew";
   const sum = (some: readonly number[]) => some.reduce((total, one) => total + one, 0);
   const counts = countsOf(chances);
   if (sum(counts.slice(0, came + 1)) < BY_CHANCE) return "tooSure";

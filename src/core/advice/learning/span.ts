@@ -7,6 +7,9 @@ export interface Counted {
   readonly high: number;
 }
 
+/** Fewer counted things are no reason to say anything (HOUSE). */
+export const FEWEST_COUNTED = 3;
+
 /** Four times in five: a normal deviate. */
 const Z_80 = 1.2816;
 

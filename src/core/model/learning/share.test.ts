@@ -2,6 +2,7 @@ import fc from "fast-check";
 // @ts-expect-error the library comes without types
 import jstat from "jstat";
 import { describe, expect, it } from "vitest";
+import { diceFrom } from "../clearance/tests/simulate";
 import { learnedShare } from "./share";
 
 /** As far as it is used here. */
@@ -56,14 +57,13 @@ describe("a share, learned from counts", () => {
 
 /** How often a share drawn from the prior lies within, below and above the bounds that 13 counts of it lead to. */
 function calibrated(keepers: number): { within: number; below: number; above: number } {
-  let seed = 20261201;
-  const random = () => ((seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0) + 0.5) / 2 ** 32;
+  const { uniform } = diceFrom(20261201);
   const known = Array.from({ length: 14 }, (_, hits) => learnedShare(hits, 13, prior));
   const counts = { within: 0, below: 0, above: 0 };
   for (let n = 0; n < keepers; n++) {
     // The least of nine even draws is beta with 1 and 9.
-    const share = Math.min(...Array.from({ length: 9 }, random));
-    const { low, high } = known[Array.from({ length: 13 }, random).filter((one) => one < share).length]!;
+    const share = Math.min(...Array.from({ length: 9 }, uniform));
+    const { low, high } = known[Array.from({ length: 13 }, uniform).filter((one) => one < share).length]!;
     counts[share < low ? "below" : share > high ? "above" : "within"] += 1 / keepers;
   }
   return counts;

@@ -173,7 +173,7 @@ const isGiven = (asked: GroupAsked): asked is Extract<GroupAsked, { who: GivenGr
   givenGroups.some((one) => one === asked.who);
 
 interface Asks {
-  readonly commands: readonly {
+  readonly work: readonly {
     readonly step: GivenStepId;
     readonly act: Act | null;
     /** The step of a plan that it is; left out where nothing is planned. */
@@ -196,7 +196,7 @@ async function givenIn(context: Context, { who, id }: Extract<GroupAsked, { who:
     const tonight = rounds.find(({ placeId }) => (placeId ?? ALL) === id)?.tonight ?? [];
     const asksOf = ({ plant, act }: RoundLine): [string, Asks] => [
       plant.id,
-      { commands: [{ step: "round", act }], minutes: null },
+      { work: [{ step: "round", act }], minutes: null },
     ];
     return { since: day, asks: new Map(tonight.map(asksOf)) };
   }
@@ -207,16 +207,16 @@ async function givenIn(context: Context, { who, id }: Extract<GroupAsked, { who:
   const { tonight, open, begunToday, again, inside } = programme;
   if (who === "winterAgain") {
     const due = [...again, ...inside].filter(({ on }) => on <= day).map(({ line }) => line);
-    const asksOf = ({ plant, commands }: WinterLine): [string, Asks] => [
+    const asksOf = ({ plant, work }: WinterLine): [string, Asks] => [
       plant.id,
-      { commands: commands.filter(({ step }) => step === "spray" || step === "sponge"), minutes: null },
+      { work: work.filter(({ step }) => step === "spray" || step === "sponge"), minutes: null },
     ];
     return { since: day, asks: new Map(due.map(asksOf)) };
   }
   const lines = [...(who === "winter" ? tonight : open), ...begunToday];
   return {
     since: programme.beginsOn,
-    asks: new Map(lines.map(({ plant, commands, minutes }) => [plant.id, { commands, minutes }])),
+    asks: new Map(lines.map(({ plant, work, minutes }) => [plant.id, { work, minutes }])),
   };
 }
 
@@ -227,13 +227,13 @@ function dueAsks(lines: readonly TreatmentLine[], id: string): Given["asks"] {
   });
   return new Map(
     [...groupBy(due, ({ plant }) => plant.id)].map(([plantId, own]): [string, Asks] => {
-      const commands = own.map(({ planned, act, caseId, stepId, label }) => {
+      const work = own.map(({ planned, act, caseId, stepId, label }) => {
         const step = `due ${treatmentOf(planned)}` as const;
         return { step, act, planned: { caseId, stepId, label } };
       });
       // One spray meets whatever sits there: of two finds that ask for the same the first is carried out.
-      const once = commands.filter(({ step }, i) => commands.findIndex((one) => one.step === step) === i);
-      return [plantId, { commands: once, minutes: null }];
+      const once = work.filter(({ step }, i) => work.findIndex((one) => one.step === step) === i);
+      return [plantId, { work: once, minutes: null }];
     }),
   );
 }
@@ -246,7 +246,7 @@ const isTreatment = (id: unknown): id is MixId | WorkId => [...mixIds, ...workId
 function stepsOf(plants: readonly GroupPlant[], { asks }: Given, tool: ToolId): readonly SessionStep<GivenStepId>[] {
   const steps = [...winterStepIds, "round" as const, ...dueStepIds].map((id): SessionStep<GivenStepId> => {
     const lines = plants.flatMap((plant) =>
-      (asks.get(plant.plantId)?.commands ?? [])
+      (asks.get(plant.plantId)?.work ?? [])
         .filter(({ step }) => step === id)
         .map(({ act, planned }) => (act ? { ...lineOf(plant, act), ...planned } : lookLine(plant, tool))),
     );

@@ -202,7 +202,7 @@ describe("the way in for winter", () => {
     const plantId = await plantOn(context, from, { genus: "Ficus", growthForm: "uprightShrub" });
     expectOk(await begin(daysAgo(context, 10), from, winter(addDays(today(context), 5))));
     const [line] = (await readWintering(daysAgo(context, 10))).programmes[0]!.tonight;
-    const acts = line!.commands.flatMap((one) => one.act ?? []);
+    const acts = line!.work.flatMap((one) => one.act ?? []);
     for (const one of acts) {
       const filed = { plantId, placeId: null, caseId: null, stepId: null };
       const at = daysAgo(context, 10).now;

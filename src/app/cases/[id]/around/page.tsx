@@ -84,7 +84,7 @@ export default async function AroundPage({ params }: { params: Promise<{ id: str
               <p className="mb-0">No other plant is likely to have caught it.</p>
             ) : (
               <>
-                <p>By how likely each is to carry {pest}; what only an open door leads to comes last.</p>
+                <p>By how likely each is to carry {pest}; plants reached only through an open door come last.</p>
                 <div className="d-flex flex-wrap gap-2 mb-2">
                   {offered.map((some, i) => (
                     <WalkChosen

@@ -33,7 +33,7 @@ export function toReckon(
   return rows(scope, stale, sql, now);
 }
 
-/** Keeps the numbers of a case, unless its plant's facts have changed since they were begun. */
+/** Keeps the numbers of a case, unless its plant's facts have changed since they were begun. By another model its origin is traced anew. */
 export function keep(
   scope: Scope,
   kept: {
@@ -52,7 +52,8 @@ export function keep(
      from plant_states s where s.collection_id = :c and s.plant_id = :plantId and s.facts_version = :factsVersion
      on conflict (collection_id, case_id) do update set plant_id = excluded.plant_id,
        facts_version = excluded.facts_version, model_version = excluded.model_version, as_of = excluded.as_of,
-       numbers = excluded.numbers`,
+       numbers = excluded.numbers,
+       origin_turn = case when case_numbers.model_version = excluded.model_version then case_numbers.origin_turn end`,
     { ...kept, numbers: kept.numbers && JSON.stringify(kept.numbers) },
   );
 }

@@ -34,9 +34,11 @@ export async function reckonNumbers(context: Context, scope: Scope): Promise<num
 
 /** Where open cases probably came from: the ways that a look just before the find would have had to blame. */
 export async function traceOrigins(context: Context, scope: Scope): Promise<void> {
-  // The turn is read before the record: what changes after it has the origin traced once more.
+  // The turn is read before the record: what changes after it has the origin traced once more. A find of that turn may still be
+  // without its numbers, and a case without numbers gives nothing to anyone: they come before the record is read.
   const cases = await caseNumbers.toTrace(scope);
   if (cases.length === 0) return;
+  await reckonNumbers(context, scope);
   const onRecord = await readSpread(context, scope);
   const plants = await askedPlants(context, scope, onRecord, [...new Set(cases.map(({ plantId }) => plantId))]);
   for (const { caseId, plantId, turn } of cases) {

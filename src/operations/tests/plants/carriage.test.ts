@@ -21,6 +21,7 @@ import { readPlant } from "../../plants/queries/readPlant";
 import { readSchools } from "../../cases/queries/readSchools";
 import { readTonight } from "../../walks/queries/readTonight";
 import { readWalk } from "../../walks/queries/readWalk";
+import { traceOrigins } from "../../cases/sourceCases";
 import { reckonCarriage } from "../../plants/commands/reckonCarriage";
 import { recordCleaning } from "../../places/commands/recordCleaning";
 import { recordLook } from "../../looks/commands/recordLook";
@@ -254,6 +255,17 @@ describe("after a find", () => {
     await reckonCarriage(context);
     const view = (await readAround(context, caseId))!;
     expect(view.origin!.told).toMatchObject({ kind: "neighbour", plantId: first });
+  });
+
+  it("and blamed as well where it is found between the last plant that is reckoned and the tracing", async () => {
+    const [second, first] = [await plantOn(context, shelf), await plantOn(context, shelf)];
+    const caseId = await openCaseOn(context, second, 10);
+    await reckonCarriage(context);
+    expect((await readAround(context, caseId))!.origin!.told).not.toMatchObject({ plantId: first });
+    expectOk(await recordLook(context, aLook(first, 2, { finds: [aFind({ severity: "overrun", count: 400 })] })));
+    await traceOrigins(context, scopeOf(context, "record"));
+    await reckonCarriage(context);
+    expect((await readAround(context, caseId))!.origin!.told).toMatchObject({ kind: "neighbour", plantId: first });
   });
 });
 

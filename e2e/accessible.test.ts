@@ -44,7 +44,7 @@ const addresses = [
   `${aCase}/close`,
   "/evening",
   `/session?who=place&id=${idOf("place", "lampRoom")}`,
-  "/sitting/soapMild",
+  "/session/due/soapMild",
   "/mixing",
   "/mixing/label?mix=alcoholHalf&ml=500",
   "/mixing/cupboard",

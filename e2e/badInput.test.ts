@@ -268,7 +268,7 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
     for (const nowhere of [
       "/plants/L02",
       "/cases/0198c0de-0000-7000-8000-000000000000",
-      "/sitting/bleach",
+      "/session/due/bleach",
       "/nothing",
     ]) {
       await page.open(nowhere);

@@ -149,7 +149,7 @@ describe("the door", () => {
     // What is due is theirs to do.
     await sitter.open("/today");
     await sitter.press("Start");
-    await sitter.arrives(/^\/sitting\//);
+    await sitter.arrives(/^\/session\/due\//);
     expect(await sitter.text()).toMatch(/mL/);
     await sitter.open("/walk");
     await sitter.sees("Walk");

@@ -91,20 +91,20 @@ describe("an evening", () => {
   });
 
   it("the first mix, with the line cut in the middle, and the page closed and opened again without it", async () => {
-    await page.open("/sitting/soapMild");
+    await page.open("/session/due/soapMild");
     await page.sees("Wear, and have ready");
     await page.press("Mixed and ready");
     await page.sees("0 of 5");
     await treat(2);
     await page.eventually(async () => (await acts()).length === 2, "the first two were not sent");
-    await page.open("/sitting/soapMild");
+    await page.open("/session/due/soapMild");
     await page.sees("Mixed and ready");
     await page.offline(true);
     await page.press("Mixed and ready");
     await treat(1);
     await page.sees("kept in this browser");
     // Broken off: the page is closed and opened without a line, and goes on where it was.
-    await page.open("/sitting/soapMild");
+    await page.open("/session/due/soapMild");
     await page.press("Mixed and ready");
     await treat(2);
     await page.sees("Soap wash, mild (5 mL per litre): done");
@@ -113,16 +113,16 @@ describe("an evening", () => {
   });
 
   it("the other two mixes, broken off between them; twelve acts stand, each step once, one of them a dunk", async () => {
-    await page.open("/sitting/alcoholQuarter");
+    await page.open("/session/due/alcoholQuarter");
     await page.press("Mixed and ready");
     await treat(1);
     await page.press("Leave");
     await page.arrives(/^\/today$/);
-    await page.open("/sitting/alcoholQuarter");
+    await page.open("/session/due/alcoholQuarter");
     await page.press("Mixed and ready");
     await treat(2);
     await page.sees(": done");
-    await page.open("/sitting/neemUsual");
+    await page.open("/session/due/neemUsual");
     await page.press("Mixed and ready");
     await treat(4);
     await page.sees(": done");

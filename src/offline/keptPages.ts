@@ -6,9 +6,9 @@ export const NO_LINE_PAGE = "/offline";
 export const STANDING_PART = "/benches/standing";
 
 const KEPT = [
-  /^\/(today|walk|mixing|almanac|benches|evening|year|calendar|wintering|prevention)$/,
+  /^\/(today|walk|mixing|almanac|benches|evening|year|calendar|wintering|prevention|session)$/,
   /^\/walk\/[0-9a-f-]{36}$/,
-  /^\/sitting\/[^/]+$/,
+  /^\/session\/due\/[^/]+$/,
   /^\/plants\/[0-9a-f-]{36}$/,
   /^\/almanac\/.+$/,
 ];

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 
-/** How far a walk or a sitting is: a bar, and the words below it. */
+/** How far a walk or a session is: a bar, and the words below it. */
 export function ScreenProgress({ done, of, children }: { done: number; of: number; children: ReactNode }) {
   return (
     <div className="walk-progress">

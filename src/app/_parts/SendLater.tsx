@@ -8,8 +8,8 @@ import { NotSentYet } from "./NotSentYet";
 import { outbox } from "@/offline/outbox";
 import { useOutbox } from "@/offline/useOutbox";
 
-/** A walk and a sitting cover the page, and say it themselves. */
-const covered = /^\/(walk|sitting)\/[^/]+$/;
+/** A walk covers the page, and says it itself. */
+const covered = /^\/walk\/[^/]+$/;
 
 /** On every page: what a walk has left behind in this browser goes out, and what could not is told. */
 export function SendLater() {

@@ -20,7 +20,7 @@ export async function GET(): Promise<Response> {
     ...["/today", "/evening", "/walk", "/almanac", "/almanac/hiding-places", "/almanac/life-cycle"],
     ...(may(context.role, "read") ? ["/mixing", "/benches", STANDING_PART] : []),
     ...walks.unfinished.map(({ id }) => `/walk/${id}`),
-    ...today.sittings.map(({ what }) => `/sitting/${what}`),
+    ...today.sittings.map(({ what }) => `/session/due/${what}`),
     ...new Set(plants.map(({ id }) => `/plants/${id}`)),
   ];
   return Response.json(pages, { headers: { "cache-control": "no-store" } });

@@ -109,6 +109,11 @@ export default async function TodayPage() {
                 Plan the evening
               </Link>
             )}
+            {view.sittings.length > 1 && (
+              <Link className="btn btn-outline-primary" href="/session/due/all">
+                Start everything due
+              </Link>
+            )}
             {view.plants > 0 && (
               <Only right="record">
                 <Link className="btn btn-outline-primary" href="/session">

@@ -20,10 +20,10 @@ export interface PlantInCase {
 const UNNAMED_DAYS = 180;
 
 /**
- * Every plant in use that is in an open case, or on which something was chosen against what has no name, by code. What lies before
- * is left out of the records.
+ * Every plant in use that is in an open case, or on which something was chosen against what has no name, by code; with `only`, those of
+ * them. What lies before is left out of the records.
  */
-export async function plantsInCase(scope: Scope): Promise<PlantInCase[]> {
+export async function plantsInCase(scope: Scope, only: ReadonlySet<string> | null = null): Promise<PlantInCase[]> {
   const from = subDays(scope.now, UNNAMED_DAYS);
   const [open, unnamed] = await inParallel(
     scope,
@@ -33,6 +33,7 @@ export async function plantsInCase(scope: Scope): Promise<PlantInCase[]> {
   const begins = new Map<string, Date>(unnamed.map((plantId) => [plantId, from]));
   for (const { plantId, openedAt } of open)
     if (!begins.has(plantId) || openedAt < begins.get(plantId)!) begins.set(plantId, openedAt);
+  for (const plantId of begins.keys()) if (only && !only.has(plantId)) begins.delete(plantId);
   const ids = [...begins.keys()];
   if (ids.length === 0) return [];
   const since =

@@ -19,7 +19,7 @@ import { scopeOf, today, type Context } from "../shared/context";
 import type { NextTreatment } from "./nextTreatments";
 import { bearerOn } from "../plants/onPlant";
 import { ownPaces } from "../sessions/ownPaces";
-import { recordsOf } from "../plants/plantRecords";
+import { treatedRecords } from "../plants/treatedRecords";
 
 /** One treatment with everything that is needed at the plant, so that the next one waits for nothing. */
 export interface TreatmentLine extends NextTreatment {
@@ -35,6 +35,8 @@ export interface TreatmentLine extends NextTreatment {
   readonly celsius: number | null;
   /** The day on which something was last poured on its mix. */
   readonly soakedOn: Day | null;
+  /** What was done to it today, that it may be known which of what is due was among it. */
+  readonly doneToday: readonly { readonly id: string; readonly act: Act }[];
 }
 
 /** Treatments as they are done, in the order that spreads least. Plants that are no longer there are left out. */
@@ -45,13 +47,14 @@ export async function treatmentLines(context: Context, treatments: readonly Next
   const plantIds = [...new Set(treatments.map(({ plant }) => plant.id))];
   const [{ records, places, temperaturesOf }, paces] = await inParallel(
     scope,
-    () => recordsOf(scope, plantIds),
+    () => treatedRecords(scope, plantIds),
     () => ownPaces(scope),
   );
   const day = today(context);
   const lines = treatments.flatMap((line): TreatmentLine[] => {
-    const record = records.find(({ plant }) => plant.id === line.plant.id);
+    const record = records.get(line.plant.id);
     if (!record) return [];
+    const done = standing(record.acts);
     const bearer = bearerOn(context, record, day);
     const dose = doseOf(line.planned);
     const act = actOf(context, line, bearer);
@@ -65,7 +68,10 @@ export async function treatmentLines(context: Context, treatments: readonly Next
         minutes: Math.round(minutesAt(paces, act, bearer.potCm)),
         label: labelObjections([{ day, dose }], courses),
         celsius: warmthAt(temperaturesOf, line.plant.placeId, day),
-        soakedOn: standing(record.acts).findLast((one) => touchesOf(one.act).mix && one.day <= day)?.day ?? null,
+        soakedOn: done.findLast((one) => touchesOf(one.act).mix && one.day <= day)?.day ?? null,
+        doneToday: done
+          .filter((one) => one.plantId !== null && one.day === day)
+          .map(({ id, act: own }) => ({ id, act: own })),
       },
     ];
   });

@@ -131,7 +131,7 @@ export async function recordsOf(scope: Scope, plantIds: readonly string[]): Prom
 }
 
 /** The places where plants have stood, and those around them: what is done there is done to what stands in them. */
-function placesAround(placements: readonly { readonly placeId: string }[], all: readonly Place[]): string[] {
+export function placesAround(placements: readonly { readonly placeId: string }[], all: readonly Place[]): string[] {
   const { outwards } = placeOrder(all);
   return [...new Set(placements.flatMap(({ placeId }) => outwards(placeId).map(({ id }) => id)))];
 }

@@ -189,7 +189,6 @@ const stepNames: Record<WinterStepId | "round", string> = {
 };
 
 export const givenNames = {
-  due: "Everything due, in one go",
   winter: "In for winter: tonight",
   winterAll: "In for winter: all that are left",
   winterAgain: "In for winter: another spray",
@@ -204,8 +203,11 @@ const stepHints: Record<WinterStepId | "round", string> = {
 };
 
 /** A step of a session with how it is done; of what plans ask for each plant says itself how. @example stepInWords("soak").name // "Soak" */
-export function givenStepInWords(id: WinterStepId | "round" | `due ${MixId | WorkId}`): { name: string; how?: string } {
-  const due = [...mixIds, ...workIds].find((what) => id === `due ${what}`);
+export function givenStepInWords(id: WinterStepId | "round" | `${"due" | "each"} ${MixId | WorkId}`): {
+  name: string;
+  how?: string;
+} {
+  const due = [...mixIds, ...workIds].find((what) => id === `due ${what}` || id === `each ${what}`);
   if (due) return { name: sittingName(due) };
   const own = id as WinterStepId | "round";
   return { name: stepNames[own], how: stepHints[own] };

@@ -12,9 +12,9 @@ import { wallTimeIn } from "@/zones";
 import { ring } from "./ring";
 import { useTimerCommands, useTimers } from "./useTimers";
 
-/** On every page but a sitting and a walk, which cover the page and show them themselves. */
+/** On every page but a walk, which covers the page and shows them itself. */
 export function TimersHere({ known }: { known: readonly ShownTimer[] }) {
-  return /^\/(sitting\/[^/]+|walk\/[0-9a-f-]{36})$/.test(usePathname()) ? null : <Timers known={known} />;
+  return /^\/walk\/[0-9a-f-]{36}$/.test(usePathname()) ? null : <Timers known={known} />;
 }
 
 /** What is waited for, and what has rung. It is told by a sound, and by the system where that is allowed. */

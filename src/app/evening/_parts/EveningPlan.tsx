@@ -11,7 +11,7 @@ import { mustWait } from "@/core/advice/evening/wait";
 import { timersAfter } from "@/core/acts/acts";
 import { groupBy } from "@/core/shared/groupBy";
 import { isMix, type MixId } from "@/core/knowledge/mixes/mixes";
-import { isWork } from "@/core/advice/planning/doses";
+import { treatmentOf } from "@/core/advice/planning/doses";
 import type { EveningLine, EveningView } from "@/operations/sessions/queries/readEvening";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { Panel } from "@/ui/Panel";
@@ -32,7 +32,7 @@ import { OwnTimer } from "./OwnTimer";
 import { useKept } from "./useKept";
 import { useUnits } from "@/ui/shell/Collection";
 
-const batchOf = ({ planned }: EveningLine) => (isWork(planned) ? planned.work : planned.mix);
+const batchOf = ({ planned }: EveningLine) => treatmentOf(planned);
 /** A fan and a place to dry is needed by whatever wets the plant. */
 const wets = ({ act }: EveningLine) => timersAfter(act).some(({ what }) => what === "fan");
 
@@ -150,7 +150,7 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
               </ul>
               <Link
                 className="btn btn-primary no-print"
-                href={`/sitting/${what}?steps=${lines.map(({ stepId }) => stepId).join(",")}`}
+                href={`/session/due/${what}?steps=${lines.map(({ stepId }) => stepId).join(",")}`}
               >
                 Start
               </Link>

@@ -4,7 +4,7 @@ import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
 import { outbox } from "@/offline/outbox";
-import type { GroupPlant } from "@/operations/sessions/queries/readGroup";
+import type { GroupPlant } from "@/operations/sessions/sessionView";
 import { Panel } from "@/ui/Panel";
 import { useCollection } from "@/ui/shell/Collection";
 import { withOffset } from "@/zones";
@@ -17,6 +17,13 @@ interface Pressed {
   readonly kind: "act" | "cleaning";
   readonly factId: string;
 }
+
+/** What is not written down. */
+const leftovers = [
+  "Leftover mix: what you made today is useless tomorrow. Dispose of it by local rules, never down the drain.",
+  "Wash bottle and brush, and wipe them with alcohol.",
+  "Bag the waste and put it in the household bin, away from the plants.",
+];
 
 /** What is cleaned after a session: hands and tools, and the places the plants stand at. Each one press, on record of the place. */
 export function Afterwards({ plants }: { plants: readonly GroupPlant[] }) {
@@ -72,8 +79,8 @@ export function Afterwards({ plants }: { plants: readonly GroupPlant[] }) {
   return (
     <Panel title="Clean up">
       <p className="small">
-        With soapy water, under the pots too. Press what you cleaned; press again to undo. If you cleaned with something
-        else, record it at the place.
+        With soapy water, under the pots too; then your hands and sleeves. Press what you cleaned; press again to undo.
+        If you cleaned with something else, record it at the place.
       </p>
       <div className="d-flex flex-wrap gap-2">
         {button("hands", "Hands and tools", () =>
@@ -86,6 +93,11 @@ export function Afterwards({ plants }: { plants: readonly GroupPlant[] }) {
         )}
         {places.map(([placeId, { name }]) => button(placeId, name, () => clean(placeId, name)))}
       </div>
+      <ul className="small mb-0 mt-3">
+        {leftovers.map((one) => (
+          <li key={one}>{one}</li>
+        ))}
+      </ul>
     </Panel>
   );
 }

@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { goingOn, type SessionStep } from "@/core/advice/sessions/session";
-import type { GivenStepId } from "@/operations/sessions/queries/readGroup";
+import type { GivenStepId } from "@/operations/sessions/sessionView";
 import { givenStepInWords } from "@/wording/advice/seasons";
 import { RunSession, type RunProps } from "./RunSession";
 

@@ -1,7 +1,7 @@
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import type { SessionLine, SessionStep } from "@/core/advice/sessions/session";
-import type { GroupPlant } from "@/operations/sessions/queries/readGroup";
+import type { GroupPlant } from "@/operations/sessions/sessionView";
 import { useUnits } from "@/ui/shell/Collection";
 import { objectionSentences } from "@/wording/advice/cautions";
 import { mixNames, techniqueNames } from "@/wording/names/names";
@@ -21,28 +21,8 @@ export interface Ticked {
   readonly line: SessionLine;
 }
 
-/** A plant with everything that is still done to it, and one press. */
-export function PlantRow({ plant, some, onDone }: { plant: GroupPlant; some: readonly Ticked[]; onDone: () => void }) {
-  const units = useUnits();
-  return (
-    <li className="evening-line">
-      <span className="flex-grow-1">
-        <strong>
-          {plant.code} {plant.card.name}
-        </strong>
-        , {plant.placeName}: {some.map(({ step }) => step.name.toLowerCase()).join(", ")}
-        <span className="d-block small">{some.flatMap(({ line }) => amountOf(line, units)).join("; ")}</span>
-        <Careful lines={some.map(({ line }) => line)} />
-      </span>
-      <Button className="big" aria-label={`Ready: ${plant.code}`} onClick={onDone}>
-        Ready
-      </Button>
-    </li>
-  );
-}
-
 /** What is put on it, and how much. */
-function amountOf({ act }: SessionLine, units: Units): string[] {
+export function amountOf({ act }: Pick<SessionLine, "act">, units: Units): string[] {
   if (act?.kind === "contact") {
     const how = techniqueNames[act.technique].toLowerCase();
     return [`${mixNames[act.mix]}, ${how}, ${volumeIn(act.volumeMl, units)}`];
@@ -51,7 +31,8 @@ function amountOf({ act }: SessionLine, units: Units): string[] {
   return act?.kind === "drench" ? [`${volumeIn(act.volumeMl, units)} into the pot`] : [];
 }
 
-function Careful({ lines }: { lines: readonly SessionLine[] }) {
+/** What speaks against it, and what its label has against it today. */
+export function Careful({ lines }: { lines: readonly SessionLine[] }) {
   const refused = lines.some((line) => line.refused);
   const objections = [...new Set(lines.flatMap(({ against }) => against.map(({ code }) => code)))];
   const label = [...new Set(lines.flatMap((line) => line.label.map(labelSentence)))];

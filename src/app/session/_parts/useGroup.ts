@@ -5,9 +5,11 @@ import { v7 as uuidv7 } from "uuid";
 import type { Entry } from "@/offline/entries";
 import { outbox } from "@/offline/outbox";
 import { useOutbox } from "@/offline/useOutbox";
-import type { Act } from "@/core/acts/acts";
+import { useTimerCommands } from "@/app/_parts/timers/useTimers";
+import { timersAfter, type Act } from "@/core/acts/acts";
+import type { TimerProposal } from "@/core/acts/timerIds";
 import type { DoneAlready, SessionLine } from "@/core/advice/sessions/session";
-import type { GroupPlant } from "@/operations/sessions/queries/readGroup";
+import type { GroupPlant } from "@/operations/sessions/sessionView";
 import { useCollection } from "@/ui/shell/Collection";
 import { withOffset } from "@/zones";
 
@@ -24,6 +26,17 @@ export interface Written {
   readonly facts: readonly WrittenFact[];
   /** What it was, in words. */
   readonly what: string;
+  /** The timers that run for it, and those that may: practitioners disagree. */
+  readonly running: readonly { readonly id: string; readonly what: TimerProposal["what"] }[];
+  readonly offered: readonly TimerProposal[];
+}
+
+/** What is waited for after some acts, each kind once and for the longest: what was sprayed together dries together. */
+function timersOf(acts: readonly Act[]): readonly TimerProposal[] {
+  const all = acts
+    .flatMap((act) => timersAfter(act))
+    .toSorted((a, b) => Number(a.optional) - Number(b.optional) || b.minutes - a.minutes);
+  return all.filter(({ what }, i) => all.findIndex((one) => one.what === what) === i);
 }
 
 /** The fact that an entry of the outbox writes down of a plant; none for any other entry. */
@@ -41,12 +54,19 @@ function factIn({ deed }: Entry): readonly WrittenFact[] {
 export function useGroup(plants: readonly GroupPlant[]) {
   const { id: collectionId, timeZone } = useCollection();
   const { held, sent, ready } = useOutbox();
+  const timers = useTimerCommands();
   const [written, setWritten] = useState<readonly Written[]>([]);
   const aboutOf = (plantId: string) => {
     const plant = plants.find((one) => one.plantId === plantId);
     return plant ? `${plant.code} ${plant.card.name}` : "";
   };
-  /** `at` is when it was, as the keeper says; null: now. */
+  /** Starts a timer for what was written of these plants; of several it is one for all. */
+  const startFor = (plantIds: readonly string[], { what, minutes }: TimerProposal) => {
+    const [only, ...more] = [...new Set(plantIds)];
+    const plant = more.length === 0 ? plants.find((one) => one.plantId === only) : undefined;
+    return { id: timers.start(what, minutes, plant ? { id: plant.plantId, code: plant.code } : null), what };
+  };
+  /** `at` is when it was, as the keeper says; null: now, and what has to be waited for is timed. */
   const write = (what: string, lines: readonly SessionLine[], at: string | null, note: string) => {
     const moment = at ?? withOffset(new Date(), timeZone);
     const facts = lines.map(({ plantId, act, look, caseId, stepId }): WrittenFact => {
@@ -62,7 +82,21 @@ export function useGroup(plants: readonly GroupPlant[]) {
       }
       return { factId, kind: act ? "act" : "look", plantId, act };
     });
-    setWritten((all) => [...all, { facts, what }]);
+    const waits = at === null ? timersOf(facts.flatMap(({ act }) => act ?? [])) : [];
+    const ids = lines.map(({ plantId }) => plantId);
+    const running = waits.filter(({ optional }) => !optional).map((one) => startFor(ids, one));
+    setWritten((all) => [...all, { facts, what, running, offered: waits.filter(({ optional }) => optional) }]);
+  };
+  /** Starts a timer that does not start by itself, for what was written last. */
+  const time = (proposed: TimerProposal) => {
+    const last = written.at(-1);
+    if (!last) return;
+    const one = startFor(
+      last.facts.map(({ plantId }) => plantId),
+      proposed,
+    );
+    const offered = last.offered.filter(({ what }) => what !== proposed.what);
+    setWritten([...written.slice(0, -1), { ...last, running: [...last.running, one], offered }]);
   };
   const undo = () => {
     for (const { plantId, kind, factId } of written.at(-1)?.facts ?? [])
@@ -70,6 +104,7 @@ export function useGroup(plants: readonly GroupPlant[]) {
         { kind: "void", input: { kind, factId, reason: "Taken back." } },
         { collectionId, about: aboutOf(plantId), byClock: false },
       );
+    for (const { id } of written.at(-1)?.running ?? []) timers.end(id);
     setWritten((all) => all.slice(0, -1));
   };
   const takenBack = new Set(
@@ -94,5 +129,7 @@ export function useGroup(plants: readonly GroupPlant[]) {
       ];
     }),
   );
-  return { ready, record, last: written.at(-1) ?? null, pressed: written.length, write, undo };
+  return { ready, record, last: written.at(-1) ?? null, pressed: written.length, write, undo, time };
 }
+
+export type GroupInHand = ReturnType<typeof useGroup>;

@@ -1,5 +1,5 @@
 import { minutesFor } from "../../acts/effort";
-import { costsOfAct } from "../../acts/acts";
+import { costsOfAct, workIn, type Act } from "../../acts/acts";
 import type { WorkId } from "../../acts/workIds";
 import { workOf, works, type WorkedOn } from "../../acts/works";
 import { predators, systemics, type PredatorId } from "../../knowledge/remedies/lasting";
@@ -30,6 +30,17 @@ export type CourseId = RemedyId | WorkId;
 /** Whether a dose is a work. */
 export function isWork<T extends object>(dose: T): dose is T & WorkDose {
   return "work" in dose;
+}
+
+/** Whether an act is what a dose asks for: the same remedy, however it is put on, or the same work. @example carriesOut(soapSpray, { work: "unpot" }) // false */
+export function carriesOut(act: Act, dose: Dose): boolean {
+  if (isWork(dose)) return workIn(act) === dose.work;
+  return act.kind === "contact" && remediesIn(act.mix).includes(dose.remedy);
+}
+
+/** What something planned is prepared as: its mix, or the work that it is. @example treatmentOf({ work: "unpot" }) // "unpot" */
+export function treatmentOf(planned: { readonly work: WorkId } | { readonly mix: MixId }): MixId | WorkId {
+  return "work" in planned ? planned.work : planned.mix;
 }
 
 /** What a dose counts as in a course. @example courseOf({ work: "unpot" }) // "unpot" */

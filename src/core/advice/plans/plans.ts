@@ -2,7 +2,7 @@ import { addDays, type Day } from "../../shared/days";
 import { standing, type ActDone, type Look, type Programme } from "../../record/facts/facts";
 import type { Basis, PlannedDose } from "../../record/facts/kinds/programme";
 import { mixes } from "../../knowledge/mixes/mixes";
-import { isWork, type Dose } from "../planning/doses";
+import { carriesOut, isWork, type Dose } from "../planning/doses";
 import { caseFiledUnder, type Case } from "../../record/cases/cases";
 import { inspectionsOn } from "../../record/cases/inspections";
 import type { RunningPlan } from "../clearance/judge";
@@ -31,7 +31,7 @@ export interface Plan {
 
 /**
  * The plan of a case that is in force: the one adopted last of those that stand; null without one. A treatment step is done by
- * the act that names it; a look step by any look at the plant from the day before it is due, but not before the plan, until
+ * the act that names it, or by the same done for another find on the plant from the day before it is due; a look step by any look at the plant from the day before it is due, but not before the plan, until
  * the next look step.
  */
 export function planInForce(
@@ -61,13 +61,25 @@ function stepsOf(programme: Programme, acts: readonly ActDone[], looks: readonly
   const lookDays = looks.filter((look) => look.at > programme.at).map((look) => look.day);
   const dueLooks = programme.steps.filter((step) => step.kind === "look").map((step) => step.dueOn as Day);
   const doneLooks = looksDone(dueLooks, lookDays);
-  const steps = programme.steps.map(({ id, kind, dueOn, dose }): PlanStep => {
-    const due = dueOn as Day;
-    const doneOn =
-      kind === "treat" ? (acts.find((act) => act.stepId === id)?.day ?? null) : doneLooks[dueLooks.indexOf(due)]!;
-    return { id, kind, dueOn: due, dose, doneOn };
+  const steps = programme.steps
+    .map((step) => ({ ...step, dueOn: step.dueOn as Day }))
+    .toSorted((a, b) => (a.dueOn < b.dueOn ? -1 : a.dueOn > b.dueOn ? 1 : a.kind > b.kind ? -1 : 1));
+  const ids = new Set(steps.map(({ id }) => id));
+  let others = acts.filter((act) => act.stepId !== null && !ids.has(act.stepId) && act.day >= programme.day);
+  return steps.map(({ id, kind, dueOn, dose }): PlanStep => {
+    if (kind === "look" || dose === null)
+      return { id, kind, dueOn, dose, doneOn: doneLooks[dueLooks.indexOf(dueOn)] ?? null };
+    const named = acts.find((act) => act.stepId === id)?.day;
+    const shared = named ? null : others.find((act) => act.day >= addDays(dueOn, -1) && isAlike(act, dose));
+    others = others.filter((act) => act !== shared);
+    return { id, kind, dueOn, dose, doneOn: named ?? shared?.day ?? null };
   });
-  return steps.toSorted((a, b) => (a.dueOn < b.dueOn ? -1 : a.dueOn > b.dueOn ? 1 : a.kind > b.kind ? -1 : 1));
+}
+
+/** Whether what was done for another find on a plant is what a step of this one's plan asks for: put on the same, it meets both. */
+function isAlike({ act }: ActDone, dose: PlannedDose): boolean {
+  if (!carriesOut(act, doseOf(dose))) return false;
+  return isWork(dose) || (act.kind === "contact" && act.technique === dose.technique);
 }
 
 /**

@@ -1,11 +1,11 @@
 import type { WorkId } from "../../acts/workIds";
 import { workOf } from "../../acts/works";
-import { pouredIn, treats, workIn, type Act } from "../../acts/acts";
+import { pouredIn, treats, type Act } from "../../acts/acts";
 import { assertNever } from "../../shared/assertNever";
 import { groupBy } from "../../shared/groupBy";
 import { mixes, remediesIn, type MixId } from "../../knowledge/mixes/mixes";
 import { sittingVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
-import { isWork, type Dose } from "../planning/doses";
+import { carriesOut, type Dose } from "../planning/doses";
 import type { LabelObjection } from "../labels/label";
 import type { PestId } from "../../knowledge/pests/pests";
 import { repeatable, spotsFor, type RemedyId, type TechniqueId } from "../../knowledge/remedies/remedies";
@@ -91,6 +91,8 @@ export interface SessionStep<Id extends string = string> {
   readonly lines: readonly SessionLine[];
   /** Whether it is for some plants only, and nobody knows which: those are ticked by hand. */
   readonly optional?: true;
+  /** Whether it is done plant by plant and never for many at once: see {@link isForGroup}. */
+  readonly oneByOne?: true;
 }
 
 /** What a session does to a plant. @example sessionLine(plant, { kind: "remedy", remedy: "soap", technique: "spray", mix: null }).act?.kind // "contact" */
@@ -135,12 +137,6 @@ export function lookLine({ plantId, bearer }: Pick<SessionPlant, "plantId" | "be
  */
 export function isForGroup(dose: { readonly work: WorkId } | { readonly technique: TechniqueId }): boolean {
   return "work" in dose ? groupWorks.some((one) => one === dose.work) : !byOne.some((one) => one === dose.technique);
-}
-
-/** Whether an act is what a step asks for: the same remedy, however it is put on, or the same work. */
-function carriesOut(act: Act, dose: Dose): boolean {
-  if (isWork(dose)) return workIn(act) === dose.work;
-  return act.kind === "contact" && remediesIn(act.mix).includes(dose.remedy);
 }
 
 /** What makes two acts the same step of a session, however much of it there was. */

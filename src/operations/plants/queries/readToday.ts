@@ -5,7 +5,7 @@ import { groupBy } from "@/core/shared/groupBy";
 import type { MixId } from "@/core/knowledge/mixes/mixes";
 import { mixOf } from "@/core/advice/evening/bath";
 import { isOfRoom, type PestId } from "@/core/knowledge/pests/pests";
-import { isWork } from "@/core/advice/planning/doses";
+import { treatmentOf } from "@/core/advice/planning/doses";
 import type { PlantCard } from "@/core/schedule/state/plantCard";
 import { inParallel } from "@/db/query";
 import * as places from "@/db/stores/places";
@@ -92,7 +92,7 @@ export async function readToday(context: Context): Promise<TodayView> {
 }
 
 function gather(due: readonly DueTreatment[]): Sitting[] {
-  return [...groupBy(due, ({ planned }) => (isWork(planned) ? planned.work : planned.mix))].map(([what, lines]) => ({
+  return [...groupBy(due, ({ planned }) => treatmentOf(planned))].map(([what, lines]) => ({
     what,
     due: lines.toSorted((a, b) => b.daysLate - a.daysLate || byCode(a.plant.code, b.plant.code)),
     totalMl: mixOf(lines).mixMl,

@@ -33,6 +33,7 @@ import { movePlant } from "../../plants/commands/movePlant";
 import { moveSeveral } from "../../plants/commands/moveSeveral";
 import { expectOk, type Outcome } from "../../shared/outcome";
 import { readAlike } from "../../cases/queries/readAlike";
+import { readDue } from "../../sessions/queries/readDue";
 import { readGroup } from "../../sessions/queries/readGroup";
 import { readClearable } from "../../cases/queries/readClearable";
 import { readPhytotoxicity } from "../../cases/queries/readPhytotoxicity";
@@ -73,7 +74,6 @@ import { readDone } from "../../record/queries/readDone";
 import { readRounds } from "../../walks/queries/readRounds";
 import { readSchools } from "../../cases/queries/readSchools";
 import { readSigns } from "../../looks/queries/readSigns";
-import { readSitting } from "../../sessions/queries/readSitting";
 import { readTimers } from "../../acts/queries/readTimers";
 import { readToday } from "../../plants/queries/readToday";
 import { readTonight } from "../../walks/queries/readTonight";
@@ -178,7 +178,7 @@ describe("two walls between collections", () => {
     readPlant: (c) => readPlant(c, ids.plant),
     readSchools: (c) => readSchools(c, ids.case),
     readSigns,
-    readSitting: (c) => readSitting(c, "alcoholHalf"),
+    readDue: (c) => readDue(c, "all"),
     readTimers,
     readToday,
     readTonight: (c) => readTonight(c, 30),
@@ -306,7 +306,7 @@ describe("two walls between collections", () => {
       "readEvening",
       "readRevision",
       "readNaming",
-      "readSitting",
+      "readDue",
       "readTimers",
       "readToday",
       "readWalk",

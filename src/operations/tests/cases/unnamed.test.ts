@@ -5,7 +5,7 @@ import { adoptUnnamed } from "../../cases/commands/adoptUnnamed";
 import { dayOf, type Context } from "../../shared/context";
 import { expectOk } from "../../shared/outcome";
 import { readCases } from "../../cases/queries/readCases";
-import { readSitting } from "../../sessions/queries/readSitting";
+import { readDue } from "../../sessions/queries/readDue";
 import { readToday } from "../../plants/queries/readToday";
 import { readUnnamed } from "../../cases/queries/readUnnamed";
 import { recordAct } from "../../acts/commands/recordAct";
@@ -33,15 +33,15 @@ const leftOpen = (daysBefore: number) =>
 const sittings = async () => (await readToday(context)).sittings;
 
 describe("dates against something without a name", () => {
-  it("fall due as a sitting, and are carried out like any; the plant is in no case", async () => {
+  it("fall due as a session, and are carried out like any; the plant is in no case", async () => {
     expectOk(await leftOpen(2));
     const chosen = dates(0, 5);
     expectOk(await adoptUnnamed(context, chosen));
     expectOk(await adoptUnnamed(context, chosen));
     expect(await sittings()).toMatchObject([{ what: "soapMild", due: [{ caseId: null, pest: null, plant: { id } }] }]);
     expect((await readCases(context)).open).toEqual([]);
-    const { lines } = await readSitting(context, "soapMild");
-    expect(lines).toMatchObject([{ caseId: null, plant: { id }, dueOn: day(0), act: { kind: "contact", ...soap } }]);
+    const lines = (await readDue(context, "soapMild")).steps.flatMap((step) => step.lines);
+    expect(lines).toMatchObject([{ caseId: null, plantId: id, act: { kind: "contact", ...soap } }]);
     // Whoever only tends carries it out too.
     const put = aSpray(id, uuidv7(), 0);
     const step = { ...put, at: wall(0), caseId: null, stepId: lines[0]!.stepId, act: { ...put.act, ...soap } };

@@ -10,12 +10,13 @@ import { groupAsked, readGroup } from "../../sessions/queries/readGroup";
 import { costsOfAct } from "@/core/acts/acts";
 import { sessionLine } from "@/core/advice/sessions/session";
 import { readEvening } from "../../sessions/queries/readEvening";
-import { readSitting } from "../../sessions/queries/readSitting";
+import { readDue, readDueStep } from "../../sessions/queries/readDue";
 import { recordAct } from "../../acts/commands/recordAct";
+import { recordLook } from "../../looks/commands/recordLook";
 import { recordReaction } from "../../plants/commands/recordReaction";
 import { startWalk } from "../../walks/commands/startWalk";
 import { voidFact } from "../../record/commands/voidFact";
-import { aPlan, aSpray, freshCollection, NOW, openCaseOn, plantOn, wall } from "../builders";
+import { aFind, aLook, aPlan, aSpray, freshCollection, NOW, openCaseOn, plantOn, wall } from "../builders";
 
 let context: Context;
 let shelf: string;
@@ -44,13 +45,15 @@ describe("an evening", () => {
       ].toSorted(),
     );
     expect(far.id).toBeDefined();
-    // What was chosen begins as a sitting of its own.
+    // What was chosen begins as a session of its own.
     const line = (await readEvening(context)).lines.find(({ plant }) => plant.id === soon.id)!;
-    expect((await readSitting(context, "soapMild", [line.stepId])).lines.map(({ plant }) => plant.id)).toEqual([
-      soon.id,
-    ]);
-    expect((await readSitting(context, "soapMild")).lines.map(({ plant }) => plant.id)).toEqual([due.id]);
-    expect((await readSitting(context, "alcoholHalf", [line.stepId])).lines).toEqual([]);
+    const plantsOf = async (...asked: [Parameters<typeof readDue>[1], string[]?]) =>
+      (await readDue(context, ...asked)).plants.map(({ plantId }) => plantId);
+    expect(await plantsOf("soapMild", [line.stepId])).toEqual([soon.id]);
+    expect(await plantsOf("soapMild")).toEqual([due.id]);
+    expect(await plantsOf("alcoholHalf", [line.stepId])).toEqual([]);
+    expect((await readDueStep(context, line.stepId))?.plant.id).toBe(soon.id);
+    expect(await readDueStep(context, uuidv7())).toBeNull();
   });
 
   it("a day's delay of a treatment against what breeds costs something, and hardly ever gains", async () => {
@@ -118,15 +121,18 @@ describe("the plants of a session", () => {
     expect((await lineOf(due.id)).stepId).toBeNull();
   });
 
-  it("are all that a mix is due on, each carrying out its own step; none once it is done, and no dab among them", async () => {
+  it("are all that a mix is due on, each carrying out its own step; what is dabbed is done plant by plant", async () => {
     const [first, second] = [await planned(0, 7), await planned(-1, 6)];
     await planned(2);
     const dabbed = await openCaseOn(context, await plantOn(context, shelf), 8);
     expectOk(await adoptPlan(context, { ...aPlan(dabbed, [day(0)]), mix: "alcoholHalf", technique: "dab" }));
-    const all = await readGroup(context, groupAsked("due", "all"));
-    expect(all.steps!.map(({ id }) => id)).toEqual(["due soapMild"]);
-    const { steps } = await readGroup(context, groupAsked("due", "soapMild"));
-    const lines = steps![0]!.lines;
+    const all = await readDue(context, "all");
+    expect(all.steps.map(({ id, oneByOne = false }) => [id, oneByOne]).toSorted()).toEqual([
+      ["due soapMild", false],
+      ["each alcoholHalf", true],
+    ]);
+    const { steps } = await readDue(context, "soapMild");
+    const lines = steps[0]!.lines;
     expect(new Map(lines.map(({ plantId, caseId }) => [plantId, caseId]))).toEqual(
       new Map([first, second].map(({ id, caseId }) => [id, caseId])),
     );
@@ -134,8 +140,25 @@ describe("the plants of a session", () => {
       const filed = { id: uuidv7(), plantId, placeId: null, caseId, stepId, act: act!, note: "", alreadyDone: false };
       expectOk(await recordAct(context, { ...filed, at: wall(0) }));
     }
-    expect((await readGroup(context, groupAsked("due", "soapMild"))).plants).toEqual([]);
-    expect(groupAsked("due", "magic")).toBeNull();
+    expect((await readDue(context, "soapMild")).plants).toEqual([]);
+  });
+
+  it("two finds on one plant that ask for the same are one line, and one press is both of their steps", async () => {
+    const { id, caseId } = await planned(0, 7);
+    const mites = aFind({ pest: "spiderMite" });
+    expectOk(await recordLook(context, aLook(id, 6, { finds: [mites] })));
+    expectOk(await adoptPlan(context, { ...aPlan(mites.caseId, [0, 7].map(day)), ...soap }));
+    const told = async () => (await readDue(context, "soapMild")).steps.flatMap(({ lines }) => lines);
+    const [line, ...more] = await told();
+    expect(more).toEqual([]);
+    expect([caseId, mites.caseId]).toContain(line!.caseId);
+    const filed = { ...{ caseId: line!.caseId, stepId: line!.stepId, act: line!.act! }, note: "", alreadyDone: false };
+    const spray = { id: uuidv7(), plantId: id, placeId: null, ...filed, at: wall(0) };
+    expectOk(await recordAct(context, spray));
+    expect(await told()).toEqual([]);
+    // Struck out it was neither.
+    expectOk(await voidFact(context, { kind: "act", factId: spray.id, reason: "another plant" }));
+    expect(await told()).toHaveLength(1);
   });
 
   it("know how fast the keeper's own hands are: from press to press, not from what came later or was struck out", async () => {

@@ -1,4 +1,5 @@
 import pg from "pg";
+import { By } from "selenium-webdriver";
 import { v7 as uuidv7 } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { idOf } from "../demo/loadDemo";
@@ -55,12 +56,12 @@ describe("an evening", () => {
     return (await client.query<{ mix: string; technique: string; step: string }>(sql).finally(() => client.end())).rows;
   };
   const heading = () =>
-    page.driver.executeScript<string>("return document.querySelector('main h1')?.textContent ?? ''");
-  /** Presses through the plants of a sitting, so many of them. */
+    page.driver.executeScript<string>("return document.querySelector('main .session-plant')?.textContent ?? ''");
+  /** Presses through the plants of a session, so many of them. */
   const treat = async (many: number) => {
     for (let i = 0; i < many; i++) {
       const before = await heading();
-      await page.press("As planned, next");
+      await page.press("Done, next");
       await page.eventually(async () => (await heading()) !== before, `${before} stays`);
     }
   };
@@ -92,40 +93,39 @@ describe("an evening", () => {
 
   it("the first mix, with the line cut in the middle, and the page closed and opened again without it", async () => {
     await page.open("/session/due/soapMild");
-    await page.sees("Wear, and have ready");
-    await page.press("Mixed and ready");
+    await page.found(By.css("[aria-label='Wear, and have ready']"), "nothing is said of what to wear");
+    await page.press("Plant by plant");
     await page.sees("0 of 5");
     await treat(2);
     await page.eventually(async () => (await acts()).length === 2, "the first two were not sent");
     await page.open("/session/due/soapMild");
-    await page.sees("Mixed and ready");
+    await page.sees("Plant by plant");
     await page.offline(true);
-    await page.press("Mixed and ready");
+    await page.press("Plant by plant");
     await treat(1);
     await page.sees("kept in this browser");
     // Broken off: the page is closed and opened without a line, and goes on where it was.
     await page.open("/session/due/soapMild");
-    await page.press("Mixed and ready");
+    await page.press("Plant by plant");
     await treat(2);
-    await page.sees("Soap wash, mild (5 mL per litre): done");
+    await page.sees("All done.");
     await page.offline(false);
     await page.eventually(async () => (await acts()).length === 5, "what was kept did not arrive");
   });
 
   it("the other two mixes, broken off between them; twelve acts stand, each step once, one of them a dunk", async () => {
+    // What is dabbed is done plant by plant, and nothing else is offered.
     await page.open("/session/due/alcoholQuarter");
-    await page.press("Mixed and ready");
     await treat(1);
-    await page.press("Leave");
+    await page.press("Back to Today");
     await page.arrives(/^\/today$/);
     await page.open("/session/due/alcoholQuarter");
-    await page.press("Mixed and ready");
     await treat(2);
-    await page.sees(": done");
+    await page.sees("All done.");
     await page.open("/session/due/neemUsual");
-    await page.press("Mixed and ready");
+    await page.press("Plant by plant");
     await treat(4);
-    await page.sees(": done");
+    await page.sees("All done.");
     await page.eventually(async () => (await acts()).length === 12, "twelve acts do not stand");
     const all = await acts();
     expect(new Set(all.map(({ step }) => step)).size).toBe(12);

@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import type { ReactNode } from "react";
 import { Link } from "@/ui/Link";
 import { currentContext, markNow } from "@/app/_parts/context";
 import { EndPress } from "@/app/_parts/EndPress";
@@ -38,16 +39,17 @@ export default async function WinteringPage() {
       <AsOf />
       {programmes.map((programme) => (
         <section key={programme.placeId}>
-          <Running programme={programme} day={day} records={records} units={context.collection.units} />
-          {records && (
-            <Panel title={`The move from ${programme.placeName}`}>
-              <BeginWintering
-                {...choices}
-                outdoors={outdoors.filter(({ id }) => id === programme.placeId)}
-                chosen={programme.chosen}
-              />
-            </Panel>
-          )}
+          <Running programme={programme} day={day} records={records} units={context.collection.units}>
+            {records && (
+              <Panel title={`The move from ${programme.placeName}`}>
+                <BeginWintering
+                  {...choices}
+                  outdoors={outdoors.filter(({ id }) => id === programme.placeId)}
+                  chosen={programme.chosen}
+                />
+              </Panel>
+            )}
+          </Running>
         </section>
       ))}
       {programmes.length === 0 && (
@@ -78,11 +80,14 @@ function Running({
   day,
   records,
   units,
+  children,
 }: {
   programme: Wintering;
   day: Day;
   records: boolean;
   units: Units;
+  /** How it is changed. */
+  children: ReactNode;
 }) {
   const {
     chosen,
@@ -184,6 +189,7 @@ function Running({
           {plants === 0 && due.length === 0 && inside.length > 0 && (
             <p>The next spray inside is due {fromToday(inside[0]!.on, day)}.</p>
           )}
+          {children}
         </div>
         <div className="col-lg-5">
           {batches.length > 0 && (

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { ScreenProgress } from "@/app/_parts/ScreenProgress";
@@ -85,7 +85,7 @@ export function PlantByPlant({ plants, steps, toGo, last, differently, sticky, o
       )}
       {refused.map((line) => (
         <div key={`${line.plantId} ${line.act?.kind}`} className="small">
-          {codeOf(line.plantId)}: <Careful lines={[line]} />
+          {codeOf(line.plantId)}: <Careful line={line} />
         </div>
       ))}
     </>
@@ -104,6 +104,12 @@ function Stop({ plant, some, last, differently, sticky, onDone, onLeave }: StopP
   const [also, setAlso] = useState<readonly string[]>([]);
   const [problem, setProblem] = useState("");
   const group = groupOf(plant.card);
+  const head = useRef<HTMLElement>(null);
+  const follows = last !== null;
+  // What was told of the last one has moved it down, or a long plant before it up.
+  useEffect(() => {
+    if (follows) head.current?.scrollIntoView({ block: "nearest" });
+  }, [follows]);
   const spotsIn = ({ step, line: { act } }: Ticked) =>
     act && "spots" in act ? (reached.get(step.id) ?? act.spots) : null;
   const taken = some.filter(({ step }) => !step.optional || also.includes(step.id));
@@ -120,7 +126,7 @@ function Stop({ plant, some, last, differently, sticky, onDone, onLeave }: StopP
   };
   const eyed = taken.some(({ line: { act } }) => act && withNoneSeen(act) !== null);
   return (
-    <article className="session-stop" aria-label={`${plant.code} ${plant.card.name}`}>
+    <article ref={head} className="session-stop" aria-label={`${plant.code} ${plant.card.name}`}>
       {last && groupOf(last.card) !== group && (
         <p className="session-border" role="note">
           Clean hands, clean tools. Next: {groupNames[group]}.
@@ -190,7 +196,7 @@ function Doing({
   const units = useUnits();
   const { act, caseId, stepId } = line;
   const pest = plant.cases.find((one) => one.caseId === caseId)?.pest ?? null;
-  const what = amountOf(line, units)[0] ?? step.name;
+  const what = amountOf(line, units) || step.name;
   const unpots = act?.kind === "mechanical" && act.way === "unpot";
   if (step.optional)
     return <Form.Check id={`also-${step.id}`} className="mb-2" checked={also} onChange={onAlso} label={step.name} />;
@@ -200,9 +206,13 @@ function Doing({
         {what}.{stepId !== null && ` Against ${pestName(pest)}.`}
         {step.how && <span className="d-block small">{step.how}.</span>}
       </p>
-      <Careful lines={[line]} />
+      <Careful line={line} />
       {spots && !unpots && (
-        <SpotsPicker form={plant.bearer.form} order={spotsOf(plant.bearer.form)} ticked={spots} onPress={onSpot} />
+        // Where no eye guides the hand all of it is wetted, and seldom less.
+        <details open={act !== null && withNoneSeen(act) !== null}>
+          <summary className="py-2">Places reached: {spots.length}</summary>
+          <SpotsPicker form={plant.bearer.form} order={spotsOf(plant.bearer.form)} ticked={spots} onPress={onSpot} />
+        </details>
       )}
       {(unpots || (differently && stepId !== null)) && (
         <p className="mt-2 mb-0 d-flex flex-wrap gap-2">

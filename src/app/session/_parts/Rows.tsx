@@ -21,29 +21,34 @@ export interface Ticked {
   readonly line: SessionLine;
 }
 
-/** What is put on it, and how much. */
-export function amountOf({ act }: Pick<SessionLine, "act">, units: Units): string[] {
-  if (act?.kind === "contact") {
-    const how = techniqueNames[act.technique].toLowerCase();
-    return [`${mixNames[act.mix]}, ${how}, ${volumeIn(act.volumeMl, units)}`];
-  }
-  if (act?.kind === "mechanical" && act.percent !== null) return [`about ${act.percent} % of it cut off`];
-  return act?.kind === "drench" ? [`${volumeIn(act.volumeMl, units)} into the pot`] : [];
+/** What is put on it, and how much; empty where neither is said. */
+export function amountOf({ act }: Pick<SessionLine, "act">, units: Units): string {
+  const how = howOf(act);
+  const much = muchOf(act, units);
+  return how && much ? `${how}, ${much}` : how || much;
+}
+
+/** The mix and the way it is put on. @example howOf(soapSpray) // "Soap wash, mild (5 mL per litre), spray to run-off" */
+export function howOf(act: SessionLine["act"]): string {
+  return act?.kind === "contact" ? `${mixNames[act.mix]}, ${techniqueNames[act.technique].toLowerCase()}` : "";
+}
+
+function muchOf(act: SessionLine["act"], units: Units): string {
+  if (act?.kind === "contact") return volumeIn(act.volumeMl, units);
+  if (act?.kind === "mechanical" && act.percent !== null) return `about ${act.percent} % of it cut off`;
+  return act?.kind === "drench" ? `${volumeIn(act.volumeMl, units)} into the pot` : "";
 }
 
 /** What speaks against it, and what its label has against it today. */
-export function Careful({ lines }: { lines: readonly SessionLine[] }) {
-  const refused = lines.some((line) => line.refused);
-  const objections = [...new Set(lines.flatMap(({ against }) => against.map(({ code }) => code)))];
-  const label = [...new Set(lines.flatMap((line) => line.label.map(labelSentence)))];
+export function Careful({ line }: { line: SessionLine }) {
   return [
-    ...objections.map((code) => (
-      <span key={code} className={`d-block small ${refused ? "text-danger-emphasis" : ""} fw-semibold`}>
-        {refused && "Left out. "}
+    ...line.against.map(({ code }) => (
+      <span key={code} className={`d-block small ${line.refused ? "text-danger-emphasis" : ""} fw-semibold`}>
+        {line.refused && "Left out. "}
         {objectionSentences[code]}
       </span>
     )),
-    ...label.map((sentence) => (
+    ...[...new Set(line.label.map(labelSentence))].map((sentence) => (
       <span key={sentence} className="d-block small fw-semibold">
         {sentence}
       </span>
@@ -55,6 +60,7 @@ export function Careful({ lines }: { lines: readonly SessionLine[] }) {
 export function Row({
   plant,
   line,
+  same,
   done,
   ticked,
   onTick,
@@ -62,13 +68,15 @@ export function Row({
 }: {
   plant: GroupPlant;
   line: SessionLine;
+  /** Whether all have the same put on in the same way, and only how much is said. */
+  same: boolean;
   done: boolean;
   ticked: boolean;
   onTick: () => void;
   onDone: () => void;
 }) {
   const units = useUnits();
-  const [amount] = amountOf(line, units);
+  const amount = same ? muchOf(line.act, units) : amountOf(line, units);
   return (
     <li className="evening-line">
       <Form.Check
@@ -82,9 +90,9 @@ export function Row({
             <strong>
               {plant.code} {plant.card.name}
             </strong>
-            , {plant.placeName}
             {amount && `: ${amount}`}
-            <Careful lines={[line]} />
+            {/* What only asks for care is said once, above. */}
+            {(line.refused || line.label.length > 0) && <Careful line={line} />}
           </>
         }
       />

@@ -168,7 +168,8 @@ export function RunSession({
             )}
           </fieldset>
         </Panel>
-        {group.pressed > 0 && <Afterwards plants={plants} />}
+        {/* Whoever goes from plant to plant cleans up at the end. */}
+        {group.pressed > 0 && (!single || count === 0) && <Afterwards plants={plants} />}
       </div>
     </div>
   );

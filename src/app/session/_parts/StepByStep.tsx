@@ -1,6 +1,8 @@
 import type { SessionLine } from "@/core/advice/sessions/session";
 import type { GroupPlant } from "@/operations/sessions/sessionView";
-import { Row, type NamedStep } from "./Rows";
+import { groupBy } from "@/core/shared/groupBy";
+import { objectionSentences } from "@/wording/advice/cautions";
+import { howOf, Row, type NamedStep } from "./Rows";
 import type { Ticks } from "./useTicks";
 
 /** The steps in their order, each with how far it is. */
@@ -51,26 +53,62 @@ export function StepRows({
   byId: ReadonlyMap<string, GroupPlant>;
   onDone: (line: SessionLine) => void;
 }) {
+  const hows = new Set(step.lines.map(({ act }) => howOf(act)));
+  const [how = ""] = hows;
+  const care = groupBy(
+    step.lines
+      .filter(({ refused }) => !refused)
+      .flatMap(({ plantId, against }) => against.map(({ code }) => ({ code, plantId }))),
+    ({ code }) => code,
+  );
   return (
     <>
+      {hows.size === 1 && how !== "" && how !== step.name && <p className="mb-2">{how}.</p>}
+      {care.size > 0 && (
+        <ul className="small mb-2">
+          {[...care].map(([code, some]) => (
+            <li key={code}>
+              <strong>{objectionSentences[code]}</strong>{" "}
+              {some.map(({ plantId }) => byId.get(plantId)!.code).join(", ")}
+            </li>
+          ))}
+        </ul>
+      )}
       <p className="small">
         {step.optional
           ? "Tick the plants you did."
           : "Untick plants you leave out. Plants that do not tolerate it are left out already."}
       </p>
-      <ul className="list-unstyled mb-0">
-        {step.lines.map((line) => (
-          <Row
-            key={line.plantId}
-            plant={byId.get(line.plantId)!}
-            line={line}
-            done={ticks.isDone(at, line)}
-            ticked={ticks.isTicked(at, line)}
-            onTick={() => ticks.toggle(at, line)}
-            onDone={() => onDone(line)}
-          />
-        ))}
-      </ul>
+      {placesAlong(step.lines, byId).map(({ placeName, lines }, i) => (
+        <div key={i}>
+          <h3 className="session-place">{placeName}</h3>
+          <ul className="list-unstyled mb-0">
+            {lines.map((line) => (
+              <Row
+                key={line.plantId}
+                plant={byId.get(line.plantId)!}
+                line={line}
+                same={hows.size === 1}
+                done={ticks.isDone(at, line)}
+                ticked={ticks.isTicked(at, line)}
+                onTick={() => ticks.toggle(at, line)}
+                onDone={() => onDone(line)}
+              />
+            ))}
+          </ul>
+        </div>
+      ))}
     </>
   );
+}
+
+/** The plants in their order, those that follow each other at one place together. */
+function placesAlong(lines: readonly SessionLine[], byId: ReadonlyMap<string, GroupPlant>) {
+  const places: { readonly placeName: string; readonly lines: SessionLine[] }[] = [];
+  for (const line of lines) {
+    const { placeName } = byId.get(line.plantId)!;
+    if (places.at(-1)?.placeName === placeName) places.at(-1)!.lines.push(line);
+    else places.push({ placeName, lines: [line] });
+  }
+  return places;
 }

@@ -76,10 +76,10 @@ export function BeginWintering({
   return (
     <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
       <div className="row gx-3">
-        <div className="col-md-6 col-xl-3">
+        <div className="col-md-6">
           <SelectField form={form} name="placeId" label="From" options={outdoors.map((one) => [one.id, count(one)])} />
         </div>
-        <div className="col-md-6 col-xl-3">
+        <div className="col-md-6">
           <SelectField
             form={form}
             name="chosen.toPlaceId"
@@ -87,10 +87,10 @@ export function BeginWintering({
             options={indoors.map((one) => [one.id, count(one)])}
           />
         </div>
-        <div className="col-md-6 col-xl-3">
+        <div className="col-md-6">
           <TextField form={form} name="chosen.moveOn" type="date" label="In by" />
         </div>
-        <div className="col-md-6 col-xl-3">
+        <div className="col-md-6">
           <QuantityField form={form} name="chosen.coldestC" of="warmth" label="Coldest night they should have" />
         </div>
       </div>
@@ -113,7 +113,7 @@ export function BeginWintering({
         </p>
       )}
       <div className="row gx-3">
-        <div className="col-6 col-xl-3">
+        <div className="col-6">
           <TextField
             form={form}
             name="chosen.weeks"
@@ -122,7 +122,7 @@ export function BeginWintering({
             hint="Four to six is usual."
           />
         </div>
-        <div className="col-6 col-xl-3">
+        <div className="col-6">
           <SelectField
             form={form}
             name="chosen.remedy"
@@ -130,10 +130,10 @@ export function BeginWintering({
             options={winterRemedies.map((one) => [one, winterRemedyNames[one]])}
           />
         </div>
-        <div className="col-6 col-xl-3">
+        <div className="col-6">
           <TextField form={form} name="chosen.minutes" label="Minutes per evening" inputMode="decimal" />
         </div>
-        <div className="col-6 col-xl-3">
+        <div className="col-6">
           <TextField
             form={form}
             name="chosen.helpers"
@@ -142,7 +142,7 @@ export function BeginWintering({
             hint="How many people help."
           />
         </div>
-        <div className="col-6 col-xl-3">
+        <div className="col-6">
           <TextField
             form={form}
             name="chosen.dryingPots"

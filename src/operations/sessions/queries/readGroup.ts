@@ -97,7 +97,10 @@ export async function readGroup(context: Context, asked: GroupAsked | null): Pro
         return false;
     }
   };
-  const chosen = listed.filter(belongs).toSorted((a, b) => byCode(a.code, b.code));
+  // Place by place, as hands go.
+  const rank = new Map(all.map(({ id }, i) => [id, i]));
+  const rankOf = ({ placeId }: plantStates.ListedPlant) => rank.get(placeId) ?? all.length;
+  const chosen = listed.filter(belongs).toSorted((a, b) => rankOf(a) - rankOf(b) || byCode(a.code, b.code));
   const taken = chosen.slice(0, MOST);
   const since = given?.since ?? day;
   const of = await groupRecords(scope, new Set(taken.map(({ id }) => id)), since);

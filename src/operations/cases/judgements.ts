@@ -116,6 +116,23 @@ export function judge(context: Pick<Context, "collection" | "now">, record: Kept
   }
 }
 
+/** Whether what was kept speaks of today, of these settings and of these facts. */
+function isOfNow(context: Context, kept: AssessmentRow, record: KeptRecord): boolean {
+  const { ways, modelVersion, asOf } = judgedNow(context);
+  return (
+    kept.factsVersion === record.factsVersion &&
+    kept.ways === ways &&
+    kept.modelVersion === modelVersion &&
+    kept.asOf === asOf
+  );
+}
+
+/** The judgement of an open case: the one that was kept, where it speaks of today's facts; else one reckoned now, however long that takes. */
+export async function judgementOf(context: Context, scope: Scope, record: KeptRecord, found: Case): Promise<Judged> {
+  const [kept] = await assessments.ofCases(scope, [found.id]);
+  return kept && isOfNow(context, kept, record) ? keptJudgement(kept)! : judge(context, record, found);
+}
+
 /** A case that began longer ago than this is reckoned by the job alone: nobody waits that long for a page. */
 const SHORT_DAYS = 150;
 
@@ -136,14 +153,8 @@ export async function knownJudgement(
   found: Case,
 ): Promise<KnownJudgement | null> {
   const [kept] = await assessments.ofCases(scope, [found.id]);
-  const { ways, modelVersion, asOf } = judgedNow(context);
-  const current =
-    kept &&
-    kept.factsVersion === record.factsVersion &&
-    kept.ways === ways &&
-    kept.modelVersion === modelVersion &&
-    kept.asOf === asOf;
-  if (current) return { judged: keptJudgement(kept)!, current };
+  const { modelVersion, asOf } = judgedNow(context);
+  if (kept && isOfNow(context, kept, record)) return { judged: keptJudgement(kept)!, current: true };
   if (daysBetween(found.openedOn, asOf) <= SHORT_DAYS) return { judged: judge(context, record, found), current: true };
   // What an earlier model said may have another shape: nobody reads it.
   const before = kept?.modelVersion === modelVersion ? keptJudgement(kept) : null;

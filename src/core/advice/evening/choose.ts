@@ -49,7 +49,13 @@ export function chooseEvening(jobs: readonly EveningJob[], evening: Evening): Ch
     throw new RangeError("minutes and pots are whole, and not below 0");
   if (time > LONGEST_MINUTES || dryingPots > MOST_DRYING)
     throw new RangeError("no evening is that long, nor a room that wide");
-  const pots = Math.min(dryingPots, jobs.filter(({ wets }) => wets).length);
+  const wetJobs = jobs.filter(({ wets }) => wets).length;
+  const all =
+    jobs.reduce((sum, job) => sum + job.minutes, 0) + setUpMinutes * new Set(jobs.map((job) => job.batch)).size;
+  // Where everything fits nothing is to be chosen.
+  if (jobs.length > 0 && all <= time && wetJobs <= dryingPots)
+    return { chosen: jobs.map(({ id }) => id), minutes: all, left: [] };
+  const pots = Math.min(dryingPots, wetJobs);
   const width = pots + 1;
   const cells = (time + 1) * width;
   const at = (minute: number, pot: number) => minute * width + pot;
@@ -59,22 +65,21 @@ export function chooseEvening(jobs: readonly EveningJob[], evening: Evening): Ch
   const steps: { readonly job: EveningJob | null; readonly taken: Uint8Array }[] = [];
   for (const batch of batches) {
     // Within the batch, once it is set up; -1 where there is no time for that.
-    let within = new Float64Array(cells).fill(-1);
+    const within = new Float64Array(cells).fill(-1);
     for (let m = setUpMinutes; m <= time; m++)
       for (let d = 0; d <= pots; d++) within[at(m, d)] = value[at(m - setUpMinutes, d)]!;
     const own: typeof steps = [];
     for (const job of jobs.filter((one) => one.batch === batch)) {
       const need = job.wets ? 1 : 0;
       const taken = new Uint8Array(cells);
-      const next = within.slice();
-      for (let m = job.minutes; m <= time; m++)
-        for (let d = need; d <= pots; d++) {
+      // From the largest evening down: what is read is still without this job.
+      for (let m = time; m >= job.minutes; m--)
+        for (let d = pots; d >= need; d--) {
           const before = within[at(m - job.minutes, d - need)]!;
-          if (before < 0 || before + job.weight <= next[at(m, d)]!) continue;
-          next[at(m, d)] = before + job.weight;
+          if (before < 0 || before + job.weight <= within[at(m, d)]!) continue;
+          within[at(m, d)] = before + job.weight;
           taken[at(m, d)] = 1;
         }
-      within = next;
       own.push({ job, taken });
     }
     const setUp = new Uint8Array(cells);

@@ -8,7 +8,7 @@ import { phone } from "./support/browser";
 import type { Page } from "./support/page";
 import { written } from "./support/rows";
 
-/** What happens around the work: a sitting gone through, a connection lost, keys, the night theme. */
+/** What happens around the work: a session gone through, a connection lost, keys, the night theme. */
 describe("at the shelf", () => {
   let app: Application;
   let page: Page;
@@ -18,7 +18,7 @@ describe("at the shelf", () => {
   });
   afterAll(() => app.close());
 
-  it("a sitting goes through its plants one by one, the latest first, and says when it is done", async () => {
+  it("a session goes through its plants one by one, the latest first, and says when it is done", async () => {
     await page.open("/today");
     await page.sees("2 plants, about 165 mL in all.");
     await page.press("Cautions and amounts");

@@ -9,7 +9,7 @@ const id = (n: number) => `019b0000-0000-7000-8000-${String(n).padStart(12, "0")
 const label: Label = { collectionId: id(900), about: "L04 Lemon", byClock: true };
 const at = "2026-11-24T18:00:00+00:00";
 const filed = { plantId: id(2), placeId: null, caseId: null };
-/** One press of each kind that can be taken back: a look, a plant left out, a treatment of a sitting, one of a wintering. */
+/** One press of each kind that can be taken back: a look, a plant left out, a treatment of a session, one of a wintering. */
 const presses: readonly ((n: number) => SentLater)[] = [
   (n) => ({
     kind: "look",

@@ -13,14 +13,14 @@ export async function GET(): Promise<Response> {
         ...today.looksDue,
         ...today.loose,
         ...today.apart,
-        ...today.sittings.flatMap(({ due }) => due.map(({ plant }) => plant)),
+        ...today.batches.flatMap(({ due }) => due.map(({ plant }) => plant)),
       ]
     : [];
   const pages = [
     ...["/today", "/evening", "/walk", "/almanac", "/almanac/hiding-places", "/almanac/life-cycle"],
     ...(may(context.role, "read") ? ["/mixing", "/benches", STANDING_PART] : []),
     ...walks.unfinished.map(({ id }) => `/walk/${id}`),
-    ...today.sittings.map(({ what }) => `/session/due/${what}`),
+    ...today.batches.map(({ what }) => `/session/due/${what}`),
     ...new Set(plants.map(({ id }) => `/plants/${id}`)),
   ];
   return Response.json(pages, { headers: { "cache-control": "no-store" } });

@@ -21,8 +21,8 @@ export default async function SessionPage({
   const { who, id } = await searchParams;
   const asked = groupAsked(who, id);
   const view = await cachedView(context, `group ${JSON.stringify(asked)}`, () => readGroup(context, asked));
-  const { plants, steps, all, places, pests, paces } = view;
-  const run = { plants, paces, measuring: context.collection, now: momentNow(context) };
+  const { plants, steps, all, places, pests, paces, levels } = view;
+  const run = { plants, paces, levels, measuring: context.collection, now: momentNow(context) };
   return (
     <>
       <h1>{asked && steps ? givenNames[asked.who as GivenGroup] : "Several plants at once"}</h1>

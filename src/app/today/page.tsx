@@ -22,7 +22,7 @@ import { Clearable } from "./_parts/Clearable";
 import { HowBorne } from "./_parts/HowBorne";
 import { readBackup } from "./_parts/readBackup";
 import { RoomDues } from "./_parts/RoomDues";
-import { SittingCard } from "./_parts/SittingCard";
+import { DueBatchCard } from "./_parts/DueBatchCard";
 import { cachedView } from "@/app/_parts/cachedView";
 
 export const metadata: Metadata = { title: "Today" };
@@ -70,7 +70,7 @@ export default async function TodayPage() {
   const unplanned = view.unplanned.filter(({ caseId }) => !over.has(caseId));
   const clearable = likelyOver?.filter(({ met }) => met) ?? [];
   const nothing =
-    clearable.length + view.sittings.length + view.loose.length + unplanned.length + view.looksDueCount === 0;
+    clearable.length + view.batches.length + view.loose.length + unplanned.length + view.looksDueCount === 0;
   return (
     <>
       <Live mark={mark} />
@@ -104,12 +104,12 @@ export default async function TodayPage() {
       <div className="row gx-3">
         <div className="col-lg-7">
           <p className="d-flex flex-wrap gap-2">
-            {view.sittings.length > 0 && (
+            {view.batches.length > 0 && (
               <Link className="btn btn-outline-primary" href="/evening">
                 Plan the evening
               </Link>
             )}
-            {view.sittings.length > 1 && (
+            {view.batches.length > 1 && (
               <Link className="btn btn-outline-primary" href="/session/due/all">
                 Start everything due
               </Link>
@@ -122,8 +122,8 @@ export default async function TodayPage() {
               </Only>
             )}
           </p>
-          {view.sittings.map((sitting) => (
-            <SittingCard key={sitting.what} sitting={sitting} measuring={context.collection} />
+          {view.batches.map((batch) => (
+            <DueBatchCard key={batch.what} batch={batch} measuring={context.collection} />
           ))}
           {may(context.role, "read") && !rooms && <NotRead what="What rooms and seasons need" />}
           {may(context.role, "read") && rooms && <RoomDues dues={rooms} day={view.day} />}

@@ -67,7 +67,7 @@ describe("timers that are shown", () => {
   });
 });
 
-describe("what is put on before a sitting (labels, from memory)", () => {
+describe("what is put on before a session (labels, from memory)", () => {
   const gear = (act: Act, onPlants: Parameters<typeof gearFor>[1] = []) =>
     gearFor(cautionsOfAct(act), onPlants, isSprayed(act));
 

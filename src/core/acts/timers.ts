@@ -9,7 +9,7 @@ const MOST_MINUTES = 7 * DAY_MINUTES;
 
 export const startTimer = z.object({
   id,
-  /** The plant it is for; null for all of a sitting. */
+  /** The plant it is for; null for all of a session. */
   plantId: orNothing(id),
   what: z.enum(timerIds),
   minutes: whole(1, MOST_MINUTES),

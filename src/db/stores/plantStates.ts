@@ -92,6 +92,26 @@ export function lookDue(scope: Scope, today: string, limit: number): Promise<Lis
   return rows(scope, listed, sql, { today, limit });
 }
 
+const lookDay = z.object({ day: z.string(), plants: z.number(), codes: z.array(z.string()) });
+
+/**
+ * On how many plants in use looks fall due on each day until one, with the first `named` of their codes; what is overdue is due on `today`.
+ * Of thousands of plants nothing else is carried along.
+ */
+export function lookDays(
+  scope: Scope,
+  today: string,
+  until: string,
+  named: number,
+): Promise<z.output<typeof lookDay>[]> {
+  const sql = `select greatest(c.look_due_on, cast(:today as date))::text as day, count(*)::int as plants,
+      (array_agg(p.code order by p.code))[1:cast(:named as int)] as codes
+    from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
+    where c.collection_id = :c and p.archived_at is null and c.look_due_on <= :until
+    group by 1`;
+  return rows(scope, lookDay, sql, { today, until, named });
+}
+
 const counts = z.object({
   everything: z.number(),
   due: z.number(),
@@ -127,9 +147,15 @@ export function apartOrInfested(scope: Scope): Promise<ListedPlant[]> {
   return rows(scope, listed, `${inUse} and (c.apart or c.state = 'infested') order by p.code`);
 }
 
-/** Plants in use that are new here, by code. */
-export function arriving(scope: Scope): Promise<ListedPlant[]> {
-  return rows(scope, listed, `${inUse} and c.state = 'new' order by p.code`);
+/** Plants in use in one state, by code. */
+export function inState(scope: Scope, state: PlantState): Promise<ListedPlant[]> {
+  return rows(scope, listed, `${inUse} and c.state = :state order by p.code`, { state });
+}
+
+/** Plants in use that stand at some places, by code. */
+export function standingIn(scope: Scope, placeIds: readonly string[]): Promise<ListedPlant[]> {
+  const sql = `${inUse} and c.place_id = any (cast(:ids as uuid[])) order by p.code`;
+  return rows(scope, listed, sql, { ids: idList(placeIds) });
 }
 
 /** Plants whose row is to be derived anew. */

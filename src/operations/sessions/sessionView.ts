@@ -1,5 +1,6 @@
 import type { Act } from "@/core/acts/acts";
 import type { WorkId } from "@/core/acts/workIds";
+import type { Level } from "@/core/advice/household/cupboard";
 import type { Paces } from "@/core/advice/sessions/pace";
 import type { SessionPlant, SessionStep } from "@/core/advice/sessions/session";
 import type { WinterStepId } from "@/core/advice/seasons/wintering";
@@ -30,4 +31,6 @@ export interface SessionView {
   readonly steps: readonly SessionStep<GivenStepId>[] | null;
   /** How fast the keepers' own hands are. */
   readonly paces: Paces;
+  /** How their bottles stand; empty where nobody keeps a cupboard. */
+  readonly levels: readonly Level[];
 }

@@ -16,7 +16,7 @@ import type { RoundRhythm } from "@/core/knowledge/routines/roundRhythms";
 import type { WinterRemedy } from "@/core/knowledge/routines/winterRemedies";
 import type { NoSoak, WinterStepId } from "@/core/advice/seasons/wintering";
 import type { Relapse } from "@/core/advice/isolation/relapse";
-import { predatorNames, sittingName } from "../names/acts";
+import { predatorNames, treatmentName } from "../names/acts";
 import { percent } from "./chances";
 import { dayCount, dayInWords } from "../dates";
 import { mixNames, pestName, techniqueNames } from "../names/names";
@@ -208,7 +208,7 @@ export function givenStepInWords(id: WinterStepId | "round" | `${"due" | "each"}
   how?: string;
 } {
   const due = [...mixIds, ...workIds].find((what) => id === `due ${what}` || id === `each ${what}`);
-  if (due) return { name: sittingName(due) };
+  if (due) return { name: treatmentName(due) };
   const own = id as WinterStepId | "round";
   return { name: stepNames[own], how: stepHints[own] };
 }

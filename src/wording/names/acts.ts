@@ -124,8 +124,8 @@ export function plannedName(planned: PlannedDose): string {
   return "work" in planned ? workNames[planned.work] : mixNames[planned.mix];
 }
 
-/** What a sitting is called. */
-export function sittingName(what: MixId | WorkId): string {
+/** What a session is called. */
+export function treatmentName(what: MixId | WorkId): string {
   return isMix(what) ? mixNames[what] : workNames[what];
 }
 

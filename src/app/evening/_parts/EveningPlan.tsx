@@ -23,7 +23,7 @@ import {
   waitsFor,
   type OutReason,
 } from "@/wording/advice/evening";
-import { plannedInWords, sittingName } from "@/wording/names/acts";
+import { plannedInWords, treatmentName } from "@/wording/names/acts";
 import { volumeIn } from "@/wording/units";
 import { dayAndYear, hoursInWords } from "@/wording/dates";
 import { pestName } from "@/wording/names/names";
@@ -104,7 +104,7 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
       <div className="row gx-3">
         <div className="col-lg-8">
           {batches.map(({ what, lines, mixMl, bath }) => (
-            <Panel key={what} title={sittingName(what)}>
+            <Panel key={what} title={treatmentName(what)}>
               {isMix(what) && <Amounts mix={what as MixId} totalMl={mixMl} measuring={measuring} />}
               {bath && (
                 <p className="mt-2">

@@ -4,11 +4,12 @@ import { AsOf } from "@/app/_parts/AsOf";
 import { currentContext } from "@/app/_parts/context";
 import type { Day } from "@/core/shared/days";
 import { inUse } from "@/core/knowledge/household/bottles";
-import { datesOf, type Lasting, type Level } from "@/core/advice/household/cupboard";
+import { datesOf, type Level } from "@/core/advice/household/cupboard";
 import { homeObjections } from "@/core/knowledge/household/household";
 import { groupOf } from "@/core/knowledge/household/products";
 import { readCupboard } from "@/operations/household/queries/readCupboard";
 import { Panel } from "@/ui/Panel";
+import { lastingSentence } from "@/wording/advice/cupboard";
 import { rateIn, volumeIn, type Units } from "@/wording/units";
 import { shortObjections } from "@/wording/advice/cautions";
 import { dayAndYear, dayCount, dayInWords } from "@/wording/dates";
@@ -104,15 +105,6 @@ export default async function CupboardPage() {
       </div>
     </>
   );
-}
-
-/** What is to be bought, and by when. */
-function lastingSentence({ active, neededMl, leftMl, shortOn, missingMl }: Lasting, units: Units): string {
-  const name = activeNames[active];
-  if (leftMl === null) return `${name}: ${volumeIn(neededMl, units)} planned; how much is left is not known.`;
-  if (!shortOn)
-    return `${name}: ${volumeIn(neededMl, units)} planned, ${volumeIn(leftMl, units)} left: that is enough.`;
-  return `${name}: buy ${volumeIn(missingMl, units)} by ${dayInWords(shortOn)} (${volumeIn(neededMl, units)} planned, ${volumeIn(leftMl, units)} left).`;
 }
 
 function BottleLines({ level, today, units }: { level: Level; today: Day; units: Units }) {

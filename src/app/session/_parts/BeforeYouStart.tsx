@@ -1,5 +1,7 @@
 import type { ReactNode } from "react";
 import { cautionsOfAct } from "@/core/acts/acts";
+import { drawsOf, lastingOf, type Level, type Use } from "@/core/advice/household/cupboard";
+import type { Day } from "@/core/shared/days";
 import { gearFor, isSprayed } from "@/core/advice/tolerance/gear";
 import { handsOf, type Paces } from "@/core/advice/sessions/pace";
 import { cansOf, minutesOf } from "@/core/advice/sessions/session";
@@ -7,6 +9,7 @@ import type { GroupPlant } from "@/operations/sessions/sessionView";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { Panel } from "@/ui/Panel";
 import { useUnits } from "@/ui/shell/Collection";
+import { shortSentence } from "@/wording/advice/cupboard";
 import { gearNames } from "@/wording/advice/cautions";
 import { hoursInWords } from "@/wording/dates";
 import { mixNames } from "@/wording/names/names";
@@ -14,12 +17,16 @@ import { plantsInWords } from "@/wording/names/plants";
 import { volumeIn } from "@/wording/units";
 import type { NamedStep, Ticked } from "./Rows";
 
+/** All of a session is of one day; which does not matter to what it takes. */
+const TONIGHT = "2000-01-01" as Day;
+
 /** What is mixed, put on and made time for: of what is still to be done, and no more. */
 export function BeforeYouStart({
   plants,
   steps,
   ticked,
   paces,
+  levels,
   measuring,
   children,
 }: {
@@ -27,6 +34,7 @@ export function BeforeYouStart({
   steps: readonly NamedStep[];
   ticked: readonly Ticked[];
   paces: Paces;
+  levels: readonly Level[];
   measuring: Measuring;
   /** What is to be read first. */
   children: ReactNode;
@@ -54,6 +62,9 @@ export function BeforeYouStart({
     taken.some(({ act }) => act !== null && isSprayed(act)),
   );
   const cans = cansOf(taken, potOf);
+  const uses = taken.flatMap(({ act }): Use[] => (act ? [{ day: TONIGHT, act, caseId: null }] : []));
+  const short =
+    levels.length === 0 ? [] : lastingOf(drawsOf(uses, measuring), levels).filter((one) => one.missingMl > 0);
   return (
     <Panel title="Before you start">
       <p className="mb-2">
@@ -64,6 +75,13 @@ export function BeforeYouStart({
         <ul className="gear" aria-label="Wear, and have ready">
           {gear.map((id) => (
             <li key={id}>{gearNames[id]}</li>
+          ))}
+        </ul>
+      )}
+      {short.length > 0 && (
+        <ul className="mb-2 ps-3 fw-semibold">
+          {short.map((one) => (
+            <li key={one.active}>{shortSentence(one, units)}</li>
           ))}
         </ul>
       )}

@@ -5,6 +5,7 @@ import Button from "react-bootstrap/Button";
 import { useForm } from "react-hook-form";
 import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { cautionsOfAct } from "@/core/acts/acts";
+import type { Level } from "@/core/advice/household/cupboard";
 import type { Paces } from "@/core/advice/sessions/pace";
 import { toldBefore } from "@/core/advice/tolerance/cautionsRead";
 import type { GroupPlant } from "@/operations/sessions/sessionView";
@@ -30,6 +31,7 @@ export interface RunProps {
   /** The moment it is, as a form shows it. */
   readonly now: string;
   readonly paces: Paces;
+  readonly levels: readonly Level[];
   /** Where what went differently than a plan asks for is written down; left out where nothing is planned. */
   readonly differently?: string;
 }
@@ -44,6 +46,7 @@ export function RunSession({
   measuring,
   now,
   paces,
+  levels,
   differently,
   at,
   goTo,
@@ -125,7 +128,14 @@ export function RunSession({
     <div className="row gx-3">
       <div className="col-lg-5">
         {children && <Panel title="What">{children}</Panel>}
-        <BeforeYouStart plants={plants} steps={steps} ticked={ticked} paces={paces} measuring={measuring}>
+        <BeforeYouStart
+          plants={plants}
+          steps={steps}
+          ticked={ticked}
+          paces={paces}
+          levels={levels}
+          measuring={measuring}
+        >
           {/* Of this step alone: what follows has its own. */}
           {cautions.length > 0 && <CautionList against={[]} cautions={cautions} />}
         </BeforeYouStart>

@@ -1,6 +1,6 @@
 import { mL, type Millilitres } from "../../units/volume";
 import type { PlannedDose } from "../../record/facts/kinds/programme";
-import { DUNK_CARRIED_SHARE, sittingVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
+import { DUNK_CARRIED_SHARE, mixVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
 import { isWork } from "../planning/doses";
 import type { TechniqueId } from "../../knowledge/remedies/remedies";
 
@@ -53,7 +53,7 @@ export function bathOf(plants: readonly BathPlant[]): Bath | null {
 }
 
 /** One planned treatment, with what it takes where nothing is shared. */
-export interface SittingPart {
+export interface MixPart {
   readonly stepId: string;
   readonly planned: PlannedDose;
   readonly potCm: number;
@@ -61,14 +61,14 @@ export interface SittingPart {
 }
 
 /**
- * What is mixed for the treatments of one sitting, rounded up to 5 mL: with its bath, whose leftover serves others, and each its own
+ * What is mixed for the treatments of one batch, rounded up to 5 mL: with its bath, whose leftover serves others, and each its own
  * where nothing is dunked. 0 where nothing is mixed. @example mixOf([]).mixMl // 0
  */
-export function mixOf(parts: readonly SittingPart[]): { readonly bath: Bath | null; readonly mixMl: Millilitres } {
+export function mixOf(parts: readonly MixPart[]): { readonly bath: Bath | null; readonly mixMl: Millilitres } {
   const put = parts.flatMap(({ planned, potCm, stepId }) =>
     isWork(planned) ? [] : [{ id: stepId, technique: planned.technique, potCm }],
   );
   const bath = bathOf(put);
   const works = parts.reduce((sum, { planned, volumeMl }) => sum + (isWork(planned) ? volumeMl : 0), 0);
-  return { bath, mixMl: mL(Math.ceil(((bath?.mixMl ?? sittingVolume(put)) + works) / 5) * 5) };
+  return { bath, mixMl: mL(Math.ceil(((bath?.mixMl ?? mixVolume(put)) + works) / 5) * 5) };
 }

@@ -129,7 +129,7 @@ describe("one bath for all dunks", () => {
   });
 });
 
-describe("what is mixed for a sitting", () => {
+describe("what is mixed for a session", () => {
   const part = (stepId: string, technique: "spray" | "dunk", potCm: number) => ({
     ...{ stepId, potCm, volumeMl: 0 },
     planned: { mix: "soapMild", technique } as const,

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import type { Act } from "../../acts/acts";
 import { addDays, day } from "../../shared/days";
 import { mixIds, pour } from "../../knowledge/mixes/mixes";
-import { sittingVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
+import { mixVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
 import { techniqueIds } from "../../knowledge/remedies/remedies";
 import { mL } from "../../units/volume";
 import type { Bottle } from "../../knowledge/household/bottles";
@@ -64,12 +64,12 @@ describe("what is taken out of the cupboard", () => {
     expect(drawn([strong("alcoholHalf", 7)])).toEqual([["alcohol", 50]]);
   });
 
-  it("a bath is drawn once for all that are dunked in it, as a sitting reckons it", () => {
+  it("a bath is drawn once for all that are dunked in it, as a session reckons it", () => {
     const pots = [10, 12, 15];
     const uses = pots.map((potCm) => sprayed("soapStrong", volumeFor("dunk", potCm), 0, "dunk"));
     const total = drawsOf(uses, plain).reduce((sum, { ml }) => sum + ml, 0);
-    const sitting = sittingVolume(pots.map((potCm) => ({ technique: "dunk", potCm })));
-    expect(total).toBeCloseTo((sitting * 15) / 1000, 0);
+    const once = mixVolume(pots.map((potCm) => ({ technique: "dunk", potCm })));
+    expect(total).toBeCloseTo((once * 15) / 1000, 0);
     // On another day it is another bath.
     const other = sprayed("soapStrong", volumeFor("dunk", 10), 1, "dunk");
     expect(drawsOf([...uses, other], plain).at(-1)!.ml).toBeGreaterThan(20);

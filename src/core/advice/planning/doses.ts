@@ -5,7 +5,7 @@ import { workOf, works, type WorkedOn } from "../../acts/works";
 import { predators, systemics, type PredatorId } from "../../knowledge/remedies/lasting";
 import { remedyOf, type RemedyId, type TechniqueId } from "../../knowledge/remedies/remedies";
 import { remediesIn, type MixId } from "../../knowledge/mixes/mixes";
-import { sittingVolume } from "../../knowledge/mixes/sprayVolume";
+import { mixVolume } from "../../knowledge/mixes/sprayVolume";
 import { SPRAY_FREE_DAYS } from "../../knowledge/remedies/naturalEnemies";
 
 /** A remedy put on in one way. */
@@ -105,7 +105,7 @@ export function minutesOfDose(dose: Dose, on: WorkedOn): number {
 /** What a dose takes of a finished mix, mL; 0 where nothing is mixed. Throws as {@link minutesOfDose} does. */
 export function volumeOfDose(dose: Dose, on: WorkedOn): number {
   if (isWork(dose)) return costsOfAct(workOf(dose.work).act(on), on.potCm).volumeMl;
-  return sittingVolume([{ technique: dose.technique, potCm: on.potCm }]);
+  return mixVolume([{ technique: dose.technique, potCm: on.potCm }]);
 }
 
 /** Whether a dose lets helpful animals loose. @example letsLoose({ work: "unpot" }) // false */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { day } from "../../shared/days";
 import { genusNamed } from "../../knowledge/plants/genera";
-import { sittingVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
+import { mixVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
 import { treatedPlantOf } from "../tolerance/treatedPlant";
 import type { Act } from "../../acts/acts";
 import {
@@ -71,7 +71,7 @@ describe("a session", () => {
     const lines = ["Hoya", "Pilea"].map((genus) => sessionLine(plant(genus), soap));
     const dunk = { technique: "dunk", potCm: 12 } as const;
     expect(cansOf(lines, potCm)).toEqual([
-      { mix: "soapMild", plants: 2, volumeMl: sittingVolume([dunk, dunk]), buckets: null },
+      { mix: "soapMild", plants: 2, volumeMl: mixVolume([dunk, dunk]), buckets: null },
     ]);
   });
 

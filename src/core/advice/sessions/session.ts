@@ -4,7 +4,7 @@ import { pouredIn, treats, type Act } from "../../acts/acts";
 import { assertNever } from "../../shared/assertNever";
 import { groupBy } from "../../shared/groupBy";
 import { mixes, remediesIn, type MixId } from "../../knowledge/mixes/mixes";
-import { sittingVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
+import { mixVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
 import { carriesOut, type Dose } from "../planning/doses";
 import type { LabelObjection } from "../labels/label";
 import type { PestId } from "../../knowledge/pests/pests";
@@ -260,7 +260,7 @@ export function cansOf(lines: readonly SessionLine[], potCmOf: (plantId: string)
       const put = some.flatMap(({ plantId, act: one }) =>
         one.kind === "contact" ? [{ technique: one.technique, potCm: potCmOf(plantId) }] : [],
       );
-      return { mix, plants, volumeMl: sittingVolume(put), buckets: null };
+      return { mix, plants, volumeMl: mixVolume(put), buckets: null };
     })
     .toSorted((a, b) => b.volumeMl - a.volumeMl);
 }

@@ -1,6 +1,6 @@
 import { applicationEvents } from "../../acts/contact";
 import { minutesFor } from "../../acts/effort";
-import { sittingVolume } from "../../knowledge/mixes/sprayVolume";
+import { mixVolume } from "../../knowledge/mixes/sprayVolume";
 import { potencyOf } from "../../knowledge/mixes/potency";
 import { pestOf, type PestId } from "../../knowledge/pests/pests";
 import { spotsFor } from "../../knowledge/remedies/remedies";
@@ -57,7 +57,7 @@ export function schoolsBeside(pest: PestId, neighbours: readonly Neighbour[]): S
     oneCarries: none(now.map((one) => one?.pCarries ?? 0)),
     treat: {
       minutes: treated.reduce((sum, { potCm }) => sum + minutesFor("spray", potCm), 0),
-      volumeMl: sittingVolume(treated.map(({ potCm }) => ({ technique: "spray", potCm }))),
+      volumeMl: mixVolume(treated.map(({ potCm }) => ({ technique: "spray", potCm }))),
       oneLeft: none(sprayed),
       refused: neighbours.length - treated.length,
       withCare: care.length,

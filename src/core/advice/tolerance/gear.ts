@@ -2,7 +2,7 @@ import type { Objection } from "./suitability";
 import type { CautionId } from "../../knowledge/remedies/remedies";
 import { touchesOf, type Act } from "../../acts/acts";
 
-/** What one puts on, and has at hand, before a sitting. */
+/** What one puts on, and has at hand, before a session. */
 export const gearIds = ["gloves", "glasses", "mask", "dustMask", "openWindow", "tongs"] as const;
 export type GearId = (typeof gearIds)[number];
 

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { mL } from "../../units/volume";
 import { stockFor } from "./dilution";
 import { mixes, mixesOf, mixesWith, mixIds, pour, remediesIn, type IngredientId, type MixId } from "./mixes";
-import { sittingVolume, volumeFor } from "./sprayVolume";
+import { mixVolume, volumeFor } from "./sprayVolume";
 
 function amount(mix: MixId, total: number, ingredient: IngredientId, bottle = 0.96): number {
   const poured = pour(mix, mL(total), bottle);
@@ -142,10 +142,10 @@ describe("the volume a plant takes", () => {
   });
 
   // By hand: one bath for the pot of 12 cm (150 · 12), and 8 mL a centimetre carried off by both.
-  it("a sitting of dunks takes one bath, and what is carried off", () => {
-    expect(sittingVolume([])).toBe(0);
-    expect(sittingVolume([10, 12].map((potCm) => ({ technique: "dunk", potCm })))).toBe(1980);
+  it("a session of dunks takes one bath, and what is carried off", () => {
+    expect(mixVolume([])).toBe(0);
+    expect(mixVolume([10, 12].map((potCm) => ({ technique: "dunk", potCm })))).toBe(1980);
     const spray = { technique: "spray", potCm: 12 } as const;
-    expect(sittingVolume([spray, spray, { technique: "dunk", potCm: 10 }])).toBe(2 * 60 + 1500 + 80);
+    expect(mixVolume([spray, spray, { technique: "dunk", potCm: 10 }])).toBe(2 * 60 + 1500 + 80);
   });
 });

@@ -15,7 +15,7 @@ const perCentimetreMl: Record<TechniqueId, number> = {
 
 /**
  * Volume one plant of `potCm` is likely to take, rounded up to 5 mL.
- * An estimate (HOUSE) so that a sitting can name one volume; the keeper's own figure replaces it when recorded.
+ * An estimate (HOUSE) so that a session can name one volume; the keeper's own figure replaces it when recorded.
  * Throws RangeError unless `potCm` is above 0.
  * @example volumeFor("spray", 12) // 60 mL
  */
@@ -30,13 +30,11 @@ const CARRIED_OFF_ML = 8;
 export const DUNK_CARRIED_SHARE = CARRIED_OFF_ML / perCentimetreMl.dunk;
 
 /**
- * What one sitting takes of a mix: each plant its own, but for those that are dunked: one bath, as large as the largest of them
+ * What one session takes of a mix: each plant its own, but for those that are dunked: one bath, as large as the largest of them
  * needs, and what each carries off. Rounded up to 5 mL; 0 for none.
- * @example sittingVolume([{ technique: "dunk", potCm: 10 }, { technique: "dunk", potCm: 12 }]) // 1800 + 176 → 1980
+ * @example mixVolume([{ technique: "dunk", potCm: 10 }, { technique: "dunk", potCm: 12 }]) // 1800 + 176 → 1980
  */
-export function sittingVolume(
-  plants: readonly { readonly technique: TechniqueId; readonly potCm: number }[],
-): Millilitres {
+export function mixVolume(plants: readonly { readonly technique: TechniqueId; readonly potCm: number }[]): Millilitres {
   const dunked = plants.filter(({ technique }) => technique === "dunk");
   const bath = dunked.reduce((most, { potCm }) => Math.max(most, volumeFor("dunk", potCm)), 0);
   const carried = dunked.reduce((sum, { potCm }) => sum + CARRIED_OFF_ML * potCm, 0);

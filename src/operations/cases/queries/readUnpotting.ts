@@ -29,6 +29,6 @@ export async function readUnpotting(
 /** Whether an unpotting of a plant is due to somebody who sees nothing else. */
 async function isDue(context: Context, plantId: string): Promise<boolean> {
   if (may(context.role, "read")) return false;
-  const { sittings } = await readToday(context);
-  return sittings.some(({ what, due }) => what === "unpot" && due.some((line) => line.plant.id === plantId));
+  const { batches } = await readToday(context);
+  return batches.some(({ what, due }) => what === "unpot" && due.some((line) => line.plant.id === plantId));
 }

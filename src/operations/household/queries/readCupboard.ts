@@ -5,26 +5,15 @@ import type { PlantRecord } from "@/core/record/cases/record";
 import { planOfUnnamed } from "@/core/advice/unnamed/unnamed";
 import { addDays, type Day } from "@/core/shared/days";
 import type { Plant } from "@/core/record/facts/descriptions";
-import { standing } from "@/core/record/facts/facts";
 import type { PlannedDose } from "@/core/record/facts/kinds/programme";
 import { groupBy } from "@/core/shared/groupBy";
-import {
-  costOf,
-  drawsOf,
-  fromBottles,
-  lastingOf,
-  levelsOf,
-  type Lasting,
-  type Level,
-  type Use,
-} from "@/core/advice/household/cupboard";
+import { costOf, drawsOf, lastingOf, type Lasting, type Level, type Use } from "@/core/advice/household/cupboard";
 import { volumeFor } from "@/core/knowledge/mixes/sprayVolume";
 import type { PestId } from "@/core/knowledge/pests/pests";
 import { isWork } from "@/core/advice/planning/doses";
 import { inParallel } from "@/db/query";
-import * as facts from "@/db/stores/facts";
-import { instantOf } from "@/zones";
 import { scopeOf, today, type Context } from "../../shared/context";
+import { levelsNow } from "../levelsNow";
 import { plantsInCase } from "../../cases/openCases";
 
 export interface CupboardView {
@@ -43,18 +32,12 @@ const YEAR_DAYS = 365;
 export async function readCupboard(context: Context): Promise<CupboardView> {
   const scope = scopeOf(context, "read");
   const day = today(context);
-  const { bottles, alcoholPercent, timeZone } = context.collection;
-  const drawing = { bottles, alcoholPercent };
-  // What was used before any bottle was opened came from none of them.
-  const opened = bottles.flatMap(({ openedOn }) => openedOn ?? []).toSorted()[0];
-  const [inCase, acts] = await inParallel(
+  const { bottles, alcoholPercent } = context.collection;
+  const [inCase, { from, levels }] = await inParallel(
     scope,
     () => plantsInCase(scope),
-    async () => (opened ? facts.from(scope, "act", instantOf(`${opened}T00:00`, timeZone)) : []),
+    () => levelsNow(context, scope),
   );
-  const uses = standing(acts).map(({ day: on, act, caseId }): Use => ({ day: on, act, caseId }));
-  const from = fromBottles(drawsOf(uses, drawing), bottles);
-  const levels = levelsOf(from, bottles, day);
   const planned = inCase.flatMap(({ record }) => plannedUses(record, day));
   const byCase = groupBy(from, ({ caseId }) => caseId);
   const open = inCase.flatMap(({ record }) =>
@@ -63,7 +46,7 @@ export async function readCupboard(context: Context): Promise<CupboardView> {
   return {
     day,
     levels,
-    lasting: lastingOf(drawsOf(planned, drawing), levels),
+    lasting: lastingOf(drawsOf(planned, { bottles, alcoholPercent }), levels),
     yearCost: costOf(
       from.filter((one) => one.day > addDays(day, -YEAR_DAYS)),
       bottles,

@@ -15,11 +15,11 @@ import { nextTreatments, type NextTreatment } from "../../cases/nextTreatments";
 import { plantsInCase } from "../../cases/openCases";
 import { cardOf } from "../plantCard";
 
-/** One treatment that is due, as a line of a sitting. */
+/** One treatment that is due, as a line of a batch. */
 export type DueTreatment = NextTreatment;
 
 /** All that is due of one mix or one work, with the volume to mix for it. */
-export interface Sitting {
+export interface DueBatch {
   readonly what: MixId | WorkId;
   readonly due: readonly DueTreatment[];
   readonly totalMl: number;
@@ -27,7 +27,7 @@ export interface Sitting {
 
 export interface TodayView {
   readonly day: Day;
-  readonly sittings: readonly Sitting[];
+  readonly batches: readonly DueBatch[];
   readonly looksDue: readonly PlantCard[];
   readonly looksDueCount: number;
   /** Infested and not yet set apart. */
@@ -76,7 +76,7 @@ export async function readToday(context: Context): Promise<TodayView> {
   ];
   return {
     day,
-    sittings: gather(due),
+    batches: gather(due),
     looksDue: looksDue.map((plant) => cardOf(plant, day)),
     looksDueCount: counts.due,
     loose: special
@@ -91,7 +91,7 @@ export async function readToday(context: Context): Promise<TodayView> {
   };
 }
 
-function gather(due: readonly DueTreatment[]): Sitting[] {
+function gather(due: readonly DueTreatment[]): DueBatch[] {
   return [...groupBy(due, ({ planned }) => treatmentOf(planned))].map(([what, lines]) => ({
     what,
     due: lines.toSorted((a, b) => b.daysLate - a.daysLate || byCode(a.plant.code, b.plant.code)),

@@ -24,7 +24,7 @@ const SHOWN = 100;
 export async function readArrivals(context: Context): Promise<readonly ArrivalLine[]> {
   const scope = scopeOf(context, "read");
   const day = today(context);
-  const listed = (await plantStates.arriving(scope)).slice(0, SHOWN);
+  const listed = (await plantStates.inState(scope, "new")).slice(0, SHOWN);
   const ids = listed.map(({ id }) => id);
   const { records, places } = await recordsOf(scope, ids);
   const carried = new Map((await carriage.of(scope, ids)).map((row) => [row.plantId, row.result]));

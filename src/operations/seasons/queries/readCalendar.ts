@@ -16,10 +16,10 @@ const NAMED = 12;
 export async function readCalendar(context: Context, from: Day, until: Day): Promise<readonly CalendarEntry[]> {
   const scope = scopeOf(context, "read");
   const day = today(context);
-  const [inCase, listed, rooms, timers] = await inParallel(
+  const [inCase, looks, rooms, timers] = await inParallel(
     scope,
     () => plantsInCase(scope),
-    () => plantStates.list(scope),
+    () => plantStates.lookDays(scope, day, until, NAMED),
     () => readRooms(context, Math.max(0, daysBetween(day, until))),
     () => readTimers(context),
   );
@@ -40,13 +40,8 @@ export async function readCalendar(context: Context, from: Day, until: Day): Pro
           ...{ planned: step.dose, pest, late: Math.max(0, daysBetween(step.dueOn, day)) },
         });
   }
-  const looks = new Map<Day, string[]>();
-  for (const row of listed) {
-    const on = shown(row.lookDueOn as Day);
-    looks.set(on, [...(looks.get(on) ?? []), row.code]);
-  }
-  for (const [on, codes] of looks)
-    entries.push({ kind: "looks", uid: `looks-${on}`, day: on, codes: codes.slice(0, NAMED), plants: codes.length });
+  for (const { day: on, codes, plants } of looks)
+    entries.push({ kind: "looks", uid: `looks-${on}`, day: on as Day, codes, plants });
   for (const due of rooms) entries.push({ kind: "room", uid: uidOf(due), day: shown(due.on), due });
   for (const { id, what, code, endsAt } of timers) {
     const on = dayOf(context, endsAt);

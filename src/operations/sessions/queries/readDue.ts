@@ -5,7 +5,7 @@ import type { MixId } from "@/core/knowledge/mixes/mixes";
 import { groupBy } from "@/core/shared/groupBy";
 import type { TreatmentLine } from "../../cases/treatmentLines";
 import { scopeOf, type Context } from "../../shared/context";
-import { ownPaces } from "../ownPaces";
+import { beforehand } from "../beforehand";
 import type { DueStepId, GroupPlant, SessionView } from "../sessionView";
 import { readEvening } from "./readEvening";
 
@@ -36,7 +36,7 @@ export async function readDue(
       lines: onceEach(some).map((line) => sessionLine(byId.get(line.plant.id)!, line)),
       ...(id.startsWith("each ") && { oneByOne: true as const }),
     })),
-    paces: lines.length > 0 ? await ownPaces(scopeOf(context, "see")) : {},
+    ...(await beforehand(context, scopeOf(context, "see"), plants)),
   };
 }
 

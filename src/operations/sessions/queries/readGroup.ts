@@ -7,6 +7,7 @@ import { placesInRecord, type PlantRecord } from "@/core/record/cases/record";
 import { standing } from "@/core/record/facts/facts";
 import { byCode } from "@/core/knowledge/plants/codes";
 import { idIn } from "@/core/shared/fields";
+import { assertNever } from "@/core/shared/assertNever";
 import { groupBy } from "@/core/shared/groupBy";
 import { isKnownPest, type PestId } from "@/core/knowledge/pests/pests";
 import { usualTool } from "@/core/record/facts/settings";
@@ -24,7 +25,7 @@ import { plantsInCase } from "../../cases/openCases";
 import { bearerOn } from "../../plants/onPlant";
 import { cardOf } from "../../plants/plantCard";
 import { treatedRecords, type TreatedRecord } from "../../plants/treatedRecords";
-import { ownPaces } from "../ownPaces";
+import { beforehand } from "../beforehand";
 import type { GivenStepId, GroupPlant, SessionView } from "../sessionView";
 import { readRounds, type RoundLine } from "../../walks/queries/readRounds";
 import { winteringNow, type WinterLine } from "../../seasons/winteringNow";
@@ -67,46 +68,26 @@ export async function readGroup(context: Context, asked: GroupAsked | null): Pro
   const scope = scopeOf(context, "read");
   const day = today(context);
   const given = asked && isGiven(asked) ? await givenIn(context, asked) : null;
-  const [listed, open, all] = await inParallel(
+  const [standingAt, open, all] = await inParallel(
     scope,
-    () => plantStates.list(scope),
+    () => plantStates.countByPlace(scope),
     () => cases.open(scope),
     () => places.all(scope),
   );
-  const walked = new Set(asked?.who === "walk" ? await walks.memberIds(scope, asked.id) : []);
   const { isWithin } = placesInRecord(all);
   const infested = groupBy(open, ({ pest }) => pest);
-  const belongs = (row: plantStates.ListedPlant): boolean => {
-    switch (asked?.who) {
-      case "place":
-        return isWithin(row.placeId, asked.id);
-      case "walk":
-        return walked.has(row.id);
-      case "pest":
-        return infested.get(asked.pest)?.some(({ plantId }) => plantId === row.id) ?? false;
-      case "atRisk":
-        return row.state === "atRisk";
-      case "apart":
-        return row.apart;
-      case "winter":
-      case "winterAll":
-      case "winterAgain":
-      case "round":
-        return given!.asks.has(row.id);
-      case undefined:
-        return false;
-    }
-  };
+  const listed = await listedIn(scope, asked, {
+    within: (placeId) => all.filter(({ id }) => isWithin(id, placeId)).map(({ id }) => id),
+    infestedBy: (pest) => (infested.get(pest) ?? []).map(({ plantId }) => plantId),
+    given: () => [...given!.asks.keys()],
+  });
   // Place by place, as hands go.
   const rank = new Map(all.map(({ id }, i) => [id, i]));
   const rankOf = ({ placeId }: plantStates.ListedPlant) => rank.get(placeId) ?? all.length;
-  const chosen = listed.filter(belongs).toSorted((a, b) => rankOf(a) - rankOf(b) || byCode(a.code, b.code));
+  const chosen = listed.toSorted((a, b) => rankOf(a) - rankOf(b) || byCode(a.code, b.code));
   const taken = chosen.slice(0, MOST);
   const since = given?.since ?? day;
   const of = await groupRecords(scope, new Set(taken.map(({ id }) => id)), since);
-  const standing = [...groupBy(listed, ({ placeId }) => placeId)].map(
-    ([placeId, there]) => [placeId, there.length] as const,
-  );
   const names = new Map(all.map(({ id, name }) => [id, name]));
   const plants = taken.flatMap((row): GroupPlant[] => {
     const record = of.treated.get(row.id);
@@ -123,17 +104,51 @@ export async function readGroup(context: Context, asked: GroupAsked | null): Pro
   });
   return {
     plants,
-    paces: plants.length > 0 ? await ownPaces(scope) : {},
+    ...(await beforehand(context, scope, plants)),
     steps: given && stepsOf(plants, given, usualTool(context.collection.owns)),
     all: chosen.length,
     places: all
       .map(({ id, name }) => ({
         ...{ id, name },
-        plants: standing.reduce((sum, [placeId, n]) => sum + (isWithin(placeId, id) ? n : 0), 0),
+        plants: standingAt.reduce((sum, at) => sum + (isWithin(at.placeId, id) ? at.plants : 0), 0),
       }))
       .filter(({ plants }) => plants > 0),
     pests: [...infested].map(([pest, some]) => ({ pest, plants: new Set(some.map(({ plantId }) => plantId)).size })),
   };
+}
+
+/** The plants in use that a session is for, and no others: of thousands none is read that does not belong to it. */
+async function listedIn(
+  scope: Scope,
+  asked: GroupAsked | null,
+  ids: {
+    readonly within: (placeId: string) => readonly string[];
+    readonly infestedBy: (pest: PestId) => readonly string[];
+    readonly given: () => readonly string[];
+  },
+): Promise<plantStates.ListedPlant[]> {
+  const inUse = async (some: readonly string[]) => (await plantStates.of(scope, some)).filter((row) => !row.archived);
+  switch (asked?.who) {
+    case undefined:
+      return [];
+    case "place":
+      return plantStates.standingIn(scope, ids.within(asked.id));
+    case "walk":
+      return inUse(await walks.memberIds(scope, asked.id));
+    case "pest":
+      return inUse([...new Set(ids.infestedBy(asked.pest))]);
+    case "atRisk":
+      return plantStates.inState(scope, "atRisk");
+    case "apart":
+      return (await plantStates.apartOrInfested(scope)).filter(({ apart }) => apart);
+    case "winter":
+    case "winterAll":
+    case "winterAgain":
+    case "round":
+      return inUse(ids.given());
+    default:
+      return assertNever(asked);
+  }
 }
 
 const isGiven = (asked: GroupAsked): asked is Extract<GroupAsked, { who: GivenGroup }> =>

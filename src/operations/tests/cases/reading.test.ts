@@ -34,7 +34,7 @@ describe("today", () => {
   it("in an empty collection asks for nothing", async () => {
     expect(await readToday(context)).toEqual({
       day: "2026-11-24",
-      sittings: [],
+      batches: [],
       looksDue: [],
       looksDueCount: 0,
       loose: [],
@@ -58,10 +58,10 @@ describe("today", () => {
     await adoptPlan(context, plan(cases[1]!, ["2026-11-21", "2026-11-28"]));
     await adoptPlan(context, plan(cases[2]!, ["2026-11-26"], "oil1"));
     const view = await readToday(context);
-    expect(view.sittings).toHaveLength(1);
+    expect(view.batches).toHaveLength(1);
     // 5 mL of spray a centimetre of pot, as the estimate is: 12 cm and 20 cm.
-    expect(view.sittings[0]).toMatchObject({ what: "soapMild", totalMl: 160 });
-    expect(view.sittings[0]!.due.map((line) => [line.plant.id, line.daysLate])).toEqual([
+    expect(view.batches[0]).toMatchObject({ what: "soapMild", totalMl: 160 });
+    expect(view.batches[0]!.due.map((line) => [line.plant.id, line.daysLate])).toEqual([
       [ids[1], 3],
       [ids[0], 0],
     ]);
@@ -72,10 +72,10 @@ describe("today", () => {
     const id = await plantOn(context, shelf);
     const caseId = await openCaseOn(context, id, 9);
     await adoptPlan(context, plan(caseId, ["2026-11-24", "2026-12-01"]));
-    const [line] = (await readToday(context)).sittings[0]!.due;
+    const [line] = (await readToday(context)).batches[0]!.due;
     await recordAct(context, aSpray(id, caseId, 0, {}, { stepId: line!.stepId, at: wall(0, "17:30") }));
     const view = await readToday(context);
-    expect(view.sittings).toEqual([]);
+    expect(view.batches).toEqual([]);
     expect(view.next).toMatchObject({ what: "treat", day: "2026-12-01" });
   });
 

@@ -30,7 +30,7 @@ const dates = (...on: number[]): AdoptUnnamed => ({
 const naming = { present: ["stippling" as const], absent: [], likeliest: "spiderMite" as const, by: "signs" as const };
 const leftOpen = (daysBefore: number) =>
   recordLook(context, aLook(id, daysBefore, { naming: { ...naming, open: true } }));
-const sittings = async () => (await readToday(context)).sittings;
+const batches = async () => (await readToday(context)).batches;
 
 describe("dates against something without a name", () => {
   it("fall due as a session, and are carried out like any; the plant is in no case", async () => {
@@ -38,7 +38,7 @@ describe("dates against something without a name", () => {
     const chosen = dates(0, 5);
     expectOk(await adoptUnnamed(context, chosen));
     expectOk(await adoptUnnamed(context, chosen));
-    expect(await sittings()).toMatchObject([{ what: "soapMild", due: [{ caseId: null, pest: null, plant: { id } }] }]);
+    expect(await batches()).toMatchObject([{ what: "soapMild", due: [{ caseId: null, pest: null, plant: { id } }] }]);
     expect((await readCases(context)).open).toEqual([]);
     const lines = (await readDue(context, "soapMild")).steps.flatMap((step) => step.lines);
     expect(lines).toMatchObject([{ caseId: null, plantId: id, act: { kind: "contact", ...soap } }]);
@@ -46,7 +46,7 @@ describe("dates against something without a name", () => {
     const put = aSpray(id, uuidv7(), 0);
     const step = { ...put, at: wall(0), caseId: null, stepId: lines[0]!.stepId, act: { ...put.act, ...soap } };
     expectOk(await recordAct({ ...context, role: "sitter" }, step as never));
-    expect(await sittings()).toEqual([]);
+    expect(await batches()).toEqual([]);
     expect((await readUnnamed(context, id))!.open!.plan!.steps.map(({ doneOn }) => doneOn)).toEqual([day(0), null]);
   });
 
@@ -55,9 +55,9 @@ describe("dates against something without a name", () => {
     expectOk(await adoptUnnamed(context, dates(0)));
     const look = aLook(id, 0, { finds: [aFind()] });
     expectOk(await recordLook(context, look));
-    expect(await sittings()).toEqual([]);
+    expect(await batches()).toEqual([]);
     expectOk(await voidFact(context, { kind: "look", factId: look.id, reason: "perlite" }));
-    expect(await sittings()).toHaveLength(1);
+    expect(await batches()).toHaveLength(1);
   });
 
   it("are refused where nothing is open, where the plant or a label does not bear them, and too far off", async () => {
@@ -68,6 +68,6 @@ describe("dates against something without a name", () => {
     const neverHere = { ...dates(0), doses: [{ mix: "bifenazateLabel", technique: "spray" } as const] };
     expect(codes(await adoptUnnamed(context, neverHere))).toEqual(["mix advised_against"]);
     expect((await adoptUnnamed({ ...context, role: "sitter" }, dates(0))).ok).toBe(false);
-    expect(await sittings()).toEqual([]);
+    expect(await batches()).toEqual([]);
   });
 });

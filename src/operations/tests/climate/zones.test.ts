@@ -76,7 +76,7 @@ describe.each(nights)("%s on %s, %s", (zone, first, _why) => {
       `${addDays(night, 2)}T23:40:00Z`,
     ]);
     expect(view.judged?.judged.ok).toBe(true);
-    expect((await readToday(context)).sittings.map(({ due }) => due.map(({ daysLate }) => daysLate))).toEqual([[0]]);
+    expect((await readToday(context)).batches.map(({ due }) => due.map(({ daysLate }) => daysLate))).toEqual([[0]]);
     expectOk(await closeCase(context, { id: uuidv7(), caseId: find.caseId, outcome: "givenUp", at: now, note: "" }));
     expect((await readCase(context, find.caseId))!.found.closing).toMatchObject({ day: addDays(night, 3) });
   });

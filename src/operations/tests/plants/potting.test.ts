@@ -51,17 +51,17 @@ describe("a plant that was potted anew", () => {
 });
 
 describe("a plan of works", () => {
-  it("falls due as a sitting of its own, and is carried out by the act", async () => {
+  it("falls due as a session of its own, and is carried out by the act", async () => {
     const id = await plantOn(context, shelf);
     const caseId = await openCaseOn(context, id, 3);
     const today = dayOf(context, wall(0));
     const doses = [{ work: "unpot" as const }];
     expectOk(await adoptPlan(context, { ...aPlan(caseId, [today]), doses }));
-    const [sitting] = (await readToday(context)).sittings;
-    expect(sitting).toMatchObject({ what: "unpot", totalMl: 0, due: [{ planned: { work: "unpot" } }] });
-    const { stepId } = sitting!.due[0]!;
+    const [batch] = (await readToday(context)).batches;
+    expect(batch).toMatchObject({ what: "unpot", totalMl: 0, due: [{ planned: { work: "unpot" } }] });
+    const { stepId } = batch!.due[0]!;
     expectOk(await recordAct(context, await unpotted(id, 12, { at: wall(0), caseId, stepId })));
-    expect((await readToday(context)).sittings).toEqual([]);
+    expect((await readToday(context)).batches).toEqual([]);
     expect((await readCase(context, caseId))!.plan!.steps.find((step) => step.id === stepId)!.doneOn).toBe(today);
   });
 

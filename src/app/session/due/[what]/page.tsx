@@ -8,7 +8,7 @@ import { momentNow } from "@/app/_parts/moments";
 import { workIds } from "@/core/acts/workIds";
 import { mixIds } from "@/core/knowledge/mixes/mixes";
 import { readDue } from "@/operations/sessions/queries/readDue";
-import { sittingName } from "@/wording/names/acts";
+import { treatmentName } from "@/wording/names/acts";
 import { GivenSession } from "../../_parts/GivenSession";
 
 export const metadata: Metadata = { title: "Treatment session" };
@@ -32,7 +32,7 @@ export default async function DuePage({
   return (
     <>
       <Live mark={mark} />
-      <h1>{what === "all" ? "Everything due" : sittingName(what)}</h1>
+      <h1>{what === "all" ? "Everything due" : treatmentName(what)}</h1>
       <AsOf />
       <GivenSession
         key={`${what} ${steps}`}

@@ -7,7 +7,7 @@ import { workIds } from "@/core/acts/workIds";
 import { mixIds } from "@/core/knowledge/mixes/mixes";
 import { isWork, treatmentOf } from "@/core/advice/planning/doses";
 import { readDueStep } from "@/operations/sessions/queries/readDue";
-import { sittingName } from "@/wording/names/acts";
+import { treatmentName } from "@/wording/names/acts";
 import { pestName } from "@/wording/names/names";
 import { cachedView } from "@/app/_parts/cachedView";
 
@@ -30,7 +30,7 @@ export default async function StepPage({ params }: { params: Promise<{ what: str
         {plant.code} {plant.name}
       </h1>
       <p>
-        {placeName}. Planned: {sittingName(treatmentOf(planned)).toLowerCase()}, against {pestName(pest)}.
+        {placeName}. Planned: {treatmentName(treatmentOf(planned)).toLowerCase()}, against {pestName(pest)}.
       </p>
       <ActForm
         on={{ plant: { id: plant.id, growthForm, potCm, bearer, cases } }}

@@ -1,23 +1,23 @@
 import { Link } from "@/ui/Link";
 import { cautionsOfWork } from "@/core/acts/works";
 import { isMix } from "@/core/knowledge/mixes/mixes";
-import type { Sitting } from "@/operations/plants/queries/readToday";
+import type { DueBatch } from "@/operations/plants/queries/readToday";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { CautionList, Cautions } from "@/ui/Cautions";
 import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
 import { volumeIn } from "@/wording/units";
 import { dayCount } from "@/wording/dates";
-import { sittingName } from "@/wording/names/acts";
+import { treatmentName } from "@/wording/names/acts";
 import { pestName } from "@/wording/names/names";
 
 /** All that is due of one mix or one work: one volume to mix, its cautions, its plants. */
-export function SittingCard({ sitting, measuring }: { sitting: Sitting; measuring: Measuring }) {
+export function DueBatchCard({ batch, measuring }: { batch: DueBatch; measuring: Measuring }) {
   const { units } = measuring;
-  const { what, due, totalMl } = sitting;
+  const { what, due, totalMl } = batch;
   const volume = totalMl > 0 ? `, about ${volumeIn(totalMl, units)} in all` : "";
   return (
-    <Panel title={sittingName(what)}>
+    <Panel title={treatmentName(what)}>
       <p>
         {due.length === 1 ? "One plant" : `${due.length} plants`}
         {volume}.

@@ -1,3 +1,4 @@
+import { gzipSync } from "node:zlib";
 import type { Driver } from "selenium-webdriver/chrome";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { idOf } from "../demo/loadDemo";
@@ -71,6 +72,19 @@ const addresses = [
   "/closed",
 ];
 
+/** Kilobytes of script that a page may load, compressed, the framework's own 127 among them: where one reads, and where one records. */
+const MOST_KB = { reads: 172, records: 295 };
+const reading = [
+  "/almanac",
+  "/almanac/pests/mealybug",
+  "/ledger",
+  "/ledger/year",
+  "/ledger/taught",
+  "/cases",
+  "/year",
+  "/arrivals",
+];
+
 const views = [
   ["a laptop by day", laptop, "light"],
   ["a phone at night", phone, "dark"],
@@ -105,6 +119,28 @@ describe("by day on a laptop, and at night on a phone", () => {
     }
     await show(laptop, "light");
   };
+
+  it("no page loads more script than it needs", async () => {
+    const { page } = app;
+    await page.open("/today");
+    const here = await page.driver.getCurrentUrl();
+    const sizes = new Map<string, Promise<number>>();
+    const size = async (src: string) => gzipSync(await (await fetch(new URL(src, here))).bytes()).length / 1024;
+    const heavy: string[] = [];
+    for (const address of addresses) {
+      const html = await (await fetch(new URL(address, here))).text();
+      const scripts = [...html.matchAll(/<script (?![^>]*noModule)[^>]*src="([^"]+\.js)"/gi)].map(([, src]) => src!);
+      expect(scripts.length, address).toBeGreaterThan(3);
+      const each = [...new Set(scripts)].map((src) => {
+        const known = sizes.get(src) ?? size(src);
+        sizes.set(src, known);
+        return known;
+      });
+      const kB = (await Promise.all(each)).reduce((sum, one) => sum + one, 0);
+      if (kB > MOST_KB[reading.includes(address) ? "reads" : "records"]) heavy.push(`${address} ${kB.toFixed(0)}`);
+    }
+    expect(heavy).toEqual([]);
+  });
 
   it.each(addresses)("%s", async (address) => {
     await app.page.open(address);

@@ -9,7 +9,7 @@ import pg from "pg";
 import { v7 as uuidv7 } from "uuid";
 import { loadDemo, DEMO_ID } from "../../demo/loadDemo";
 import { now } from "../../src/clock";
-import { SHAPE } from "../../src/core/record/facts/sentLater";
+import { SHAPE } from "../../src/core/record/facts/keptShape";
 import { connect } from "../../src/db/connection";
 import { contextOf, openCollections } from "../../src/operations/shared/context";
 import { deriveStale } from "../../src/operations/plants/commands/deriveStale";

@@ -2,7 +2,6 @@
 
 import { usePathname } from "next/navigation";
 import { useState, useSyncExternalStore } from "react";
-import Alert from "react-bootstrap/Alert";
 import { useCollectionIfAny } from "@/ui/shell/Collection";
 import { momentInWords } from "@/wording/dates";
 import { wallTimeIn } from "@/zones";
@@ -23,8 +22,8 @@ export function KeptFrom() {
   const at = new Date(keptAt ?? NaN);
   if (Number.isNaN(at.getTime()) || !timeZone || path !== first) return null;
   return (
-    <Alert variant="warning" role="status">
+    <div className="alert alert-warning" role="status">
       No connection just now. This page is as it was on {momentInWords(wallTimeIn(at, timeZone))}.
-    </Alert>
+    </div>
   );
 }

@@ -1,7 +1,6 @@
 "use client";
 
 import { Link } from "@/ui/Link";
-import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import type { Held, Trouble } from "@/offline/entries";
 import { outbox } from "@/offline/outbox";
@@ -34,18 +33,18 @@ export function NotSentYet() {
   return (
     <div className="not-sent" aria-live="polite">
       {trouble && waiting.length > 0 && (
-        <Alert variant="warning" className="mb-0 py-2">
+        <div className="alert alert-warning mb-0 py-2" role="alert">
           {whys[trouble]}: {waiting.length === 1 ? "1 entry is" : `${waiting.length} entries are`} kept in this browser
           and sent once the connection is back.
-        </Alert>
+        </div>
       )}
       {unkept && held.length > 0 && (
-        <Alert variant="danger" className="mb-0 py-2">
+        <div className="alert alert-danger mb-0 py-2" role="alert">
           This browser cannot keep entries: leave this page open until everything has been sent.
-        </Alert>
+        </div>
       )}
       {others.map((one) => (
-        <Alert key={one.id} variant="danger" className="mb-0 py-2">
+        <div key={one.id} className="alert alert-danger mb-0 py-2" role="alert">
           <div>
             <strong>{one.state === "stuck" ? "Not saved yet" : "Not saved"}</strong>: {kinds[one.deed.kind]}
             {one.about && `, ${one.about}`}. {one.message}
@@ -66,7 +65,7 @@ export function NotSentYet() {
               Discard it
             </Button>
           </div>
-        </Alert>
+        </div>
       ))}
     </div>
   );

@@ -1,4 +1,3 @@
-import Alert from "react-bootstrap/Alert";
 import type { Trouble } from "@/operations/shared/fence";
 import { troubleSentence } from "@/wording/record/troubles";
 import { wallTimeIn } from "@/zones";
@@ -9,12 +8,12 @@ export function Troubles({ all, timeZone }: { all: readonly Trouble[]; timeZone:
   const told = all.filter(({ work }) => work !== "backup");
   if (told.length === 0) return null;
   return (
-    <Alert variant="warning" className="py-2" role="status">
+    <div className="alert alert-warning py-2" role="status">
       {told.map(({ work, since, why }) => (
         <p key={work} className="mb-1">
           {troubleSentence(work)} (since {wallTimeIn(since, timeZone).replace("T", ", ")}: {why})
         </p>
       ))}
-    </Alert>
+    </div>
   );
 }

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { cautionsOfAct, type Act } from "./acts";
 import { gearFor, isSprayed } from "../advice/tolerance/gear";
-import { shownAt, startTimer, type Timer } from "./timers";
+import { startTimer } from "./timerCommands";
+import { shownAt, type Timer } from "./timers";
 import { timersAfter } from "./acts";
 
 const put = (mix: string, technique: string) =>

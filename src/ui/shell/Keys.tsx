@@ -2,7 +2,7 @@
 
 import { usePathname, useRouter } from "next/navigation";
 import { useState } from "react";
-import Modal from "react-bootstrap/Modal";
+import dynamic from "next/dynamic";
 import { useHotkeys } from "react-hotkeys-hook";
 import { rooms } from "./navigation";
 
@@ -22,13 +22,21 @@ const screenKeys: readonly (readonly [path: string, keys: readonly (readonly [ke
   ],
 ];
 
+/** No page waits for what is opened seldom. */
+const KeyList = dynamic(() => import("./KeyList").then((file) => file.KeyList), { ssr: false });
+
 /** `g` and a letter goes to a room; `?` lists the keys. Every key has a button elsewhere. */
 export function Keys() {
   const router = useRouter();
   const path = usePathname();
   const [listed, setListed] = useState(false);
+  const [opened, setOpened] = useState(false);
   // On most keyboards it takes Shift, on some none.
-  useHotkeys("?", () => setListed(true), { useKey: true, ignoreModifiers: true });
+  const list = () => {
+    setOpened(true);
+    setListed(true);
+  };
+  useHotkeys("?", list, { useKey: true, ignoreModifiers: true });
   useHotkeys(
     rooms.map(({ key }) => `g>${key}`),
     (_event, { keys }) => {
@@ -37,36 +45,6 @@ export function Keys() {
     },
     { sequenceTimeoutMs: 1500 },
   );
-  return (
-    <Modal show={listed} onHide={() => setListed(false)} aria-labelledby="keys-title">
-      <Modal.Header closeButton>
-        <Modal.Title id="keys-title" as="h2">
-          Keys
-        </Modal.Title>
-      </Modal.Header>
-      <Modal.Body>
-        <dl className="row mb-0">
-          {screenKeys
-            .filter(([begin]) => path.startsWith(begin))
-            .flatMap(([, keys]) => keys)
-            .map(([key, what]) => (
-              <div key={key} className="d-flex gap-3">
-                <dt className="col-3">
-                  <kbd>{key}</kbd>
-                </dt>
-                <dd>{what}</dd>
-              </div>
-            ))}
-          {rooms.map(({ key, name }) => (
-            <div key={key} className="d-flex gap-3">
-              <dt className="col-3">
-                <kbd>g</kbd> <kbd>{key}</kbd>
-              </dt>
-              <dd>{name}</dd>
-            </div>
-          ))}
-        </dl>
-      </Modal.Body>
-    </Modal>
-  );
+  const keys = screenKeys.filter(([begin]) => path.startsWith(begin)).flatMap(([, own]) => own);
+  return opened && <KeyList show={listed} onHide={() => setListed(false)} keys={keys} />;
 }

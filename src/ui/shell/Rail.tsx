@@ -4,20 +4,21 @@ import { Ellipsis, Library } from "lucide-react";
 import { Link } from "@/ui/Link";
 import { usePathname } from "next/navigation";
 import { useState } from "react";
-import Offcanvas from "react-bootstrap/Offcanvas";
-import OffcanvasBody from "react-bootstrap/OffcanvasBody";
-import OffcanvasHeader from "react-bootstrap/OffcanvasHeader";
-import OffcanvasTitle from "react-bootstrap/OffcanvasTitle";
+import dynamic from "next/dynamic";
 import { Flower } from "../mark/Flower";
 import { useCollectionIfAny } from "./Collection";
 import { isIn, roomsFor } from "./navigation";
 import { ThemeSwitch } from "./ThemeSwitch";
+
+/** No page waits for what is opened seldom. */
+const MoreSheet = dynamic(() => import("./MoreSheet").then((file) => file.MoreSheet), { ssr: false });
 
 /** The rooms: a rail on a laptop; a bar on a phone, with the rest on a sheet that thumbs reach. Without a collection there is none to go to. */
 export function Rail() {
   const path = usePathname();
   const shown = useCollectionIfAny();
   const [more, setMore] = useState(false);
+  const [opened, setOpened] = useState(false);
   const all = shown ? roomsFor(shown.role) : [];
   const isHere = (href: string) => (isIn(href, path) ? "page" : undefined);
   const behind = all.filter(({ bar }) => !bar);
@@ -52,7 +53,10 @@ export function Rail() {
               type="button"
               aria-haspopup="dialog"
               aria-current={behind.some(({ href }) => isIn(href, path)) ? "page" : undefined}
-              onClick={() => setMore(true)}
+              onClick={() => {
+                setOpened(true);
+                setMore(true);
+              }}
             >
               <Ellipsis size={20} aria-hidden />
               More
@@ -64,35 +68,22 @@ export function Rail() {
           <ThemeSwitch />
         </li>
       </ul>
-      <Offcanvas
-        show={more}
-        onHide={() => setMore(false)}
-        placement="bottom"
-        className="more"
-        aria-labelledby="more-title"
-      >
-        <OffcanvasHeader closeButton>
-          <OffcanvasTitle id="more-title" as="h2">
-            More
-          </OffcanvasTitle>
-        </OffcanvasHeader>
-        <OffcanvasBody>
-          <ul>
-            {behind.map(({ href, name, Icon }) => (
-              <li key={href}>
-                <Link href={href} aria-current={isHere(href)} onClick={() => setMore(false)}>
-                  <Icon size={20} aria-hidden />
-                  {name}
-                </Link>
-              </li>
-            ))}
-            {collection()}
-            <li>
-              <ThemeSwitch />
+      {opened && (
+        <MoreSheet show={more} onHide={() => setMore(false)}>
+          {behind.map(({ href, name, Icon }) => (
+            <li key={href}>
+              <Link href={href} aria-current={isHere(href)} onClick={() => setMore(false)}>
+                <Icon size={20} aria-hidden />
+                {name}
+              </Link>
             </li>
-          </ul>
-        </OffcanvasBody>
-      </Offcanvas>
+          ))}
+          {collection()}
+          <li>
+            <ThemeSwitch />
+          </li>
+        </MoreSheet>
+      )}
     </nav>
   );
 }

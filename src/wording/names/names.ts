@@ -15,7 +15,6 @@ import type { ApproachId } from "@/core/advice/planning/approaches";
 import type { WayId } from "@/core/advice/planning/compare";
 import type { Remedy, RemedyId, TechniqueId } from "@/core/knowledge/remedies/remedies";
 import type { SchoolId } from "@/core/knowledge/remedies/schools";
-import type { PlantState } from "@/core/knowledge/plants/states";
 
 /** Pests that are told by their signs only. */
 export const signOnlyNames: Record<SignOnlyId, string> = {
@@ -284,15 +283,6 @@ export const severityNames: Record<SeverityId, string> = {
   patch: "Patch: 11–50, or one organ",
   heavy: "Heavy: more than 50, or several organs",
   overrun: "Overrun: webbing, or most leaves",
-};
-
-export const stateNames: Record<PlantState, string> = {
-  clear: "clear",
-  overdue: "look overdue",
-  new: "new here",
-  atRisk: "at risk",
-  infested: "infested",
-  surer: "getting surer",
 };
 
 export const placeKindNames: Record<PlaceKind, string> = {

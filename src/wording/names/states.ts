@@ -1,6 +1,14 @@
 import type { PlantState } from "@/core/knowledge/plants/states";
 import type { PlantCard } from "@/core/schedule/state/plantCard";
-import { stateNames } from "./names";
+
+const stateNames: Record<PlantState, string> = {
+  clear: "clear",
+  overdue: "look overdue",
+  new: "new here",
+  atRisk: "at risk",
+  infested: "infested",
+  surer: "getting surer",
+};
 
 /** What is known of a plant beside its state. */
 type Beside = Partial<Pick<PlantCard, "lastLookOn" | "lookDueFor">>;

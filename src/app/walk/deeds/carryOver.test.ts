@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { SHAPE } from "@/core/record/facts/sentLater";
+import { SHAPE } from "@/core/record/facts/keptShape";
 import { carriedOver, shapeIn } from "./carryOver";
 
 const look = (at: unknown) => ({ kind: "look", input: { id: "1", at, note: "as it was" } });

@@ -1,4 +1,4 @@
-import { SHAPE } from "@/core/record/facts/sentLater";
+import { SHAPE } from "@/core/record/facts/keptShape";
 import { instantOf, withOffset } from "@/zones";
 
 /** What is brought from one shape to the next, by the shape it was kept in. Read strictly afterwards: this only passes on. */

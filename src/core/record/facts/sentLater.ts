@@ -1,18 +1,11 @@
 import { z } from "zod";
-import { endTimer, startTimer } from "../../acts/timers";
+import { endTimer, startTimer } from "../../acts/timerCommands";
 import { endWalk, voidFact } from "./commands";
 import { recordAct } from "./kinds/act";
 import { recordLook } from "./kinds/look";
 import { recordCleaning } from "./kinds/cleaning";
 import { setApart } from "./kinds/placement";
 import { skipPlant } from "./kinds/skip";
-
-/**
- * The number of the shape that commands are kept in now; it goes up whenever what is kept would be read differently. In the first, moments
- * were what the clock of the collection's zone showed; in the second they bear their offset; in the third there are acts and timers, and
- * the others are as they were.
- */
-export const SHAPE = 3;
 
 /** Commands that a page keeps and sends when it can, one after the other. */
 export const sentLater = z.discriminatedUnion("kind", [

@@ -1,4 +1,4 @@
-import type { EndTimer } from "@/core/acts/timers";
+import type { EndTimer } from "@/core/acts/timerCommands";
 import * as timers from "@/db/stores/timers";
 import type { Context } from "../../shared/context";
 import { transact, type Outcome } from "../../shared/outcome";

@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
-import type { StartTimer } from "@/core/acts/timers";
+import type { StartTimer } from "@/core/acts/timerCommands";
 import type { Context } from "../../shared/context";
 import { endTimer } from "../../acts/commands/endTimer";
 import { expectOk } from "../../shared/outcome";

@@ -73,7 +73,7 @@ const addresses = [
 ];
 
 /** Kilobytes of script that a page may load, compressed, the framework's own 127 among them: where one reads, and where one records. */
-const MOST_KB = { reads: 172, records: 295 };
+const MOST_KB = { reads: 186, records: 300 };
 const reading = [
   "/almanac",
   "/almanac/pests/mealybug",

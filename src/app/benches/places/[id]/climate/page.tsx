@@ -17,7 +17,8 @@ import { wallTimeIn } from "@/zones";
 import { ReadingForm } from "../../_parts/PlaceForms";
 import { ImportReadings, MaxMin } from "./_parts/ImportReadings";
 import { DropSensor, SensorForm } from "./_parts/SensorForm";
-import { MonthTable, YearChart } from "./_parts/YearChart";
+import { MonthTable } from "./_parts/MonthTable";
+import { YearPicture } from "./_parts/YearPicture";
 import { cachedView } from "@/app/_parts/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 import { warmerBy, warmthIn, type Units } from "@/wording/units";
@@ -52,7 +53,7 @@ export default async function ClimatePage({ params }: { params: Promise<{ id: st
           {days.length > 0 ? (
             <Panel title="A year">
               {from && <p className="small">Measured at {from}, which it stands in.</p>}
-              <YearChart days={days} />
+              <YearPicture days={days} />
               <details>
                 <summary>By month, as a table</summary>
                 <MonthTable days={days} />

@@ -18,7 +18,8 @@ import {
   shortWays,
 } from "@/wording/advice/seasons";
 import { warmthInWords } from "@/wording/names/warmth";
-import { GnatChart, GnatTable } from "./_parts/GnatChart";
+import { GnatPicture } from "./_parts/GnatPicture";
+import { GnatTable } from "./_parts/GnatTable";
 import { CountForm } from "./_parts/CountForm";
 import { ChooseWays } from "./_parts/ChooseWays";
 import { WayPress } from "./_parts/WayPress";
@@ -65,7 +66,7 @@ export default async function GnatsPage({ params }: { params: Promise<{ id: stri
         <div className="col-lg-7">
           {judged && (
             <Panel title="On the cards, week by week">
-              <GnatChart view={view} />
+              <GnatPicture view={view} />
               <details>
                 <summary>The same as a table</summary>
                 <GnatTable view={view} />

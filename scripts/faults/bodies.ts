@@ -1,7 +1,8 @@
 // Broken bodies: nothing that its shape does not allow is ever written, and no answer is a crash.
 import fc from "fast-check";
 import { sentLater } from "../../src/core/record/facts/sentLater";
-import { aLook, verdict, withTarget } from "./target";
+import { press } from "./sent";
+import { verdict, withTarget } from "./target";
 
 const BODIES = Number(process.env["FAULTS_BODIES"] ?? 10_000);
 const SEED = 20261125;
@@ -33,8 +34,9 @@ function changed(value: unknown, [key, ...rest]: readonly (string | number)[], t
   return copy;
 }
 
-await withTarget("wary_faults_bodies", async ({ plantIds, send, query, base }) => {
-  const bases = Array.from({ length: 6 }, (_, i) => aLook(plantIds[i]!, i));
+await withTarget("wary_faults_bodies", async (target) => {
+  const { send, query, base } = target;
+  const bases = Array.from({ length: 8 }, (_, n) => press(target, n)).flat();
   const mutated = fc
     .record({ of: fc.constantFrom(...bases), at: fc.nat(), to: fc.option(odd, { nil: undefined }), cut: fc.nat(9) })
     .map(({ of, at, to, cut }) => {
@@ -45,7 +47,12 @@ await withTarget("wary_faults_bodies", async ({ plantIds, send, query, base }) =
   let wrong = 0;
   let crashed = 0;
   let taken = 0;
-  const all = "select (select count(*) from looks) || ' ' || (select count(*) from finds) as rows";
+  const tables = ["looks", "finds", "acts", "cleanings", "timers", "skips", "placements"];
+  const counts = tables.map((table) => `(select count(*) from ${table})`);
+  // What is struck out, and what has ended, changes a row and adds none.
+  const ended =
+    "(select count(*) from looks where voided_at is not null), (select count(*) from timers where ended_at is not null)";
+  const all = `select concat_ws(' ', ${counts.join(", ")}, ${ended}) as rows`;
   for (const text of fc.sample(mutated, { numRuns: BODIES, seed: SEED })) {
     const [before] = await query<{ rows: string }>(all);
     const answer = await send(text);

@@ -1,15 +1,16 @@
 // A line that is cut: connections end after any number of bytes, in the request and in the answer. What was sent again is there once.
 import net from "node:net";
 import { once } from "node:events";
-import { aLook, isAsRebuilt, isKept, sendOn, verdict, withTarget } from "./target";
+import { isKept, press, type Sent } from "./sent";
+import { isAsRebuilt, sendOn, verdict, withTarget } from "./target";
 
-const LOOKS = 600;
+const PRESSES = 600;
 const SENDERS = 6;
 /** Requests and answers are about so long, bytes. */
 const LONGEST = 1500;
 
 await withTarget("wary_faults_cut", async (target) => {
-  const { plantIds, base, sendTo } = target;
+  const { base, sendTo } = target;
   let cuts = 0;
   const line = net.createServer((from) => {
     const to = net.connect(Number(new URL(base).port), "127.0.0.1");
@@ -28,16 +29,15 @@ await withTarget("wary_faults_cut", async (target) => {
   line.listen(0, "127.0.0.1");
   await once(line, "listening");
   const through = { send: sendTo(`http://127.0.0.1:${(line.address() as net.AddressInfo).port}`) };
-  const acknowledged: string[] = [];
+  const acknowledged: Sent[] = [];
   let n = 0;
   const sender = async () => {
-    while (n < LOOKS) {
-      const command = aLook(plantIds[n % plantIds.length]!, n++);
-      if (await sendOn(through, command, () => true)) acknowledged.push(command.input.id);
-    }
+    while (n < PRESSES)
+      for (const command of press(target, n++))
+        if (await sendOn(through, command, () => true)) acknowledged.push(command);
   };
   await Promise.all(Array.from({ length: SENDERS }, sender));
   line.close();
-  await isKept(target, `a line cut ${cuts} times`, acknowledged, LOOKS);
+  await isKept(target, `a line cut ${cuts} times`, acknowledged, PRESSES);
   verdict("what is derived is what deriving anew gives", await isAsRebuilt(target));
 });

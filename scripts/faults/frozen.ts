@@ -1,6 +1,7 @@
 // A database that stands still: pages that only read go on with what is known and say so, and nothing is lost meanwhile.
 import { readFileSync } from "node:fs";
-import { aLook, verdict, withTarget } from "./target";
+import { aLook } from "./sent";
+import { verdict, withTarget } from "./target";
 
 const PAGES = [
   ...["/today", "/benches", "/cases", "/walk", "/walk/tonight", "/evening", "/prevention", "/wintering", "/calendar"],

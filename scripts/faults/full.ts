@@ -5,7 +5,8 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { setTimeout as pause } from "node:timers/promises";
 import { startPostgres } from "../lib/postgres.mjs";
-import { aLook, isAsRebuilt, isKept, sendOn, verdict, withTarget } from "./target";
+import { aLook, isKept, type Sent } from "./sent";
+import { isAsRebuilt, notRun, sendOn, verdict, withTarget } from "./target";
 
 const DISK_MB = 320;
 const WAIT_MS = 30_000;
@@ -20,7 +21,7 @@ try {
 } catch {
   // Only whoever may mount a small disk can fill it without filling the machine's own.
 }
-if (!mounted) console.log("--    a full disk was not tried: it needs the right to mount a small one");
+if (!mounted) notRun("a full disk: it needs the right to mount a small one");
 else {
   const database = await startPostgres("full", { keep: true, folder: disk });
   try {
@@ -35,7 +36,7 @@ rmSync(disk, { recursive: true, force: true });
 
 async function fill(target: Parameters<Parameters<typeof withTarget>[1]>[0]): Promise<void> {
   const { plantIds, send, base } = target;
-  const acknowledged: string[] = [];
+  const acknowledged: Sent[] = [];
   let n = 0;
   const next = () => aLook(plantIds[n % plantIds.length]!, n++);
   const ballast = path.join(disk, "ballast");
@@ -51,7 +52,7 @@ async function fill(target: Parameters<Parameters<typeof withTarget>[1]>[0]): Pr
   while (refused < 5 && Date.now() < end) {
     const command = next();
     const answer = await send(command);
-    if (answer?.ok) acknowledged.push(command.input.id);
+    if (answer?.ok) acknowledged.push(command as Sent);
     else {
       refused++;
       held = command;
@@ -60,10 +61,10 @@ async function fill(target: Parameters<Parameters<typeof withTarget>[1]>[0]): Pr
   verdict(`with ${(free() / MB).toFixed(1)} MB left a command is not acknowledged`, held !== null);
   rmSync(ballast, { force: true });
   await pause(3000);
-  if (held && (await sendOn(target, held, () => true, WAIT_MS))) acknowledged.push(held.input.id);
+  if (held && (await sendOn(target, held, () => true, WAIT_MS))) acknowledged.push(held as Sent);
   const after = next();
   verdict("with room again the next is taken", await sendOn(target, after, () => true, WAIT_MS));
-  acknowledged.push(after.input.id);
+  acknowledged.push(after as Sent);
   verdict("and the pages answer", (await fetch(`${base}/today`)).ok);
   await isKept(target, "a full disk", acknowledged, 2);
   verdict("what is derived is what deriving anew gives", await isAsRebuilt(target));

@@ -1,7 +1,8 @@
 // Power cuts: the server, the database and the jobs are killed over and over while commands are sent. What was acknowledged is there, once.
 import { readFileSync } from "node:fs";
 import { setTimeout as pause } from "node:timers/promises";
-import { aLook, isAsRebuilt, isKept, sendOn, verdict, withTarget } from "./target";
+import { isKept, press, type Sent } from "./sent";
+import { isAsRebuilt, sendOn, verdict, withTarget } from "./target";
 
 const KILLS = Number(process.env["FAULTS_KILLS"] ?? 940);
 const SENDERS = 4;
@@ -9,16 +10,15 @@ const BETWEEN_MS = 1200;
 const PATIENCE_MS = 60_000;
 
 await withTarget("wary_faults_kills", async (target) => {
-  const { plantIds, query, killServer, killJobs } = target;
-  const acknowledged: string[] = [];
+  const { query, killServer, killJobs } = target;
+  const acknowledged: Sent[] = [];
   let going = true;
   let n = 0;
   // Each keeps a command until it is acknowledged, as the outbox does.
   const sender = async () => {
-    while (going) {
-      const command = aLook(plantIds[n % plantIds.length]!, n++);
-      if (await sendOn(target, command, () => going, PATIENCE_MS)) acknowledged.push(command.input.id);
-    }
+    while (going)
+      for (const command of press(target, n++))
+        if (await sendOn(target, command, () => going, PATIENCE_MS)) acknowledged.push(command);
   };
   const senders = Array.from({ length: SENDERS }, sender);
   for (let kill = 0; kill < KILLS; kill++) {

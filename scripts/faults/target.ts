@@ -13,6 +13,8 @@ import { SHAPE } from "../../src/core/record/facts/keptShape";
 import { connect } from "../../src/db/connection";
 import { contextOf, openCollections } from "../../src/operations/shared/context";
 import { deriveStale } from "../../src/operations/plants/commands/deriveStale";
+import { startWalk } from "../../src/operations/walks/commands/startWalk";
+import { prepareAppRole } from "../../src/db/appRole";
 import { withDatabase } from "../benchmarks/withDatabase";
 
 const serve = path.resolve(import.meta.dirname, "../serve.mjs");
@@ -22,6 +24,8 @@ export interface Target {
   readonly url: string;
   readonly base: string;
   readonly plantIds: readonly string[];
+  /** A walk on which plants are left out. */
+  readonly walkId: string;
   /** Sends a command as the outbox does; null when nobody answered. */
   readonly send: (command: unknown) => Promise<{ readonly status: number; readonly ok: boolean } | null>;
   /** As `send`, by another address. */
@@ -41,9 +45,11 @@ export interface Target {
 export async function withTarget(name: string, work: (target: Target) => Promise<void>): Promise<void> {
   await withDatabase(name, async (url) => {
     await loadDemo(url, now());
+    // As `npm start` does it: under the application's own role, which sees one collection at a time.
+    const served = await prepareAppRole(connect(url), url);
     const port = await getPort({ host: "127.0.0.1" });
     const base = `http://127.0.0.1:${port}`;
-    let server = await start(port, url);
+    let server = await start(port, served);
     const query: Target["query"] = async <T extends object>(sql: string, values: unknown[] = []) => {
       const client = new pg.Client(url);
       client.on("error", () => {});
@@ -66,8 +72,14 @@ export async function withTarget(name: string, work: (target: Target) => Promise
         return null;
       }
     };
+    const walkId = uuidv7();
+    const collection = (await openCollections(url))[0]!;
+    const keeper = contextOf(url, collection, { actor: "faults", role: "owner", now: now() });
+    const walk = { id: walkId, scope: "everything", placeId: null, tool: "lamp", round: "likely" } as const;
+    if (!(await startWalk(keeper, walk)).ok) throw new Error("no walk was begun");
     try {
       await work({
+        walkId,
         url,
         base,
         plantIds: plants.map(({ id }) => id),
@@ -77,7 +89,7 @@ export async function withTarget(name: string, work: (target: Target) => Promise
         killServer: async () => {
           server.kill("SIGKILL");
           await once(server, "exit");
-          server = await start(port, url);
+          server = await start(port, served);
         },
         killJobs: () => {
           for (const pid of childrenOf(server.pid!)) {
@@ -91,7 +103,7 @@ export async function withTarget(name: string, work: (target: Target) => Promise
         setClock: async (ms) => {
           server.kill("SIGTERM");
           await once(server, "exit");
-          server = await start(port, url, ms);
+          server = await start(port, served, ms);
         },
       });
     } finally {
@@ -128,14 +140,6 @@ async function start(port: number, url: string, clockMs = 0): Promise<ChildProce
   return server;
 }
 
-/** A look at a plant just now, with a find every third time. */
-export function aLook(plantId: string, n: number) {
-  const find = { id: uuidv7(), caseId: uuidv7(), pest: "mealybug", severity: "light", count: null, removed: false };
-  const finds = n % 3 === 0 ? [find] : [];
-  const input = { id: uuidv7(), plantId, at: new Date().toISOString(), tool: "lamp", spots: ["pot"], note: "", finds };
-  return { kind: "look" as const, input };
-}
-
 const derived = `select jsonb_build_object(
   'cases', (select jsonb_agg(to_jsonb(c) order by c.id) from cases c),
   'exposures', (select jsonb_agg(to_jsonb(e) order by e.plant_id, e.source_plant_id, e.case_id, e.since) from exposures e),
@@ -167,21 +171,13 @@ export async function sendOn(
   return false;
 }
 
-/** Says whether what was acknowledged is there, once. */
-export async function isKept(
-  { query }: Pick<Target, "query">,
-  what: string,
-  acknowledged: readonly string[],
-  least: number,
-): Promise<void> {
-  const there = await query<{ id: string; n: number }>(
-    "select id, count(*)::int as n from looks where id = any ($1) group by id",
-    [acknowledged],
-  );
-  const lost = acknowledged.length - there.length;
-  const doubled = there.filter((one) => one.n > 1).length;
-  const good = lost === 0 && doubled === 0 && acknowledged.length >= least;
-  verdict(`${what}, ${acknowledged.length} acknowledged looks: ${lost} lost, ${doubled} doubled`, good);
+/** How a fault ends that this machine cannot be given: it counts as not run, and not as held. */
+const NOT_RUN = 3;
+
+/** Says that a fault was not tried, and why. */
+export function notRun(what: string): void {
+  console.log(`not run ${what}`);
+  process.exitCode = NOT_RUN;
 }
 
 /** Prints what was found; a fault makes the whole run fail. */

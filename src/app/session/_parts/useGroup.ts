@@ -131,5 +131,3 @@ export function useGroup(plants: readonly GroupPlant[]) {
   );
   return { ready, record, last: written.at(-1) ?? null, pressed: written.length, write, undo, time };
 }
-
-export type GroupInHand = ReturnType<typeof useGroup>;

@@ -31,7 +31,7 @@ export interface Plan {
 
 /**
  * The plan of a case that is in force: the one adopted last of those that stand; null without one. A treatment step is done by
- * the act that names it, or by the same done for another find on the plant from the day before it is due; a look step by any look at the plant from the day before it is due, but not before the plan, until
+ * the act that names it, or by the same done for another find on the plant, or for an earlier plan, from the day before it is due; a look step by any look at the plant from the day before it is due, but not before the plan, until
  * the next look step.
  */
 export function planInForce(

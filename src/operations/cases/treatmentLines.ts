@@ -35,8 +35,6 @@ export interface TreatmentLine extends NextTreatment {
   readonly celsius: number | null;
   /** The day on which something was last poured on its mix. */
   readonly soakedOn: Day | null;
-  /** What was done to it today, that it may be known which of what is due was among it. */
-  readonly doneToday: readonly { readonly id: string; readonly act: Act }[];
 }
 
 /** Treatments as they are done, in the order that spreads least. Plants that are no longer there are left out. */
@@ -54,7 +52,6 @@ export async function treatmentLines(context: Context, treatments: readonly Next
   const lines = treatments.flatMap((line): TreatmentLine[] => {
     const record = records.get(line.plant.id);
     if (!record) return [];
-    const done = standing(record.acts);
     const bearer = bearerOn(context, record, day);
     const dose = doseOf(line.planned);
     const act = actOf(context, line, bearer);
@@ -68,10 +65,7 @@ export async function treatmentLines(context: Context, treatments: readonly Next
         minutes: Math.round(minutesAt(paces, act, bearer.potCm)),
         label: labelObjections([{ day, dose }], courses),
         celsius: warmthAt(temperaturesOf, line.plant.placeId, day),
-        soakedOn: done.findLast((one) => touchesOf(one.act).mix && one.day <= day)?.day ?? null,
-        doneToday: done
-          .filter((one) => one.plantId !== null && one.day === day)
-          .map(({ id, act: own }) => ({ id, act: own })),
+        soakedOn: standing(record.acts).findLast((one) => touchesOf(one.act).mix && one.day <= day)?.day ?? null,
       },
     ];
   });

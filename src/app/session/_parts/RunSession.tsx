@@ -131,7 +131,7 @@ export function RunSession({
         <BeforeYouStart
           plants={plants}
           steps={steps}
-          ticked={ticked}
+          ticked={byPlant ? pressed : ticked}
           paces={paces}
           levels={levels}
           measuring={measuring}

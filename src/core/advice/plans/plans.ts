@@ -2,6 +2,7 @@ import { addDays, type Day } from "../../shared/days";
 import { standing, type ActDone, type Look, type Programme } from "../../record/facts/facts";
 import type { Basis, PlannedDose } from "../../record/facts/kinds/programme";
 import { mixes } from "../../knowledge/mixes/mixes";
+import { isOneByOne } from "../../knowledge/remedies/remedies";
 import { carriesOut, isWork, type Dose } from "../planning/doses";
 import { caseFiledUnder, type Case } from "../../record/cases/cases";
 import { inspectionsOn } from "../../record/cases/inspections";
@@ -76,10 +77,14 @@ function stepsOf(programme: Programme, acts: readonly ActDone[], looks: readonly
   });
 }
 
-/** Whether what was done for another find on a plant is what a step of this one's plan asks for: put on the same, it meets both. */
+/**
+ * Whether what was done for another find on a plant is what a step of this one's plan asks for: put on the whole plant it meets both; what is
+ * dabbed here and there meets what it was dabbed on.
+ */
 function isAlike({ act }: ActDone, dose: PlannedDose): boolean {
   if (!carriesOut(act, doseOf(dose))) return false;
-  return isWork(dose) || (act.kind === "contact" && act.technique === dose.technique);
+  if (isWork(dose) || act.kind !== "contact") return isWork(dose);
+  return act.technique === dose.technique || (!isOneByOne(act.technique) && !isOneByOne(dose.technique));
 }
 
 /**

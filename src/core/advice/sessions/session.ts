@@ -8,7 +8,14 @@ import { mixVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
 import { carriesOut, type Dose } from "../planning/doses";
 import type { LabelObjection } from "../labels/label";
 import type { PestId } from "../../knowledge/pests/pests";
-import { repeatable, spotsFor, type RemedyId, type TechniqueId } from "../../knowledge/remedies/remedies";
+import {
+  isOneByOne,
+  type oneByOne,
+  repeatable,
+  spotsFor,
+  type RemedyId,
+  type TechniqueId,
+} from "../../knowledge/remedies/remedies";
 import type { Search } from "../../model/inspection/see";
 import type { ToolId } from "../../model/inspection/tools";
 import { spotsOf } from "../../knowledge/plants/growthForms";
@@ -42,10 +49,8 @@ export interface SessionPlant {
   }[];
 }
 
-/** What is done animal by animal, or on a plant out of its pot. */
-const byOne = ["dab", "neckPour", "rootSoak"] as const satisfies readonly TechniqueId[];
 /** How a remedy is put on a group: whoever dabs sees plant by plant what there is, and writes it down there. */
-export type GroupTechnique = Exclude<TechniqueId, (typeof byOne)[number]>;
+export type GroupTechnique = Exclude<TechniqueId, (typeof oneByOne)[number]>;
 
 /** What is done to all of them: a remedy, in one mix or in the one that each bears; or a work of the hands. */
 export type SessionDoes =
@@ -136,7 +141,7 @@ export function lookLine({ plantId, bearer }: Pick<SessionPlant, "plantId" | "be
  * and an unpotted one goes into a pot of its own. @example isForGroup({ remedy: "alcohol", technique: "dab" }) // false
  */
 export function isForGroup(dose: { readonly work: WorkId } | { readonly technique: TechniqueId }): boolean {
-  return "work" in dose ? groupWorks.some((one) => one === dose.work) : !byOne.some((one) => one === dose.technique);
+  return "work" in dose ? groupWorks.some((one) => one === dose.work) : !isOneByOne(dose.technique);
 }
 
 /** What makes two acts the same step of a session, however much of it there was. */
@@ -233,7 +238,7 @@ function actOf(bearer: TreatedPlant, does: SessionDoes): Act {
 
 /** The techniques that a remedy takes on a group. @example groupTechniques("alcohol").includes("spray") // true */
 export function groupTechniques(remedy: RemedyId): readonly GroupTechnique[] {
-  return repeatable(remedy).filter((one): one is GroupTechnique => !byOne.some((each) => each === one));
+  return repeatable(remedy).filter((one): one is GroupTechnique => !isOneByOne(one));
 }
 
 /** So much bath a bucket holds that pots are soaked in, mL, and so wide a row of pots fits into it, cm (HOUSE). */

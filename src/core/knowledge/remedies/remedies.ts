@@ -67,6 +67,14 @@ export const techniques = {
 export type TechniqueId = keyof typeof techniques;
 export const techniqueIds = Object.keys(techniques) as [TechniqueId, ...TechniqueId[]];
 
+/** What is done animal by animal, or on a plant out of its pot. */
+export const oneByOne = ["dab", "neckPour", "rootSoak"] as const satisfies readonly TechniqueId[];
+
+/** Whether a technique is of {@link oneByOne}. @example isOneByOne("spray") // false */
+export function isOneByOne(technique: TechniqueId): technique is (typeof oneByOne)[number] {
+  return oneByOne.some((one) => one === technique);
+}
+
 /** The ways of a remedy that go anywhere on a plant of a form. @example techniquesOn("alcohol", "airPlant").includes("neckPour") // false */
 export function techniquesOn(remedy: RemedyId, form: GrowthFormId): readonly TechniqueId[] {
   return remedyOf(remedy).techniques.filter((technique) => spotsFor(technique, form).length > 0);

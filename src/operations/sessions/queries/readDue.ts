@@ -60,12 +60,13 @@ function onceEach(lines: readonly TreatmentLine[]): readonly TreatmentLine[] {
 }
 
 function groupPlant(lines: readonly TreatmentLine[]): GroupPlant {
-  const { plant, bearer, placeName, doneToday } = lines[0]!;
+  const { plant, bearer, placeName } = lines[0]!;
   return {
     ...{ plantId: plant.id, code: plant.code, bearer, card: plant, placeId: plant.placeId, placeName },
     cases: lines.flatMap(({ caseId, pest }) => (caseId && pest ? [{ caseId, pest, due: null }] : [])),
     minutes: null,
-    lately: { acts: doneToday, looked: false },
+    // What is due has not been done, whatever else was today.
+    lately: { acts: [], looked: false },
   };
 }
 

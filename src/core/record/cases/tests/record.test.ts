@@ -112,6 +112,40 @@ describe("plans", () => {
   });
 });
 
+describe("a spray for another find on the plant", () => {
+  const caseId = nextId();
+  const looks = [find(0, caseId)];
+  const programmes = [
+    plan(1, caseId, [
+      ["treat", 4],
+      ["treat", 9],
+    ]),
+  ];
+  const doneWith = (...acts: ReturnType<typeof spray>[]) => {
+    const cases = casesOf(looks, []);
+    return planInForce(cases[0]!, cases, { looks, acts, programmes })!.steps.map(({ doneOn }) => doneOn);
+  };
+  const theirs = (offset: number, over = {}) => spray(offset, { stepId: nextId(), ...over });
+  const put = (technique: "wipe" | "dab", mix: "soapMild" | "oil1" = "soapMild") =>
+    ({ act: { kind: "contact", mix, technique, volumeMl: 20, spots: ["axil"] } }) as const;
+
+  it("carries out the same step of this one's plan, from the day before it is due, each spray one step (common practice, no source)", () => {
+    expect(doneWith(theirs(4))).toEqual([on(4), null]);
+    expect(doneWith(theirs(3), theirs(9))).toEqual([on(3), on(9)]);
+    expect(doneWith(theirs(4), theirs(5))).toEqual([on(4), null]);
+    // However it is put on the whole plant.
+    expect(doneWith(theirs(4, put("wipe")))).toEqual([on(4), null]);
+  });
+
+  it("and nothing else does: too early, something else, dabbed here and there, struck out, of no plan at all", () => {
+    expect(doneWith(theirs(2))).toEqual([null, null]);
+    expect(doneWith(theirs(4, put("wipe", "oil1")))).toEqual([null, null]);
+    expect(doneWith(theirs(4, put("dab")))).toEqual([null, null]);
+    expect(doneWith(struck(theirs(4)))).toEqual([null, null]);
+    expect(doneWith(spray(4))).toEqual([null, null]);
+  });
+});
+
 describe("courses of a remedy", () => {
   it("count what has been put on without a long break, in whatever case, and not what was struck out", () => {
     const sprays = [spray(0), spray(70), spray(77), struck(spray(80)), spray(84)];

@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import { currentContext } from "@/app/_parts/context";
+import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { momentNow } from "@/app/_parts/moments";
 import { groupAsked, readGroup, type GivenGroup } from "@/operations/sessions/queries/readGroup";
 import { givenNames } from "@/wording/advice/seasons";
@@ -28,6 +29,7 @@ export default async function SessionPage({
       <h1>{asked && steps ? givenNames[asked.who as GivenGroup] : "Several plants at once"}</h1>
       <AsOf />
       {!steps && <Who asked={asked} places={places} pests={pests} />}
+      {!steps && plants.length === 0 && <NotSentYet />}
       {asked && !steps && plants.length === 0 && <p>There are no such plants.</p>}
       {all > plants.length && (
         <p className="fw-semibold">

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { goingOn, type SessionStep } from "@/core/advice/sessions/session";
 import type { GivenStepId } from "@/operations/sessions/sessionView";
 import { givenStepInWords } from "@/wording/advice/seasons";
@@ -24,7 +25,13 @@ export function GivenSession({
     const left = new Set(shown.flatMap(({ lines }) => lines.map(({ plantId }) => plantId)));
     setShown({ from: asked, steps: shown, plants: [...known.values()].filter(({ plantId }) => left.has(plantId)) });
   }
-  if (steps.length === 0) return <p>Nothing is due here now.</p>;
+  if (steps.length === 0)
+    return (
+      <>
+        <NotSentYet />
+        <p>Nothing is due here now.</p>
+      </>
+    );
   return (
     <RunSession
       steps={steps.map((step) => ({ ...step, ...givenStepInWords(step.id) }))}

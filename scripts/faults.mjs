@@ -3,10 +3,8 @@
 import { checkNode, ensureNodePackages, root } from "./lib/packages.mjs";
 import { startPostgres } from "./lib/postgres.mjs";
 import { atEnd, finish, main, run, say } from "./lib/process.mjs";
+import { NOT_RUN } from "./faults/notRun.mjs";
 import { ensureBuild } from "./lib/build.mjs";
-
-/** How a fault ends that this machine cannot be given. */
-const NOT_RUN = 3;
 
 main(async () => {
   checkNode();

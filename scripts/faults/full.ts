@@ -52,7 +52,7 @@ async function fill(target: Parameters<Parameters<typeof withTarget>[1]>[0]): Pr
   while (refused < 5 && Date.now() < end) {
     const command = next();
     const answer = await send(command);
-    if (answer?.ok) acknowledged.push(command as Sent);
+    if (answer?.ok) acknowledged.push(command);
     else {
       refused++;
       held = command;
@@ -61,10 +61,10 @@ async function fill(target: Parameters<Parameters<typeof withTarget>[1]>[0]): Pr
   verdict(`with ${(free() / MB).toFixed(1)} MB left a command is not acknowledged`, held !== null);
   rmSync(ballast, { force: true });
   await pause(3000);
-  if (held && (await sendOn(target, held, () => true, WAIT_MS))) acknowledged.push(held as Sent);
+  if (held && (await sendOn(target, held, () => true, WAIT_MS))) acknowledged.push(held);
   const after = next();
   verdict("with room again the next is taken", await sendOn(target, after, () => true, WAIT_MS));
-  acknowledged.push(after as Sent);
+  acknowledged.push(after);
   verdict("and the pages answer", (await fetch(`${base}/today`)).ok);
   await isKept(target, "a full disk", acknowledged, 2);
   verdict("what is derived is what deriving anew gives", await isAsRebuilt(target));

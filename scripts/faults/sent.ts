@@ -21,11 +21,13 @@ const MINUTE_MS = 60_000;
 const now = () => new Date().toISOString();
 
 /** A look at a plant just now, with a find every third time. */
-export function aLook(plantId: string, n: number) {
-  const find = { id: uuidv7(), caseId: uuidv7(), pest: "mealybug", severity: "light", count: null, removed: false };
-  const finds = n % 3 === 0 ? [find] : [];
-  const input = { id: uuidv7(), plantId, at: now(), tool: "lamp", spots: ["pot"], note: `look ${n}`, finds };
-  return { kind: "look" as const, input };
+export function aLook(plantId: string, n: number): Extract<Sent, { kind: "look" }> {
+  const what = { pest: "mealybug", severity: "light", count: null, removed: false } as const;
+  const finds = n % 3 === 0 ? [{ id: uuidv7(), caseId: uuidv7(), ...what }] : [];
+  return {
+    kind: "look",
+    input: { id: uuidv7(), plantId, at: now(), tool: "lamp", spots: ["pot"], note: `look ${n}`, finds },
+  };
 }
 
 /**
@@ -39,9 +41,7 @@ export function press({ plantIds, walkId }: Pick<Target, "plantIds" | "walkId">,
     case 1: {
       const act = { kind: "contact", mix: "soapMild", technique: "spray", volumeMl: 80, spots: ["axil"] } as const;
       const filed = { plantId, placeId: null, caseId: null, stepId: null, at: now(), note: `spray ${n}` };
-      return [
-        { kind: "act", input: { id, ...filed, act: { ...act, spots: [...act.spots] }, alreadyDone: true } },
-      ] as Sent[];
+      return [{ kind: "act", input: { id, ...filed, act: { ...act, spots: [...act.spots] }, alreadyDone: true } }];
     }
     case 2:
       return [{ kind: "cleaned", input: { id, walkId: null, at: now() } }];
@@ -53,13 +53,13 @@ export function press({ plantIds, walkId }: Pick<Target, "plantIds" | "walkId">,
         { kind: "timerEnd", input: { timerId: id, at: now() } },
       ];
     case 5:
-      return [{ kind: "skip", input: { id, walkId, plantId, reason: "noTime", at: now() } }] as Sent[];
+      return [{ kind: "skip", input: { id, walkId, plantId, reason: "noTime", at: now() } }];
     case 6: {
       const look = aLook(plantId, n);
-      return [look, { kind: "void", input: { kind: "look", factId: look.input.id, reason: `not so, ${n}` } }] as Sent[];
+      return [look, { kind: "void", input: { kind: "look", factId: look.input.id, reason: `not so, ${n}` } }];
     }
     default:
-      return [aLook(plantId, n)] as Sent[];
+      return [aLook(plantId, n)];
   }
 }
 
@@ -109,13 +109,13 @@ const plain = (value: unknown): string =>
       : one,
   );
 
-/** Says whether what was acknowledged is there, once and whole: each column as it was sent. `byClock` where a clock was wrong: no moments then. */
+/** Says whether what was acknowledged is there, once and whole: each column as it was sent. Not its `moments` where a clock was wrong. */
 export async function isKept(
   { query }: Pick<Target, "query">,
   what: string,
   acknowledged: readonly Sent[],
   least: number,
-  byClock = true,
+  moments = true,
 ): Promise<void> {
   let lost = 0;
   let doubled = 0;
@@ -132,7 +132,7 @@ export async function isKept(
     if (!kept) continue;
     const wrong = Object.entries(row).filter(([column, value]) => plain(kept[column]) !== plain(value));
     const since = at === null ? 0 : new Date(String(kept["happened_at"])).getTime() - new Date(at).getTime();
-    if (byClock && Math.abs(since) > MINUTE_MS) wrong.push(["happened_at", at]);
+    if (moments && Math.abs(since) > MINUTE_MS) wrong.push(["happened_at", at]);
     if (sent.kind === "timerEnd" && kept["ended_at"] === null) wrong.push(["ended_at", "ended"]);
     if (sent.kind === "look") {
       const beneath = await query<{ row: Record<string, unknown> }>(

@@ -15,6 +15,7 @@ import { contextOf, openCollections } from "../../src/operations/shared/context"
 import { deriveStale } from "../../src/operations/plants/commands/deriveStale";
 import { startWalk } from "../../src/operations/walks/commands/startWalk";
 import { prepareAppRole } from "../../src/db/appRole";
+import { NOT_RUN } from "./notRun.mjs";
 import { withDatabase } from "../benchmarks/withDatabase";
 
 const serve = path.resolve(import.meta.dirname, "../serve.mjs");
@@ -170,9 +171,6 @@ export async function sendOn(
   }
   return false;
 }
-
-/** How a fault ends that this machine cannot be given: it counts as not run, and not as held. */
-const NOT_RUN = 3;
 
 /** Says that a fault was not tried, and why. */
 export function notRun(what: string): void {

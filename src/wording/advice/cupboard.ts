@@ -12,10 +12,8 @@ export function lastingSentence({ active, neededMl, leftMl, shortOn, missingMl }
   return `${name}: buy ${volumeIn(missingMl, units)} by ${dayInWords(shortOn)} (${volumeIn(neededMl, units)} planned, ${volumeIn(leftMl, units)} left).`;
 }
 
-/** What a session lacks. @example "Plain soap: this takes 10 mL, and 4 mL is left in your cupboard." */
+/** What a session lacks. @example "Plain soap: you need 10 mL and have 4 mL left. Get more before you mix." */
 export function shortSentence({ active, neededMl, leftMl }: Lasting, units: Units): string {
-  const left = leftMl
-    ? `and ${volumeIn(leftMl, units)} is left in your cupboard`
-    : "and there is none in your cupboard";
-  return `${activeNames[active]}: this takes ${volumeIn(neededMl, units)}, ${left}.`;
+  const left = leftMl ? `have ${volumeIn(leftMl, units)} left` : "have none";
+  return `${activeNames[active]}: you need ${volumeIn(neededMl, units)} and ${left}. Get more before you mix.`;
 }

@@ -1,4 +1,3 @@
-import type { ReactNode } from "react";
 import { cautionsOfAct } from "@/core/acts/acts";
 import { drawsOf, lastingOf, type Level, type Use } from "@/core/advice/household/cupboard";
 import type { Day } from "@/core/shared/days";
@@ -17,9 +16,6 @@ import { plantsInWords } from "@/wording/names/plants";
 import { volumeIn } from "@/wording/units";
 import type { NamedStep, Ticked } from "./Rows";
 
-/** All of a session is of one day; which does not matter to what it takes. */
-const TONIGHT = "2000-01-01" as Day;
-
 /** What is mixed, put on and made time for: of what is still to be done, and no more. */
 export function BeforeYouStart({
   plants,
@@ -28,7 +24,7 @@ export function BeforeYouStart({
   paces,
   levels,
   measuring,
-  children,
+  day,
 }: {
   plants: readonly GroupPlant[];
   steps: readonly NamedStep[];
@@ -36,8 +32,7 @@ export function BeforeYouStart({
   paces: Paces;
   levels: readonly Level[];
   measuring: Measuring;
-  /** What is to be read first. */
-  children: ReactNode;
+  day: Day;
 }) {
   const units = useUnits();
   const byId = new Map(plants.map((plant) => [plant.plantId, plant]));
@@ -62,7 +57,7 @@ export function BeforeYouStart({
     taken.some(({ act }) => act !== null && isSprayed(act)),
   );
   const cans = cansOf(taken, potOf);
-  const uses = taken.flatMap(({ act }): Use[] => (act ? [{ day: TONIGHT, act, caseId: null }] : []));
+  const uses = taken.flatMap(({ act }): Use[] => (act ? [{ day, act, caseId: null }] : []));
   const short =
     levels.length === 0 ? [] : lastingOf(drawsOf(uses, measuring), levels).filter((one) => one.missingMl > 0);
   return (
@@ -85,7 +80,6 @@ export function BeforeYouStart({
           ))}
         </ul>
       )}
-      {children}
       {cans.map(({ mix, plants: n, volumeMl, buckets }) => (
         <details key={`${mix} ${buckets}`} className="mb-2" open={cans.length === 1}>
           <summary>

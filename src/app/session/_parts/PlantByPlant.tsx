@@ -25,15 +25,15 @@ interface Props {
   toGo: readonly Ticked[];
   /** The plant that was done last, in this opening of the page. */
   last: GroupPlant | null;
-  /** Where what went differently is written down, before the step of its plan; left out where nothing was planned. */
-  differently?: string | undefined;
+  /** The address under which each planned step has a page of its own, for what went differently; left out where nothing is planned. */
+  stepPages?: string | undefined;
   /** Whether the presses stay under the thumb. */
   sticky: boolean;
   onDone: (plant: GroupPlant, some: readonly Ticked[]) => void;
 }
 
 /** One plant at a time, with everything that is done to it: the next one is here already and waits for nothing. */
-export function PlantByPlant({ plants, steps, toGo, last, differently, sticky, onDone }: Props) {
+export function PlantByPlant({ plants, steps, toGo, last, stepPages, sticky, onDone }: Props) {
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const linesOf = (plantId: string) => toGo.filter(({ line }) => line.plantId === plantId);
   const isOpen = ({ plantId }: GroupPlant) => linesOf(plantId).some(({ step }) => !step.optional);
@@ -57,7 +57,7 @@ export function PlantByPlant({ plants, steps, toGo, last, differently, sticky, o
           plant={now}
           some={linesOf(now.plantId)}
           last={last}
-          differently={differently}
+          stepPages={stepPages}
           sticky={sticky}
           onDone={(some) => onDone(now, some)}
           onLeave={() => setLeft(new Set([...left, now.plantId]))}
@@ -92,14 +92,14 @@ export function PlantByPlant({ plants, steps, toGo, last, differently, sticky, o
   );
 }
 
-interface StopProps extends Pick<Props, "last" | "differently" | "sticky"> {
+interface StopProps extends Pick<Props, "last" | "stepPages" | "sticky"> {
   plant: GroupPlant;
   some: readonly Ticked[];
   onDone: (some: readonly Ticked[]) => void;
   onLeave: () => void;
 }
 
-function Stop({ plant, some, last, differently, sticky, onDone, onLeave }: StopProps) {
+function Stop({ plant, some, last, stepPages, sticky, onDone, onLeave }: StopProps) {
   const [reached, setReached] = useState<ReadonlyMap<string, readonly SpotId[]>>(new Map());
   const [also, setAlso] = useState<readonly string[]>([]);
   const [problem, setProblem] = useState("");
@@ -142,7 +142,7 @@ function Stop({ plant, some, last, differently, sticky, onDone, onLeave }: StopP
           one={one}
           plant={plant}
           spots={spotsIn(one)}
-          differently={differently}
+          stepPages={stepPages}
           also={also.includes(one.step.id)}
           onAlso={() => setAlso((all) => toggled(all, one.step.id))}
           onSpot={(spot) => {
@@ -180,7 +180,7 @@ function Doing({
   one: { step, line },
   plant,
   spots,
-  differently,
+  stepPages,
   also,
   onAlso,
   onSpot,
@@ -188,7 +188,7 @@ function Doing({
   one: Ticked;
   plant: GroupPlant;
   spots: readonly SpotId[] | null;
-  differently?: string | undefined;
+  stepPages?: string | undefined;
   also: boolean;
   onAlso: () => void;
   onSpot: (spot: SpotId) => void;
@@ -214,10 +214,10 @@ function Doing({
           <SpotsPicker form={plant.bearer.form} order={spotsOf(plant.bearer.form)} ticked={spots} onPress={onSpot} />
         </details>
       )}
-      {(unpots || (differently && stepId !== null)) && (
+      {(unpots || (stepPages && stepId !== null)) && (
         <p className="mt-2 mb-0 d-flex flex-wrap gap-2">
-          {differently && stepId !== null && (
-            <Link className="btn btn-sm btn-outline-primary" href={`${differently}/${stepId}`}>
+          {stepPages && stepId !== null && (
+            <Link className="btn btn-sm btn-outline-primary" href={`${stepPages}/${stepId}`}>
               Something went differently
             </Link>
           )}

@@ -6,6 +6,7 @@ import { useForm } from "react-hook-form";
 import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { cautionsOfAct } from "@/core/acts/acts";
 import type { Level } from "@/core/advice/household/cupboard";
+import type { Day } from "@/core/shared/days";
 import type { Paces } from "@/core/advice/sessions/pace";
 import { toldBefore } from "@/core/advice/tolerance/cautionsRead";
 import type { GroupPlant } from "@/operations/sessions/sessionView";
@@ -32,8 +33,8 @@ export interface RunProps {
   readonly now: string;
   readonly paces: Paces;
   readonly levels: readonly Level[];
-  /** Where what went differently than a plan asks for is written down; left out where nothing is planned. */
-  readonly differently?: string;
+  /** The address under which each planned step has a page of its own, for what went differently; left out where nothing is planned. */
+  readonly stepPages?: string;
 }
 
 /**
@@ -47,7 +48,7 @@ export function RunSession({
   now,
   paces,
   levels,
-  differently,
+  stepPages,
   at,
   goTo,
   onWrite,
@@ -135,10 +136,8 @@ export function RunSession({
           paces={paces}
           levels={levels}
           measuring={measuring}
-        >
-          {/* Of this step alone: what follows has its own. */}
-          {cautions.length > 0 && <CautionList against={[]} cautions={cautions} />}
-        </BeforeYouStart>
+          day={now.slice(0, 10) as Day}
+        />
         <TimeAndNote form={form} noteLabel="Note, for all of them" />
       </div>
       <div className="col-lg-7" ref={head}>
@@ -149,6 +148,8 @@ export function RunSession({
             {several && !byPlant && <Steps steps={steps} at={at0} done={ticks.done} onShow={show} />}
             {group.last && <LastPress last={group.last} named={several || single} onUndo={undo} onTimer={group.time} />}
             {!single && step.how && <p className="fw-semibold mb-2">{step.how}.</p>}
+            {/* Before the presses, where every change of step leads, and of this step alone: what follows has its own. */}
+            {cautions.length > 0 && <CautionList against={[]} cautions={cautions} />}
             {single ? (
               <PlantByPlant
                 key={byPlant ? "all" : step.id}
@@ -156,7 +157,7 @@ export function RunSession({
                 steps={byPlant ? steps : [step]}
                 toGo={byPlant ? toGo : toGo.filter(ofStep)}
                 last={last ? byId.get(last.plantId)! : null}
-                differently={differently}
+                stepPages={stepPages}
                 sticky={sticky}
                 onDone={(plant, some) => write(plant.code, some)}
               />
@@ -178,8 +179,10 @@ export function RunSession({
             )}
           </fieldset>
         </Panel>
-        {/* Whoever goes from plant to plant cleans up at the end. */}
-        {group.pressed > 0 && (!single || count === 0) && <Afterwards plants={plants} />}
+        {/* Whoever goes from plant to plant cleans up at the end; what was pressed there is known until then. */}
+        <div hidden={group.pressed === 0 || (single && count > 0)}>
+          <Afterwards plants={plants} />
+        </div>
       </div>
     </div>
   );

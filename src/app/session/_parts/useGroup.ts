@@ -6,9 +6,9 @@ import type { Entry } from "@/offline/entries";
 import { outbox } from "@/offline/outbox";
 import { useOutbox } from "@/offline/useOutbox";
 import { useTimerCommands } from "@/app/_parts/timers/useTimers";
-import { timersAfter, type Act } from "@/core/acts/acts";
+import type { Act } from "@/core/acts/acts";
 import type { TimerProposal } from "@/core/acts/timerIds";
-import type { DoneAlready, SessionLine } from "@/core/advice/sessions/session";
+import { timersAfterPress, type DoneAlready, type SessionLine } from "@/core/advice/sessions/session";
 import type { GroupPlant } from "@/operations/sessions/sessionView";
 import { useCollection } from "@/ui/shell/Collection";
 import { withOffset } from "@/zones";
@@ -29,14 +29,6 @@ export interface Written {
   /** The timers that run for it, and those that may: practitioners disagree. */
   readonly running: readonly { readonly id: string; readonly what: TimerProposal["what"] }[];
   readonly offered: readonly TimerProposal[];
-}
-
-/** What is waited for after some acts, each kind once and for the longest: what was sprayed together dries together. */
-function timersOf(acts: readonly Act[]): readonly TimerProposal[] {
-  const all = acts
-    .flatMap((act) => timersAfter(act))
-    .toSorted((a, b) => Number(a.optional) - Number(b.optional) || b.minutes - a.minutes);
-  return all.filter(({ what }, i) => all.findIndex((one) => one.what === what) === i);
 }
 
 /** The fact that an entry of the outbox writes down of a plant; none for any other entry. */
@@ -82,7 +74,7 @@ export function useGroup(plants: readonly GroupPlant[]) {
       }
       return { factId, kind: act ? "act" : "look", plantId, act };
     });
-    const waits = at === null ? timersOf(facts.flatMap(({ act }) => act ?? [])) : [];
+    const waits = at === null ? timersAfterPress(facts) : [];
     const ids = lines.map(({ plantId }) => plantId);
     const running = waits.filter(({ optional }) => !optional).map((one) => startFor(ids, one));
     setWritten((all) => [...all, { facts, what, running, offered: waits.filter(({ optional }) => optional) }]);

@@ -4,6 +4,7 @@ import { genusNamed } from "../../knowledge/plants/genera";
 import { mixVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
 import { treatedPlantOf } from "../tolerance/treatedPlant";
 import type { Act } from "../../acts/acts";
+import { workOf } from "../../acts/works";
 import {
   cansOf,
   doneIn,
@@ -15,6 +16,7 @@ import {
   lookLine,
   sessionLine,
   sessionRemedies,
+  timersAfterPress,
   type SessionPlant,
 } from "./session";
 
@@ -130,5 +132,26 @@ describe("a session", () => {
       expect(groupTechniques(remedy)).not.toContain("dab");
     }
     for (const work of groupWorks) expect(sessionLine(plant("Hoya"), { kind: "work", work }).plantId).toBe("Hoya");
+  });
+});
+
+describe("what is waited for after a press", () => {
+  const spray: Act = { kind: "contact", mix: "soapMild", technique: "spray", volumeMl: 50, spots: ["axil"] };
+  const rinse = workOf("shower").act(plant("Hoya").bearer);
+  const told = (...done: Parameters<typeof timersAfterPress>[0]) =>
+    timersAfterPress(done).map(({ what, optional }) => [what, optional]);
+
+  it("the fan once for all that was sprayed; a rinse is offered after a spray, and not where it was pressed with it", () => {
+    expect(told({ plantId: "a", act: spray }, { plantId: "b", act: spray })).toEqual([
+      ["fan", false],
+      ["rinse", true],
+    ]);
+    expect(told({ plantId: "a", act: spray }, { plantId: "a", act: rinse })).toEqual([["fan", false]]);
+    // One of them was not rinsed.
+    expect(told({ plantId: "a", act: spray }, { plantId: "a", act: rinse }, { plantId: "b", act: spray })).toEqual([
+      ["fan", false],
+      ["rinse", true],
+    ]);
+    expect(told({ plantId: "a", act: null })).toEqual([]);
   });
 });

@@ -1,6 +1,7 @@
 import type { WorkId } from "../../acts/workIds";
 import { workOf } from "../../acts/works";
-import { pouredIn, treats, type Act } from "../../acts/acts";
+import { pouredIn, timersAfter, treats, type Act } from "../../acts/acts";
+import type { TimerProposal } from "../../acts/timerIds";
 import { assertNever } from "../../shared/assertNever";
 import { groupBy } from "../../shared/groupBy";
 import { mixes, remediesIn, type MixId } from "../../knowledge/mixes/mixes";
@@ -239,6 +240,24 @@ function actOf(bearer: TreatedPlant, does: SessionDoes): Act {
 /** The techniques that a remedy takes on a group. @example groupTechniques("alcohol").includes("spray") // true */
 export function groupTechniques(remedy: RemedyId): readonly GroupTechnique[] {
   return repeatable(remedy).filter((one): one is GroupTechnique => !isOneByOne(one));
+}
+
+/**
+ * What is waited for after what one press has written down, in its order: each kind once and for the longest, what starts by itself first. What was
+ * sprayed together dries together; what may be waited for is offered of the last that a plant had, since whoever presses a spray and its
+ * rinse together has waited in between (common practice, no source). @example timersAfterPress([]) // []
+ */
+export function timersAfterPress(
+  done: readonly { readonly plantId: string; readonly act: Act | null }[],
+): readonly TimerProposal[] {
+  const each = done
+    .map(({ plantId, act }) => ({ plantId, timers: act ? timersAfter(act) : [] }))
+    .filter(({ timers }) => timers.length > 0);
+  const last = new Map(each.map(({ plantId, timers }) => [plantId, timers]));
+  const all = each
+    .flatMap(({ plantId, timers }) => timers.filter(({ optional }) => !optional || timers === last.get(plantId)))
+    .toSorted((a, b) => Number(a.optional) - Number(b.optional) || b.minutes - a.minutes);
+  return all.filter(({ what }, i) => all.findIndex((one) => one.what === what) === i);
 }
 
 /** So much bath a bucket holds that pots are soaked in, mL, and so wide a row of pots fits into it, cm (HOUSE). */

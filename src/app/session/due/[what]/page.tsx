@@ -37,7 +37,7 @@ export default async function DuePage({
       <GivenSession
         key={`${what} ${steps}`}
         {...view}
-        differently={`/session/due/${what}`}
+        stepPages={`/session/due/${what}`}
         measuring={context.collection}
         now={momentNow(context)}
       />

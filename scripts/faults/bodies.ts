@@ -1,41 +1,15 @@
 // Broken bodies: nothing that its shape does not allow is ever written, and no answer is a crash.
 import fc from "fast-check";
 import { sentLater } from "../../src/core/record/facts/sentLater";
+import { changed, odd, pathsOf } from "./mutations";
 import { press } from "./sent";
-import { verdict, withTarget } from "./target";
+import { pagesAnswer, verdict, withTarget } from "./target";
 
 const BODIES = Number(process.env["FAULTS_BODIES"] ?? 10_000);
 const SEED = 20261125;
 
-const odd = fc.oneof(
-  fc.constantFrom(null, "", [], {}, "\u0000", "\u202egnp.exe", "\uD800", "NaN", -1, 1e308, true, "9999-12-31T23:59Z"),
-  fc.string({ unit: "binary", maxLength: 200 }),
-  fc.integer(),
-  fc.double(),
-  fc.uuid(),
-  fc.date({ noInvalidDate: true }).map((date) => date.toISOString()),
-  fc.jsonValue({ maxDepth: 2 }),
-);
-
-/** Every path into plain data. */
-function pathsOf(value: unknown, path: readonly (string | number)[] = []): (readonly (string | number)[])[] {
-  if (typeof value !== "object" || value === null) return [path];
-  const below = Object.entries(value).flatMap(([key, one]) =>
-    pathsOf(one, [...path, Array.isArray(value) ? Number(key) : key]),
-  );
-  return [path, ...below];
-}
-
-function changed(value: unknown, [key, ...rest]: readonly (string | number)[], to: unknown): unknown {
-  if (key === undefined) return to;
-  const copy = structuredClone(value) as Record<string | number, unknown>;
-  if (rest.length === 0 && to === undefined) delete copy[key];
-  else copy[key] = changed(copy[key], rest, to);
-  return copy;
-}
-
 await withTarget("wary_faults_bodies", async (target) => {
-  const { send, query, base } = target;
+  const { send, query } = target;
   const bases = Array.from({ length: 8 }, (_, n) => press(target, n)).flat();
   const mutated = fc
     .record({ of: fc.constantFrom(...bases), at: fc.nat(), to: fc.option(odd, { nil: undefined }), cut: fc.nat(9) })
@@ -72,9 +46,5 @@ await withTarget("wary_faults_bodies", async (target) => {
     `${BODIES} mutated bodies: ${taken} were sound and taken, ${wrong} wrongly written, ${crashed} crashed`,
     wrong === 0 && crashed === 0 && taken > 0,
   );
-  const pages = await Promise.all(["/today", "/benches", "/cases"].map((path) => fetch(base + path)));
-  verdict(
-    "the pages still answer",
-    pages.every((page) => page.ok),
-  );
+  verdict("the pages still answer", await pagesAnswer(target));
 });

@@ -157,6 +157,14 @@ export async function isAsRebuilt({ url, query }: Pick<Target, "url" | "query">)
   return before!.all === after!.all;
 }
 
+const PAGES = ["/today", "/benches", "/cases", "/walk", "/calendar", "/ledger", "/benches/climate", "/prevention"];
+
+/** Says whether the pages that everything comes together on answer. */
+export async function pagesAnswer({ base }: Pick<Target, "base">): Promise<boolean> {
+  const all = await Promise.all(PAGES.map((page) => fetch(base + page)));
+  return all.every(({ ok }) => ok);
+}
+
 /** Sends a command until it is acknowledged, as the outbox does; false when it never was. */
 export async function sendOn(
   target: Pick<Target, "send">,

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { DatabaseError } from "sequelize";
+import { DatabaseError, UniqueConstraintError } from "sequelize";
 import yauzl from "yauzl";
 import {
   COLLECTION_VERSION,
@@ -146,8 +146,8 @@ async function putLines(
     try {
       await transfer.addLines(scope, section, lines);
     } catch (error) {
-      // A rule of the database is the file's to keep; anything else is ours.
-      if (!(error instanceof DatabaseError)) throw error;
+      // A rule of the database is the file's to keep, as is an id that something else bears; anything else is ours.
+      if (!(error instanceof DatabaseError || error instanceof UniqueConstraintError)) throw error;
       const why = error.parent instanceof Error ? error.parent.message : error.message;
       throw new FileProblem(section.entry, null, `something up to line ${last} cannot be kept: ${why}`);
     }

@@ -313,6 +313,11 @@ describe("as they stand", () => {
     );
     expect(view.proposed.map(({ placeId }) => placeId)).toEqual([pantry]);
     const moves = view.island.map(({ plantId, placeId }) => ({ id: uuidv7(), plantId, placeId: placeId! }));
+    // One that cannot be moved keeps all of them where they are.
+    const nowhere = { id: uuidv7(), plantId: island, placeId: uuidv7() };
+    const before = await row(shelf);
+    expect(codes(await moveSeveral(context, { moves: [...moves, nowhere], at: wall(0) }))).toEqual(["placeId unknown"]);
+    expect(await row(shelf)).toEqual(before);
     expectOk(await moveSeveral(context, { moves, at: wall(0) }));
     expectOk(await moveSeveral(context, { moves, at: wall(0) }));
     expect(await row(shelf)).toEqual(["I"]);

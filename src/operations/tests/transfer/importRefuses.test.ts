@@ -96,6 +96,11 @@ describe("a file may write nothing that no form may", () => {
     ["a life stage of nonsense", "facts/look.jsonl", inFirst("finds", "stages", ["PROTO"])],
     ["more animals than can be counted", "facts/look.jsonl", inFirst("finds", "count", 1e9)],
     ["a note with controls", "facts/look.jsonl", set("note", "a\u0000b")],
+    [
+      "a find that two looks have",
+      "facts/look.jsonl",
+      (lines) => void lines.push({ ...lines.find(({ finds }) => (finds as Line[]).length > 0)!, id: uuidv7() }),
+    ],
     ["a find that is no id", "facts/look.jsonl", inFirst("finds", "caseId", "no id")],
     [
       "five thousand steps",

@@ -31,6 +31,7 @@ export function Steps({ plan, today, open }: Props) {
             </span>
             <span className="text-body-secondary small">
               {step.doneOn !== null && `done ${step.doneOn === step.dueOn ? "on the day" : dayInWords(step.doneOn)}`}
+              {step.byAnother && ", with the same treatment for another plan"}
               {step.doneOn === null && later && "left out"}
               {step.doneOn === null &&
                 !later &&

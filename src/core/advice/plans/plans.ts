@@ -16,6 +16,8 @@ export interface PlanStep {
   /** What it is done with; null for a look. */
   readonly dose: PlannedDose | null;
   readonly doneOn: Day | null;
+  /** Whether what was done was asked for by another plan: another find's, or an earlier one. */
+  readonly byAnother?: true;
 }
 
 /** The plan of a case with what has been done of it. */
@@ -73,7 +75,7 @@ function stepsOf(programme: Programme, acts: readonly ActDone[], looks: readonly
     const named = acts.find((act) => act.stepId === id)?.day;
     const shared = named ? null : others.find((act) => act.day >= addDays(dueOn, -1) && isAlike(act, dose));
     others = others.filter((act) => act !== shared);
-    return { id, kind, dueOn, dose, doneOn: named ?? shared?.day ?? null };
+    return { id, kind, dueOn, dose, doneOn: named ?? shared?.day ?? null, ...(shared && { byAnother: true }) };
   });
 }
 

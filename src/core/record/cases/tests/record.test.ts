@@ -121,16 +121,20 @@ describe("a spray for another find on the plant", () => {
       ["treat", 9],
     ]),
   ];
-  const doneWith = (...acts: ReturnType<typeof spray>[]) => {
+  const stepsWith = (...acts: ReturnType<typeof spray>[]) => {
     const cases = casesOf(looks, []);
-    return planInForce(cases[0]!, cases, { looks, acts, programmes })!.steps.map(({ doneOn }) => doneOn);
+    return planInForce(cases[0]!, cases, { looks, acts, programmes })!.steps;
   };
+  const doneWith = (...acts: ReturnType<typeof spray>[]) => stepsWith(...acts).map(({ doneOn }) => doneOn);
   const theirs = (offset: number, over = {}) => spray(offset, { stepId: nextId(), ...over });
   const put = (technique: "wipe" | "dab", mix: "soapMild" | "oil1" = "soapMild") =>
     ({ act: { kind: "contact", mix, technique, volumeMl: 20, spots: ["axil"] } }) as const;
 
   it("carries out the same step of this one's plan, from the day before it is due, each spray one step (common practice, no source)", () => {
     expect(doneWith(theirs(4))).toEqual([on(4), null]);
+    expect(
+      stepsWith(theirs(4), spray(9, { stepId: programmes[0]!.steps[1]!.id })).map((step) => step.byAnother),
+    ).toEqual([true, undefined]);
     expect(doneWith(theirs(3), theirs(9))).toEqual([on(3), on(9)]);
     expect(doneWith(theirs(4), theirs(5))).toEqual([on(4), null]);
     // However it is put on the whole plant.

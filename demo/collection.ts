@@ -15,20 +15,47 @@ export const settings = {
 
 export const places = [
   { key: "lampRoom", name: "Lamp room", kind: "room", parent: null, celsius: 20 },
-  { key: "ledgeEast", name: "Lamp-room ledge, east", kind: "shelf", parent: "lampRoom", celsius: 21 },
-  { key: "ledgeWest", name: "Lamp-room ledge, west", kind: "shelf", parent: "lampRoom", celsius: 21 },
+  { key: "ledgeEast", name: "Lamp-room ledge, east", kind: "shelf", parent: "lampRoom", celsius: 21, light: "window" },
+  { key: "ledgeWest", name: "Lamp-room ledge, west", kind: "shelf", parent: "lampRoom", celsius: 21, light: "window" },
   { key: "stairs", name: "Stairwell", kind: "room", parent: null, celsius: 20 },
-  { key: "rackTop", name: "Lit rack, top", kind: "shelf", parent: "stairs", celsius: 24 },
-  { key: "rackMiddle", name: "Lit rack, middle", kind: "shelf", parent: "stairs", celsius: 23 },
-  { key: "rackBottom", name: "Lit rack, bottom", kind: "shelf", parent: "stairs", celsius: 22 },
+  { key: "rackTop", name: "Lit rack, top", kind: "shelf", parent: "stairs", celsius: 24, light: "lamp", heightCm: 150 },
+  {
+    key: "rackMiddle",
+    name: "Lit rack, middle",
+    kind: "shelf",
+    parent: "stairs",
+    celsius: 23,
+    light: "lamp",
+    heightCm: 95,
+  },
+  {
+    key: "rackBottom",
+    name: "Lit rack, bottom",
+    kind: "shelf",
+    parent: "stairs",
+    celsius: 22,
+    light: "lamp",
+    heightCm: 40,
+  },
   { key: "shed", name: "Boat shed", kind: "room", parent: null, celsius: 9 },
   { key: "shedBench", name: "Boat-shed bench", kind: "shelf", parent: "shed", celsius: 9 },
   { key: "bath", name: "Bathroom", kind: "room", parent: null, celsius: 22 },
-  { key: "bathSill", name: "Bathroom sill", kind: "shelf", parent: "bath", celsius: 22 },
+  { key: "bathSill", name: "Bathroom sill", kind: "shelf", parent: "bath", celsius: 22, light: "window" },
   { key: "terrace", name: "Veranda", kind: "outdoors", parent: null, celsius: 13 },
   { key: "pantry", name: "Oil pantry", kind: "isolation", parent: null, celsius: 20, roomFor: 6 },
   { key: "loft", name: "Net loft", kind: "isolation", parent: null, celsius: 19, roomFor: 4 },
 ] as const;
+
+/** Where the rooms lie: the lamp room at the top of the stairs, the shed and the veranda below. */
+export const plan = [
+  ["lampRoom", 1, 0],
+  ["loft", 2, 0],
+  ["stairs", 1, 1],
+  ["bath", 2, 1],
+  ["pantry", 0, 1],
+  ["shed", 0, 2],
+  ["terrace", 1, 2],
+] as const satisfies readonly (readonly [PlaceKey, number, number])[];
 
 /** Which shelf's water drips onto which. */
 export const drips = [

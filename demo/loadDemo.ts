@@ -9,6 +9,7 @@ import { connect } from "../src/db/connection";
 import { pastDeadlocks } from "../src/operations/shared/pastDeadlocks";
 import * as collections from "../src/db/stores/collections";
 import { addPlace } from "../src/operations/places/commands/addPlace";
+import { arrangePlaces } from "../src/operations/places/commands/arrangePlaces";
 import { addPlant } from "../src/operations/plants/commands/addPlants";
 import { adoptPlan } from "../src/operations/cases/commands/adoptPlan";
 import { archivePlant } from "../src/operations/plants/commands/archivePlant";
@@ -22,7 +23,7 @@ import { recordAct } from "../src/operations/acts/commands/recordAct";
 import { recordLook } from "../src/operations/looks/commands/recordLook";
 import { setApart } from "../src/operations/plants/commands/setApart";
 import { dayIn, instantOf } from "../src/zones";
-import { bottles, drips, places, plants, settings, SKIPS } from "./collection";
+import { bottles, drips, places, plan, plants, settings, SKIPS } from "./collection";
 import { loadAir, loadGnats } from "./rooms";
 import { loadYear, longThere, movedMeanwhile, YEAR_AGO } from "./year";
 import { arrival, happenings, roundSpots, type Happening } from "./history";
@@ -110,6 +111,7 @@ function cupboard(day: Day): Bottle[] {
 /** Ten weeks in the Lamp House, one after the other. */
 async function live(context: Context) {
   await addPlaces(at(context, YEAR_AGO, "10:00"));
+  await arrangeRooms(at(context, YEAR_AGO, "10:05"));
   await addThem(at(context, YEAR_AGO, "11:00"), (code) => longThere.has(code));
   const before = await loadYear({
     at: (ago, time) => at(context, ago, time),
@@ -149,6 +151,11 @@ async function addPlaces(context: Context): Promise<void> {
     const name = places.find(({ key }) => key === above)!.name;
     expectOk(await editPlace(context, { placeId: idOf("place", above), name, dripsOn: idOf("place", below) }));
   }
+}
+
+async function arrangeRooms(context: Context): Promise<void> {
+  const where = plan.map(([key, column, row]) => ({ placeId: idOf("place", key), column, row }));
+  expectOk(await arrangePlaces(context, { places: where }));
 }
 
 async function addThem(context: Context, which: (code: string) => boolean): Promise<void> {

@@ -16,6 +16,7 @@ const addresses = [
   `/benches/places/${idOf("place", "lampRoom")}/climate`,
   "/benches/climate",
   "/benches/replay",
+  "/benches/plan",
   "/wintering",
   "/prevention",
   "/calendar",

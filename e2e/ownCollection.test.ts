@@ -151,7 +151,7 @@ describe("a collection of one's own", () => {
     await page.open("/begin");
     await page.press("Show the demo");
     await page.arrives(/^\/today$/);
-    await page.sees("This is the demo: plants and keepers are made up.");
+    await page.sees("Demo: plants and keepers are made up.");
     await page.sees("The Lamp House");
     const looks = async () =>
       (await ask<{ n: number }>("select count(*)::int as n from looks where collection_id <> " + own))[0]!.n;
@@ -180,7 +180,7 @@ describe("a collection of one's own", () => {
     await page.open("/");
     await page.arrives(/^\/today$/);
     await page.sees("Hillside");
-    expect(await page.text()).not.toContain("This is the demo");
+    expect(await page.text()).not.toContain("Demo: plants");
     expect(await ask(`select id from looks where collection_id = ${own}`)).toHaveLength(1);
   });
 });

@@ -1,4 +1,4 @@
-import { By } from "selenium-webdriver";
+import { By, Key } from "selenium-webdriver";
 import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
@@ -211,7 +211,7 @@ describe("rooms and seasons", () => {
   });
 });
 
-describe("a year of readings on a phone", () => {
+describe("rooms on a phone", () => {
   let app: Application;
   let page: Page;
   beforeAll(async () => {
@@ -219,6 +219,44 @@ describe("a year of readings on a phone", () => {
     page = app.page;
   });
   afterAll(() => app.close());
+
+  it("one shelf is in sight at a time: chosen by its name, and stepped to the next", async () => {
+    await page.open("/benches");
+    const inSight = () =>
+      page.driver.executeScript<string[]>(
+        `const { left, right } = document.querySelector(".shelves").getBoundingClientRect();
+         return [...document.querySelectorAll("[data-shelf]")].filter((shelf) => {
+           const box = shelf.getBoundingClientRect();
+           return box.left < right - 5 && box.right > left + 5;
+         }).map((shelf) => shelf.querySelector("a").textContent);`,
+      );
+    const sees = (name: string) => async () => {
+      const there = await inSight();
+      return there.length === 1 && there[0] === name;
+    };
+    await page.eventually(sees("Lamp-room ledge, east"), "not one shelf alone");
+    await page.choose("Shelf", "Boat-shed bench");
+    await page.eventually(sees("Boat-shed bench"), "the chosen shelf did not come");
+    await page.pressNamed("The next shelf");
+    await page.eventually(sees("Bathroom sill"), "the next shelf did not come");
+  });
+
+  it("rooms are carried over their plan, and lie there when it is opened again", async () => {
+    await page.open("/benches/plan");
+    const room = () => page.driver.findElement(By.css('section[aria-label="Bathroom"] .plan-name'));
+    const where = async () => (await (await room()).getAttribute("aria-label")) ?? "";
+    await page.eventually(async () => (await where()).includes("column 3, row 2"), "it is not where the demo has it");
+    await (await room()).sendKeys(Key.ARROW_RIGHT);
+    await page.eventually(async () => (await where()).includes("column 4, row 2"), "it did not move");
+    // Where another lies the two change places.
+    await (await room()).sendKeys(Key.ARROW_LEFT, Key.ARROW_LEFT);
+    await page.eventually(async () => (await where()).includes("column 2, row 2"), "it did not move back");
+    const kept = async () => {
+      await page.open("/benches/plan");
+      return (await where()).includes("column 2, row 2") && (await page.text()).includes("Stairwell");
+    };
+    await page.eventually(kept, "it was not kept");
+  });
 
   it("is pasted, comes in once, and shows where the trouble will be", async () => {
     const day = today(await app.context());

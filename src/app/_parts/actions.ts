@@ -23,6 +23,7 @@ import { may } from "@/core/access/roles";
 import { beginCollection, ownCollection } from "@/operations/collections/commands/beginCollection";
 import { mayBegin, signed } from "@/operations/access/session";
 import { addPlace } from "@/operations/places/commands/addPlace";
+import { arrangePlaces } from "@/operations/places/commands/arrangePlaces";
 import { addPlant, addPlants } from "@/operations/plants/commands/addPlants";
 import { adoptPlan } from "@/operations/cases/commands/adoptPlan";
 import { adoptUnnamed } from "@/operations/cases/commands/adoptUnnamed";
@@ -59,6 +60,8 @@ export const addPlaceAction = async (c: string, input: unknown) =>
   runCommand(c, "addPlace", commands.addPlace, addPlace, input);
 export const editPlaceAction = async (c: string, input: unknown) =>
   runCommand(c, "editPlace", commands.editPlace, editPlace, input);
+export const arrangePlacesAction = async (c: string, input: unknown) =>
+  runCommand(c, "arrangePlaces", commands.arrangePlaces, arrangePlaces, input);
 export const startWalkAction = async (c: string, input: unknown) =>
   runCommand(c, "startWalk", commands.startWalk, startWalk, input);
 

@@ -4,6 +4,7 @@ export type CommandName =
   | "changePerson"
   | "addPlace"
   | "editPlace"
+  | "arrangePlaces"
   | "addPlant"
   | "addPlants"
   | "editPlant"

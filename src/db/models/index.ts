@@ -67,6 +67,10 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
       roomFor: "integer",
       doorShut: "boolean",
       dripsOn: "uuid",
+      light: "text",
+      heightCm: "number",
+      planColumn: "integer",
+      planRow: "integer",
     }),
   }),
   plants: () => ({

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Place } from "@/core/record/facts/descriptions";
-import { placeKinds } from "@/core/record/facts/commands";
+import { lightIds, placeKinds } from "@/core/record/facts/commands";
 import type { Scope } from "../connection";
 import { first, insert, rows, update } from "../query";
 
@@ -12,9 +12,13 @@ const place = z.object({
   roomFor: z.number().nullable(),
   doorShut: z.boolean(),
   dripsOn: z.string().nullable(),
+  light: z.enum(lightIds).nullable(),
+  heightCm: z.number().nullable(),
+  planColumn: z.number().nullable(),
+  planRow: z.number().nullable(),
 });
 const select = `select id, name, kind, parent_id as "parentId", room_for as "roomFor", door_shut as "doorShut",
-    drips_on as "dripsOn" from places where collection_id = :c`;
+    drips_on as "dripsOn", light, height_cm as "heightCm", plan_column as "planColumn", plan_row as "planRow" from places where collection_id = :c`;
 
 /** Every place, in the order it was added. */
 export function all(scope: Scope): Promise<Place[]> {
@@ -33,7 +37,7 @@ export function add(scope: Scope, added: Place): Promise<void> {
 export function change(
   scope: Scope,
   id: string,
-  described: Partial<Pick<Place, "name" | "roomFor" | "doorShut" | "dripsOn">>,
+  described: Partial<Omit<Place, "id" | "kind" | "parentId">>,
 ): Promise<void> {
   return update(scope, "places", id, described);
 }

@@ -11,7 +11,7 @@ export function DemoBanner() {
   if (usePathname() === "/begin" || !shown?.isDemo) return null;
   return (
     <p className="demo-banner" role="note">
-      This is the demo: plants and keepers are made up.{" "}
+      Demo: plants and keepers are made up.{" "}
       <Only right="record">
         <Link href="/begin">Start your own</Link>
       </Only>

@@ -29,6 +29,7 @@ const commandNames: Record<CommandName, string> = {
   takeReading: "reading taken",
   movePlant: "plant moved",
   moveSeveral: "plants moved",
+  arrangePlaces: "rooms arranged",
   setApart: "set apart",
   recordLook: "look recorded",
   adoptPlan: "plan adopted",

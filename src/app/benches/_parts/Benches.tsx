@@ -27,7 +27,9 @@ import { withOffset } from "@/zones";
 import { BenchCard } from "./BenchCard";
 import { PotPicture } from "./Pot";
 import { ShelfRow } from "./ShelfRow";
+import { ShelfNav } from "./ShelfNav";
 import { useStanding } from "./useStanding";
+import { useSwiped } from "./useSwiped";
 import { moved, spotAt, unpackRows, type PackedRow, type Row, type ShelfPlant, type Spot } from "./shelves";
 
 const never = () => () => {};
@@ -208,6 +210,8 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
       router.refresh();
     }
   };
+  const shelves = rows.filter((row) => row.kind === "shelf");
+  const { inSight, go, swiped } = useSwiped(list);
   const draw = (row: Row) =>
     row.kind === "room" ? (
       <h2 className="shelf-room">{row.name}</h2>
@@ -271,8 +275,9 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
         }}
         autoScroll={{ layoutShiftCompensation: false }}
       >
-        <div ref={list} className="shelves">
-          {live && many ? (
+        <ShelfNav rows={rows} at={inSight} onGo={go} />
+        <div ref={list} className="shelves" onScroll={swiped.onScroll}>
+          {live && many && !swiped.is ? (
             <div style={{ height: virtual.getTotalSize(), position: "relative" }}>
               {virtual.getVirtualItems().map(({ key, index, start: offset }) => (
                 <div
@@ -287,7 +292,14 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
               ))}
             </div>
           ) : (
-            rows.map((row) => <div key={row.id}>{draw(row)}</div>)
+            rows.map((row) => (
+              <div key={row.id} className={`slide-${row.kind}`}>
+                {/* Of many those beside the one in sight are drawn: the next is there before it is swiped to. */}
+                {!(many && swiped.is) || row.kind === "room" || Math.abs(shelves.indexOf(row) - inSight) <= 1
+                  ? draw(row)
+                  : null}
+              </div>
+            ))
           )}
         </div>
         <DragOverlay dropAnimation={null}>

@@ -2,6 +2,7 @@
 
 import { Link } from "@/ui/Link";
 import { memo } from "react";
+import { Drop, Window } from "@/ui/places/lights";
 import { Pot, StandingPot } from "./Pot";
 import type { Shelf, ShelfPlant, Spot } from "./shelves";
 
@@ -17,10 +18,10 @@ interface Props {
 
 /** One shelf as it stands: its name, its plants from left to right, the board they stand on. */
 export const ShelfRow = memo(function ShelfRow({ shelf, shaded, onPress, spot, live }: Props) {
-  const { id, name, told, kind, photoId, count, plants } = shelf;
+  const { id, name, told, kind, photoId, light, posted, dripsOn, count, plants } = shelf;
   const next = spot && (spot.after === "first" ? 0 : plants.findIndex((plant) => plant.id === spot.after) + 1);
   return (
-    <div className={`shelf shelf-${kind}`} data-shelf={id}>
+    <div className={`shelf shelf-${kind} ${posted ? "shelf-posted" : ""}`} data-shelf={id}>
       <p className="mb-1 small">
         <Link href={`/benches/places/${id}`}>{name}</Link>, {told}
         {photoId && (
@@ -33,15 +34,26 @@ export const ShelfRow = memo(function ShelfRow({ shelf, shaded, onPress, spot, l
         )}
       </p>
       {plants.length < count && <p className="small mb-1">Loading its plants …</p>}
-      <ul className={`board ${next === plants.length ? "board-gap" : ""}`} aria-label={`${name}, from left to right`}>
-        {plants.map((plant, i) =>
-          live ? (
-            <Pot key={plant.id} plant={plant} shaded={shaded} onPress={onPress} gap={next === i} />
-          ) : (
-            <StandingPot key={plant.id} plant={plant} />
-          ),
-        )}
-      </ul>
+      {/* Drawn behind the plants: what it shows is told above. */}
+      <div className={`shelf-stage ${light === "lamp" || light === "both" ? "shelf-lit" : ""}`}>
+        {(light === "window" || light === "both") && <Window className="shelf-window" />}
+        <ul className={`board ${next === plants.length ? "board-gap" : ""}`} aria-label={`${name}, from left to right`}>
+          {plants.map((plant, i) =>
+            live ? (
+              <Pot key={plant.id} plant={plant} shaded={shaded} onPress={onPress} gap={next === i} />
+            ) : (
+              <StandingPot key={plant.id} plant={plant} />
+            ),
+          )}
+        </ul>
+      </div>
+      {dripsOn && (
+        <p className="shelf-drips small mb-0">
+          <Drop />
+          <Drop />
+          <Drop /> drips onto {dripsOn}
+        </p>
+      )}
     </div>
   );
 });

@@ -7,10 +7,11 @@ const plant = (id: string, over: Partial<ShelfPlant> = {}): ShelfPlant => ({
   ...over,
 });
 
+const drawn = { kind: "shelf", photoId: null, told: "", light: null, posted: false, dripsOn: null } as const;
 const shelf = (id: string, plants: readonly ShelfPlant[]): Row => ({
   kind: "shelf",
   id,
-  shelf: { id, name: id, kind: "shelf", photoId: null, told: "", plants, count: plants.length },
+  shelf: { ...drawn, id, name: id, plants, count: plants.length },
 });
 
 describe("plants on their way to the page", () => {
@@ -39,7 +40,7 @@ describe("plants on their way to the page", () => {
         {
           kind: "shelf",
           id: "s",
-          shelf: { ...{ id: "s", name: "s", told: "", kind: "shelf", photoId: null }, count: 1, plants: packed },
+          shelf: { ...drawn, id: "s", name: "s", count: 1, plants: packed },
         },
       ]),
     ).toEqual([shelf("s", [plant("a", { name: "two parts of it" })])]);

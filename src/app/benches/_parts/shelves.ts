@@ -1,4 +1,5 @@
 import type { GrowthFormId } from "@/core/knowledge/plants/growthForms";
+import type { LightId } from "@/core/record/facts/commands";
 import type { PlantCard } from "@/core/schedule/state/plantCard";
 
 /** A plant on a shelf, as it is drawn. */
@@ -23,6 +24,11 @@ export interface Shelf {
   readonly told: string;
   readonly kind: string;
   readonly photoId: string | null;
+  readonly light: LightId | null;
+  /** Whether its board is drawn at a post: it is known how high it is. */
+  readonly posted: boolean;
+  /** The place onto which its water drips; null for none. */
+  readonly dripsOn: string | null;
   /** How many plants stand there: more than `plants` until those have come. */
   readonly count: number;
   readonly plants: readonly ShelfPlant[];

@@ -1,3 +1,4 @@
+import { PLAN_COLUMNS, PLAN_ROWS } from "./planSize";
 import { sensitivities } from "../../knowledge/plants/sensitivities";
 import { moistureIds } from "../../knowledge/plants/moisture";
 import { plantValues } from "../../knowledge/plants/plantValue";
@@ -31,12 +32,17 @@ export const standsIn: Readonly<Record<PlaceKind, readonly PlaceKind[]>> = {
 /** Those that may stand by themselves. */
 export const standsAlone: readonly PlaceKind[] = ["room", "outdoors", "shelf", "isolation"];
 
+export const lightIds = ["window", "lamp", "both"] as const;
+export type LightId = (typeof lightIds)[number];
+
 const placeDescription = {
   name: requiredText(60),
   roomFor: orNothing(whole(1, 5000)).optional(),
   doorShut: z.boolean().optional(),
   /** The place below, onto which its water drips. */
   dripsOn: orNothing(id).optional(),
+  light: orNothing(z.enum(lightIds)).optional(),
+  heightCm: orNothing(decimal(0, 400)).optional(),
 };
 
 export const addPlace = z.object({
@@ -49,6 +55,27 @@ export const addPlace = z.object({
   readingId: id,
 });
 export type AddPlace = z.output<typeof addPlace>;
+
+/** Where rooms are on the plan; those left out stay where they are. */
+export const arrangePlaces = z.object({
+  places: z
+    .array(
+      z.object({
+        placeId: id,
+        column: z
+          .int()
+          .min(0)
+          .max(PLAN_COLUMNS - 1),
+        row: z
+          .int()
+          .min(0)
+          .max(PLAN_ROWS - 1),
+      }),
+    )
+    .min(1)
+    .max(PLAN_COLUMNS * PLAN_ROWS),
+});
+export type ArrangePlaces = z.output<typeof arrangePlaces>;
 
 export const editPlace = z.object({ placeId: id, ...placeDescription });
 export type EditPlace = z.output<typeof editPlace>;

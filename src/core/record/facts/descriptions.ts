@@ -6,7 +6,7 @@ import type { MoistureId } from "../../knowledge/plants/moisture";
 import type { PlantValue } from "../../knowledge/plants/plantValue";
 import type { GrowthFormId } from "../../knowledge/plants/growthForms";
 import type { Round } from "../../model/inspection/rounds";
-import type { PlaceKind, WalkScope } from "./commands";
+import type { LightId, PlaceKind, WalkScope } from "./commands";
 
 /** What is described rather than recorded: it may be changed, and no history of it is kept. */
 
@@ -21,7 +21,25 @@ export interface Place {
   readonly doorShut: boolean;
   /** The place onto which its water drips; null for none. */
   readonly dripsOn: string | null;
+  /** Where its light comes from; null where nobody has said. */
+  readonly light: LightId | null;
+  /** How high its board is above the floor, cm; null where nobody has said. */
+  readonly heightCm: number | null;
+  /** Where it is on the plan of the rooms, from the left and from the top, in rooms; null until it has been put somewhere. */
+  readonly planColumn: number | null;
+  readonly planRow: number | null;
 }
+
+/** What is written of a place of which nobody has said anything yet. */
+export const plainPlace = {
+  roomFor: null,
+  doorShut: false,
+  dripsOn: null,
+  light: null,
+  heightCm: null,
+  planColumn: null,
+  planRow: null,
+} satisfies Partial<Place>;
 
 /** Whether a plant standing there is apart from the others. */
 export function isApart(kind: PlaceKind): boolean {

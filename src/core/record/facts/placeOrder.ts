@@ -2,6 +2,8 @@
 interface Nested {
   readonly id: string;
   readonly parentId: string | null;
+  /** How high its board is; those of unknown height come last. */
+  readonly heightCm?: number | null;
 }
 
 /**
@@ -11,7 +13,7 @@ interface Nested {
 export interface PlaceOrder<P extends Nested> {
   /** The place itself and everything it stands in, outwards; empty for one that is not known. */
   readonly outwards: (id: string) => readonly P[];
-  /** The place itself and everything that stands in it, in the order of the list, each before what stands in it. */
+  /** The place itself and everything that stands in it, each before what stands in it: the upper boards before the lower ones, and those of one height in the order of the list. */
   readonly within: (id: string) => readonly P[];
   /** Those that stand in no other, or in one that is not known. */
   readonly outermost: readonly P[];
@@ -27,6 +29,8 @@ export function placeOrder<P extends Nested>(places: readonly P[]): PlaceOrder<P
     if (there) there.push(place);
     else children.set(place.parentId, [place]);
   }
+  const height = ({ heightCm }: P) => heightCm ?? -1;
+  for (const there of children.values()) there.sort((a, b) => height(b) - height(a));
   const paths = new Map<string, readonly P[]>();
   const outwards = (id: string): readonly P[] => {
     const known = paths.get(id);

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { keepBottle, MOST_BOTTLES } from "../../knowledge/household/bottles";
 import { settings, usualSettings } from "../facts/settings";
-import { addPlace, addPlant, placeKinds, startWalk } from "../facts/commands";
+import { addPlace, addPlant, arrangePlaces, placeKinds, startWalk } from "../facts/commands";
 import { factKindIds, factKindOf, type FactKindId } from "../facts/facts";
 import type { ColumnType, Columns, Part } from "../facts/kind";
 import { dayField, id, moment as instant, orNothing, text, whole } from "../../shared/fields";
@@ -181,9 +181,17 @@ export const sections: readonly Section[] = [
     ["id"],
     {
       ...{ name: "text", kind: "text", parentId: "uuid", roomFor: "integer", doorShut: "boolean", dripsOn: "uuid" },
+      ...{ light: "text", heightCm: "number", planColumn: "integer", planRow: "integer" },
     },
-    {},
-    { ...ofCommand(addPlace, "name", "roomFor"), kind: z.enum(placeKinds), doorShut: z.boolean() },
+    { light: null, heightCm: null, planColumn: null, planRow: null },
+    {
+      ...ofCommand(addPlace, "name", "roomFor", "light"),
+      // Kept as a number.
+      heightCm: z.number().min(0).max(400).nullable(),
+      ...{ kind: z.enum(placeKinds), doorShut: z.boolean() },
+      planColumn: arrangePlaces.shape.places.element.shape.column.nullable(),
+      planRow: arrangePlaces.shape.places.element.shape.row.nullable(),
+    },
   ),
   described(
     "plants",

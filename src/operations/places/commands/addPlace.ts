@@ -1,4 +1,5 @@
 import { standsAlone, standsIn, type AddPlace } from "@/core/record/facts/commands";
+import { plainPlace } from "@/core/record/facts/descriptions";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import type { Context } from "../../shared/context";
@@ -8,7 +9,7 @@ import { pastMoment } from "../../shared/checks";
 /** Adds a place. One that stands in another is as warm as that, unless it is said how warm. */
 export function addPlace(context: Context, command: AddPlace): Promise<Outcome<{ id: string }>> {
   return transact(context, "record", command.id, async (scope) => {
-    const { celsius, readingId, roomFor = null, dripsOn = null, ...place } = command;
+    const { celsius, readingId, dripsOn = null, ...place } = command;
     // An isolation place that stands in no room is a room of its own.
     const { doorShut = command.kind === "isolation" && command.parentId === null } = command;
     if (await scope.wasThere("places", command.id)) return { id: command.id };
@@ -18,7 +19,7 @@ export function addPlace(context: Context, command: AddPlace): Promise<Outcome<{
     } else if (!standsAlone.includes(command.kind)) refuse("parentId", "stands_alone");
     else if (celsius === null) refuse("celsius", "no_temperature");
     if (dripsOn !== null && !(await places.find(scope, dripsOn))) refuse("dripsOn", "unknown");
-    await places.add(scope, { ...place, roomFor, doorShut, dripsOn });
+    await places.add(scope, { ...plainPlace, ...place, doorShut, dripsOn });
     if (celsius !== null) {
       const at = pastMoment(context, context.now);
       await facts.add(scope, "reading", [

@@ -1,5 +1,6 @@
 import { placesInRecord } from "@/core/record/cases/record";
 import { standing } from "@/core/record/facts/facts";
+import { plainPlace } from "@/core/record/facts/descriptions";
 import type { SetApart } from "@/core/record/facts/kinds/placement";
 import type { Scope } from "@/db/connection";
 import * as facts from "@/db/stores/facts";
@@ -33,7 +34,7 @@ async function bagOver(scope: Scope, plantId: string, code: string, bagId: strin
   if (!now) return refuse("plantId", "unknown");
   const around = await knownPlace(scope, now.placeId);
   if (around.kind === "bag") return refuse("placeId", "same_place");
-  const described = { roomFor: 1, doorShut: false, dripsOn: null };
+  const described = { ...plainPlace, roomFor: 1 };
   await places.add(scope, { id: bagId, name: `Bag over ${code}`, kind: "bag", parentId: around.id, ...described });
   return bagId;
 }

@@ -10,6 +10,7 @@ import { factKindIds } from "@/core/record/facts/facts";
 import { usualSettings } from "@/core/record/facts/settings";
 import { addPhoto } from "../../looks/commands/addPhoto";
 import { addPlace } from "../../places/commands/addPlace";
+import { arrangePlaces } from "../../places/commands/arrangePlaces";
 import { addPlacePhoto } from "../../places/commands/addPlacePhoto";
 import { addPlant, addPlants } from "../../plants/commands/addPlants";
 import { adoptPlan } from "../../cases/commands/adoptPlan";
@@ -41,6 +42,7 @@ import { readApart, readMove } from "../../plants/queries/readApart";
 import { readAround } from "../../cases/queries/readAround";
 import { readArrivals } from "../../seasons/queries/readArrivals";
 import { readBenches } from "../../places/queries/readBenches";
+import { readPlan } from "../../places/queries/readPlan";
 import { readTolerance } from "../../plants/queries/readTolerance";
 import { readCalendar } from "../../seasons/queries/readCalendar";
 import { readCarried } from "../../plants/queries/readCarried";
@@ -155,6 +157,7 @@ describe("two walls between collections", () => {
     readAround: (c) => readAround(c, ids.case),
     readArrivals,
     readBenches,
+    readPlan,
     readTolerance: (c) => readTolerance(c, "Hoya"),
     readCarried: (c) => readCarried(c, ids.plant),
     readCase: (c) => readCase(c, ids.case),
@@ -189,6 +192,7 @@ describe("two walls between collections", () => {
     addPhoto: (c) => addPhoto(c, { id: uuidv7(), lookId: ids.look, bytes: photo }),
     addPlace: (c) =>
       addPlace(c, { id: uuidv7(), name: "In", kind: "shelf", parentId: ids.place, celsius: null, readingId: uuidv7() }),
+    arrangePlaces: (c) => arrangePlaces(c, { places: [{ placeId: ids.place, column: 3, row: 9 }] }),
     addPlacePhoto: (c) => addPlacePhoto(c, { id: uuidv7(), placeId: ids.place, countId: null, bytes: photo }),
     addPlant: (c) => addPlant(c, aPlant(ids.place)),
     addPlants: (c) => addPlants(c, { plants: [aPlant(ids.place)] }),

@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from "uuid";
 import { addDays } from "@/core/shared/days";
 import { run } from "@/db/query";
 import * as collections from "@/db/stores/collections";
+import { plainPlace } from "@/core/record/facts/descriptions";
 import * as places from "@/db/stores/places";
 import * as plantStates from "@/db/stores/plantStates";
 import { ownDatabase } from "@/db/testing/ownDatabase";
@@ -124,9 +125,7 @@ describe("places never stand in a ring", () => {
       name,
       kind: "shelf" as const,
       parentId: null,
-      roomFor: null,
-      doorShut: false,
-      dripsOn: null,
+      ...plainPlace,
     });
     const [one, two] = [room("One"), room("Two")];
     for (const place of [one, two]) await places.add(scope, place);

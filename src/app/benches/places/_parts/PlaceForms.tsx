@@ -6,7 +6,15 @@ import Alert from "react-bootstrap/Alert";
 import { useWatch } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import { addPlaceAction, editPlaceAction, takeReadingAction } from "@/app/_parts/actions";
-import { addPlace, editPlace, standsAlone, standsIn, type PlaceKind } from "@/core/record/facts/commands";
+import {
+  addPlace,
+  editPlace,
+  lightIds,
+  standsAlone,
+  standsIn,
+  type LightId,
+  type PlaceKind,
+} from "@/core/record/facts/commands";
 import type { Place } from "@/core/record/facts/descriptions";
 import { readingSources, takeReading, type ReadingSource } from "@/core/record/facts/kinds/reading";
 import { ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
@@ -14,12 +22,16 @@ import { MomentField } from "@/ui/fields/MomentField";
 import { useCommand } from "@/ui/fields/useCommand";
 import { placeKindNames, readingSourceNames } from "@/wording/names/names";
 import { QuantityField } from "@/ui/fields/QuantityField";
+import { lightNames } from "@/wording/places";
 
 const PACE = "How fast the pest develops, and so every date, depends on it.";
 
 const ROOM_FOR = "How many pots; leave it empty if you do not count.";
 const DOOR = "Pests do not pass a shut door. This matters most for an isolation place.";
 const DRIPS = "Root mealybugs travel with the water. Leave it empty if each pot has its own saucer.";
+
+const HEIGHT = "Above the floor. Upper shelves are then drawn and walked before lower ones.";
+const LIGHTS = [["", "not said"], ...lightIds.map((id) => [id, lightNames[id]] as const)] as const;
 
 const added = ["room", "shelf", "isolation", "tray", "cabinet", "outdoors"] as const;
 
@@ -38,6 +50,8 @@ export function AddPlaceForm({ places }: { places: readonly { id: string; name: 
       roomFor: "",
       doorShut: false,
       dripsOn: "",
+      light: "" as LightId | "",
+      heightCm: "",
     }),
     done: () => router.push("/benches"),
   });
@@ -77,6 +91,10 @@ export function AddPlaceForm({ places }: { places: readonly { id: string; name: 
         hint={`The average of day and night. Leave it empty if it is as warm as what it stands in. ${PACE}`}
       />
       <TextField form={form} name="roomFor" label="Room for how many pots" inputMode="decimal" hint={ROOM_FOR} />
+      <SelectField form={form} name="light" label="Its light comes from" options={LIGHTS} />
+      {kind === "shelf" && (
+        <QuantityField form={form} name="heightCm" of="width" label="How high its board is" hint={HEIGHT} />
+      )}
       {kind !== "tray" && kind !== "shelf" && (
         <SwitchField form={form} name="doorShut" label="Its door is kept shut" hint={DOOR} />
       )}
@@ -89,7 +107,7 @@ export function EditPlaceForm({
   place,
   others,
 }: {
-  place: Pick<Place, "id" | "name" | "roomFor" | "doorShut" | "dripsOn">;
+  place: Pick<Place, "id" | "name" | "kind" | "roomFor" | "doorShut" | "dripsOn" | "light" | "heightCm">;
   /** Onto which its water may drip. */
   others: readonly { id: string; name: string }[];
 }) {
@@ -104,6 +122,8 @@ export function EditPlaceForm({
       roomFor: place.roomFor === null ? "" : String(place.roomFor),
       doorShut: place.doorShut,
       dripsOn: place.dripsOn ?? "",
+      light: place.light ?? ("" as const),
+      heightCm: place.heightCm === null ? "" : String(place.heightCm),
     }),
     done: () => {
       setSaved(true);
@@ -114,6 +134,10 @@ export function EditPlaceForm({
     <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
       <TextField form={form} name="name" label="Name" />
       <TextField form={form} name="roomFor" label="Room for how many pots" inputMode="decimal" hint={ROOM_FOR} />
+      <SelectField form={form} name="light" label="Its light comes from" options={LIGHTS} />
+      {place.kind === "shelf" && (
+        <QuantityField form={form} name="heightCm" of="width" label="How high its board is" hint={HEIGHT} />
+      )}
       <SwitchField form={form} name="doorShut" label="Its door is kept shut" hint={DOOR} />
       <SelectField
         form={form}

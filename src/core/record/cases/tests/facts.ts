@@ -1,5 +1,5 @@
 import { addDays, day, type Day } from "../../../shared/days";
-import type { Place, Plant } from "../../facts/descriptions";
+import { plainPlace, type Place, type Plant } from "../../facts/descriptions";
 import type { ActDone, Closing, Look, Placement, Programme } from "../../facts/facts";
 import type { PestId } from "../../../knowledge/pests/pests";
 import { placesInRecord, recordOf, type PlantFacts, type PlantRecord } from "../record";
@@ -127,9 +127,7 @@ export const place = (
   name: "",
   kind,
   parentId,
-  roomFor: null,
-  doorShut: false,
-  dripsOn: null,
+  ...plainPlace,
   ...over,
 });
 

@@ -1,0 +1,24 @@
+import { plantStates, type PlantState } from "@/core/knowledge/plants/states";
+import type { LightId } from "@/core/record/facts/commands";
+import { stateInWords } from "./names/states";
+
+export const lightNames: Record<LightId, string> = {
+  window: "a window",
+  lamp: "a lamp",
+  both: "a window and a lamp",
+};
+
+interface Stands {
+  readonly name: string;
+  readonly count: number;
+  readonly states: Readonly<Partial<Record<PlantState, number>>>;
+}
+
+/** How the plants of a shelf stand. @example standsInWords({ name: "Sill", count: 2, states: { clear: 2 } }) // "Sill: 2 clear" */
+export function standsInWords({ name, count, states }: Stands): string {
+  const said = plantStates.toReversed().flatMap((state) => {
+    const many = states[state];
+    return many ? `${many} ${state === "surer" ? "getting surer" : stateInWords(state, 0, false)}` : [];
+  });
+  return `${name}: ${count === 0 ? "empty" : said.join(", ")}`;
+}

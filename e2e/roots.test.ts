@@ -52,7 +52,8 @@ describe("a root case", () => {
     await page.sees("alcohol kills roots, and misses what sits between them");
     const refused = await page.text();
     expect(refused).not.toContain("Soap, sprayed");
-    // The way of least work stands open.
+    // The way of least work stands open, and its cautions until something is done are one line.
+    await page.unfold("to read before you treat");
     await page.sees("Bin the old mix");
     await page.press("Adopt this plan");
     await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);

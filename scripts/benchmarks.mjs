@@ -15,7 +15,7 @@ const BENCHMARKS = {
   carriage: { tsx: "carriage" },
   pages: { tsx: "pages" },
   walk: { tsx: "walk" },
-  drag: { tsx: "drag" },
+  frames: { tsx: "frames" },
 };
 
 main(async () => {
@@ -26,7 +26,7 @@ main(async () => {
   const chosen = asked.length > 0 ? asked : Object.keys(BENCHMARKS);
   await ensureNodePackages();
   await ensureBuild();
-  if (chosen.includes("walk") || chosen.includes("drag")) await ensureBrowser();
+  if (chosen.includes("walk") || chosen.includes("frames")) await ensureBrowser();
   const database = await startPostgres("benchmarks");
   atEnd(database.stop);
   const env = { ...process.env, DATABASE_URL: database.url };

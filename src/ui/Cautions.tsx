@@ -26,20 +26,26 @@ export function Cautions({
 
 /**
  * What must be read before an act of any kind. What goes with the act everywhere, and stood before a press already, is folded into one
- * line; what speaks up on this plant or in this home never is.
+ * line; what speaks up on this plant or in this home never is. `briefly` is for where nothing is put on yet: they stand open again at the
+ * press of the treatment.
  */
-export function CautionList(props: { against: readonly Objection[]; cautions: readonly CautionId[] }) {
+export function CautionList(props: {
+  against: readonly Objection[];
+  cautions: readonly CautionId[];
+  briefly?: boolean;
+}) {
   const { ids: before } = useReadCautions();
   const told = toldBefore(props.against, props.cautions);
-  const isRead = ({ id, level }: CautionsRead) => level === "caution" && before.includes(id);
-  const open = told.filter((one) => !isRead(one));
-  const folded = told.filter(isRead);
+  const isFolded = ({ id, level }: CautionsRead) => level === "caution" && (props.briefly || before.includes(id));
+  const open = told.filter((one) => !isFolded(one));
+  const folded = told.filter(isFolded);
+  const all = folded.length === 1 ? "One caution" : `${folded.length} cautions`;
   return (
     <div className="alert alert-warning" role="note" aria-label="Cautions">
       <Lines told={open} />
       {folded.length > 0 && (
         <details>
-          <summary>{folded.length === 1 ? "One caution" : `${folded.length} cautions`} you have read before</summary>
+          <summary>{props.briefly ? `${all} to read before you treat` : `${all} you have read before`}</summary>
           <Lines told={folded} />
         </details>
       )}

@@ -10,17 +10,19 @@ import { percent } from "@/wording/advice/chances";
 import { currentContext } from "../_parts/context";
 import { cachedView } from "../_parts/cachedView";
 
+import { cleanLooksSoFar } from "@/wording/advice/clearance";
+
 export const metadata: Metadata = { title: "Arrivals" };
 
 /** What a new plant needs next, in one line. */
 function next({ steps, carries, placeName }: ArrivalLine): string {
-  const { inspectedOn, washedOn, cleanLooks, needed } = steps;
+  const { inspectedOn, washedOn, cleanLooks } = steps;
   const back = carries?.waysBack?.find(({ way }) => way === "usual") ?? carries?.waysBack?.[0];
   const parts = [
     placeName,
     inspectedOn === null ? "not inspected yet" : "",
     washedOn === null ? "not washed" : `washed on ${dayInWords(washedOn)}`,
-    `${Math.min(cleanLooks, needed)} of ${needed} clean looks`,
+    cleanLooksSoFar(cleanLooks),
     carries ? `${percent(carries.p)} that it carries a pest` : "",
     back
       ? `may join on ${dayInWords(back.looks.at(-1)!)}, if it is ${washedOn === null ? "washed and " : ""}clean at each look until then`

@@ -21,14 +21,7 @@ export default async function SettingsPage() {
         <ThemeSwitch className="btn btn-outline-primary d-lg-none d-flex gap-2 align-items-center" />
       </div>
       <div className="row gx-3">
-        <div className="col-lg-7">
-          {may(role, "own") ? (
-            <SettingsForm settings={settings} zones={zoneNames()} />
-          ) : (
-            <p>Only an owner can change these settings.</p>
-          )}
-        </div>
-        <div className="col-lg-5">
+        <div className="col-lg-4">
           <Panel title="People and devices">
             {asker ? (
               <p className="mb-0">
@@ -38,22 +31,31 @@ export default async function SettingsPage() {
             ) : (
               <p className="mb-0">
                 Only this computer can open it, and nobody has to sign in.{" "}
-                <Link href="/door/owner">Set up an owner</Link>, and you can add your phone and other people.
+                <Link href="/door/owner">Set up an owner</Link> to add your phone and other people.
               </p>
             )}
           </Panel>
-          <Panel title="Without a connection">
-            <WithoutALine />
-          </Panel>
-          {may(role, "read") && (
+        </div>
+        {may(role, "read") && (
+          <div className="col-lg-4">
             <Panel title="Import and export">
               <p className="mb-0">
                 <Link href="/settings/data">The whole collection as a file, spreadsheets, backups</Link>
               </p>
             </Panel>
-          )}
+          </div>
+        )}
+        <div className="col-lg-4">
+          <Panel title="Without a connection">
+            <WithoutALine />
+          </Panel>
         </div>
       </div>
+      {may(role, "own") ? (
+        <SettingsForm settings={settings} zones={zoneNames()} />
+      ) : (
+        <p>Only an owner can change these settings.</p>
+      )}
     </>
   );
 }

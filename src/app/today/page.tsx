@@ -9,6 +9,7 @@ import { readRooms } from "@/operations/seasons/queries/readRooms";
 import { readToday } from "@/operations/plants/queries/readToday";
 import { AsOf } from "@/app/_parts/AsOf";
 import { Panel } from "@/ui/Panel";
+import { PhoneMore } from "@/ui/PhoneMore";
 import { PlantLine } from "@/ui/PlantLine";
 import { LinkIfOpen, Only } from "@/ui/shell/Only";
 import { dayCount, dayInWords, fromToday } from "@/wording/dates";
@@ -51,6 +52,9 @@ function FirstPlants() {
     </Panel>
   );
 }
+
+/** The walk has them all: on a phone the first are enough. */
+const LOOKS_ON_PHONE = 4;
 
 export default async function TodayPage() {
   const context = await currentContext("see");
@@ -155,23 +159,25 @@ export default async function TodayPage() {
               )}
             </div>
             <ul className="list-group list-group-flush">
-              {view.looksDue.map((plant) => (
-                <PlantLine
-                  key={plant.id}
-                  plant={plant}
-                  note={`due ${fromToday(plant.lookDueOn, view.day)}${why(plant)}`}
-                >
-                  <Only right="record">
-                    <Link
-                      className="btn btn-outline-primary"
-                      href={`/plants/${plant.id}/look`}
-                      aria-label={`Look at ${plant.code}`}
-                    >
-                      Look
-                    </Link>
-                  </Only>
-                </PlantLine>
-              ))}
+              <PhoneMore first={LOOKS_ON_PHONE} more={`Show all ${view.looksDue.length}`}>
+                {view.looksDue.map((plant) => (
+                  <PlantLine
+                    key={plant.id}
+                    plant={plant}
+                    note={`due ${fromToday(plant.lookDueOn, view.day)}${why(plant)}`}
+                  >
+                    <Only right="record">
+                      <Link
+                        className="btn btn-outline-primary"
+                        href={`/plants/${plant.id}/look`}
+                        aria-label={`Look at ${plant.code}`}
+                      >
+                        Look
+                      </Link>
+                    </Only>
+                  </PlantLine>
+                ))}
+              </PhoneMore>
             </ul>
             {view.looksDueCount > view.looksDue.length && (
               <p className="mt-2 mb-0">Showing the longest overdue first.</p>

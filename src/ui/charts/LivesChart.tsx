@@ -1,3 +1,4 @@
+import { PhoneFold } from "../PhoneFold";
 import type { CSSProperties } from "react";
 import type { DatedPicture } from "@/core/advice/plans/draw";
 import { daysBetween, type Day } from "@/core/shared/days";
@@ -91,9 +92,11 @@ export function LivesChart({
         </div>
       </div>
       <figcaption className="small">
-        Each row is a life stage, youngest at the top of the row; the stronger the colour, the more animals. Each disc
-        is a treatment, its dark part the share it kills there. Survivors move on, down to the right, and lay in the
-        last row. The thick line is today; {signs.found} found, {signs.clean} a look.
+        <PhoneFold summary="How to read this">
+          Each row is a life stage, youngest at the top of the row; the stronger the colour, the more animals. Each disc
+          is a treatment, its dark part the share it kills there. Survivors move on, down to the right, and lay in the
+          last row. The thick line is today; {signs.found} found, {signs.clean} a look.
+        </PhoneFold>
       </figcaption>
       <Meetings picture={picture} />
     </figure>

@@ -1,7 +1,18 @@
 import type { NotYet } from "@/core/model/clearance/rule";
 import { assertNever } from "@/core/shared/assertNever";
 import { percent } from "./chances";
+import { CLEAN_LOOK_GAP_DAYS, CLEAN_LOOKS_NEEDED } from "@/core/model/inspection/cleanLooks";
 import { dayCount, dayInWords } from "../dates";
+import { numberInWords } from "../numbers";
+
+const apart = `${numberInWords(CLEAN_LOOK_GAP_DAYS)} days apart`;
+
+/** What repeated clean looks are, in words: "two clean looks, six days apart". */
+export const cleanLooksNeeded = `${numberInWords(CLEAN_LOOKS_NEEDED)} clean looks, ${apart}`;
+
+/** How many of those there were. @example cleanLooksSoFar(1) // "1 of 2 clean looks, six days apart" */
+export const cleanLooksSoFar = (have: number): string =>
+  `${Math.min(have, CLEAN_LOOKS_NEEDED)} of ${CLEAN_LOOKS_NEEDED} clean looks, ${apart}`;
 
 /** Why a plant is not clear yet, as a sentence. */
 export function notYetSentence(reason: NotYet): string {

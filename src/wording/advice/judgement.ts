@@ -4,12 +4,11 @@ import type { PestId } from "@/core/knowledge/pests/pests";
 import { inTen, percent } from "./chances";
 import { dayInWords } from "../dates";
 import { pestNames } from "../names/names";
+import { numberInWords } from "../numbers";
 import { looksInWords } from "./planning";
 
 /** A way it may be with less weight than this does not widen the span. */
 const COUNTS_FROM = 0.02;
-
-const numbers = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight"];
 
 /**
  * How sure one may be, and what would make it surer with the chance of getting there: "83 % likely over; two clean looks, the next on
@@ -20,7 +19,7 @@ export function surenessSentence({ assessment, sureAfter }: Judgement): string {
   const now = `${p[0]!.toUpperCase()}${p.slice(1)} likely over${spanOf(assessment)}`;
   if (!sureAfter) return `${now}.`;
   const { looks, next, pClean, sure } = sureAfter;
-  const which = looks === 1 ? "a clean look" : `${numbers[looks] ?? looks} clean looks a week apart`;
+  const which = looks === 1 ? "a clean look" : `${numberInWords(looks)} clean looks a week apart`;
   const when = `${looks === 1 ? "on" : "the next on"} ${dayInWords(next)}`;
   return `${now}; ${which}, ${when}, would make it ${percent(sure)}: ${inTen(pClean)} that ${looks === 1 ? "it is" : "they are"} clean.`;
 }

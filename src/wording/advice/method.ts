@@ -1,3 +1,4 @@
+import { cleanLooksNeeded } from "./clearance";
 /** How it is reckoned, told part by part. */
 export const methodParts: readonly { readonly title: string; readonly told: readonly string[] }[] = [
   {
@@ -31,7 +32,7 @@ export const methodParts: readonly { readonly title: string; readonly told: read
     title: "A plan, and when it is over",
     told: [
       "A plan is a short course of treatments and the clean looks after it. You are told how likely those looks are to be clean, and how sure that makes it. The suggested plan takes the least work until the plant may be called clear: the work of one round, divided by the chance of clean looks, because otherwise it starts again.",
-      "It may be called clear when it is as sure as you want (95 % unless you change that), after two clean looks six days apart since the last treatment, and once a whole generation has passed since the last live animal.",
+      `It may be called clear when it is as sure as you want (95 % unless you change that), after ${cleanLooksNeeded}, since the last treatment, and once a whole generation has passed since the last live animal.`,
     ],
   },
 ];

@@ -1,21 +1,9 @@
-import { useCallback, useState, useSyncExternalStore, type RefObject } from "react";
-
-/** Below this width one shelf is in sight; as in the styles. */
-const PHONE = "(max-width: 575.98px)";
-
-const watch = (changed: () => void) => {
-  const media = window.matchMedia(PHONE);
-  media.addEventListener("change", changed);
-  return () => media.removeEventListener("change", changed);
-};
+import { useCallback, useState, type RefObject } from "react";
+import { usePhone } from "@/ui/shell/usePhone";
 
 /** Which shelf is in sight where they are swiped, and how to go to another. */
 export function useSwiped(list: RefObject<HTMLDivElement | null>) {
-  const is = useSyncExternalStore(
-    watch,
-    () => window.matchMedia(PHONE).matches,
-    () => false,
-  );
+  const is = usePhone();
   const [inSight, setInSight] = useState(0);
   const onScroll = useCallback(() => {
     const { scrollLeft = 0, clientWidth = 0 } = list.current ?? {};

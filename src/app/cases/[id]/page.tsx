@@ -12,7 +12,7 @@ import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
 import { plannedInWords } from "@/wording/names/acts";
-import { notYetSentence } from "@/wording/advice/clearance";
+import { cleanLooksNeeded, notYetSentence } from "@/wording/advice/clearance";
 import { dayCount, dayInWords } from "@/wording/dates";
 import { outcomeNames, pestNames, schoolNames } from "@/wording/names/names";
 import { outlookSentences, reachSentence, surenessSentence } from "@/wording/advice/judgement";
@@ -131,8 +131,8 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
             <Panel title={clearance.met ? "This may be called clear" : "Not clear yet, because"}>
               {clearance.met ? (
                 <p>
-                  It is sure enough by everything done and seen, there were two clean looks six days apart since the
-                  last treatment, and a whole generation has passed since the last live animal. You decide.
+                  It is sure enough by everything done and seen, there were {cleanLooksNeeded}, since the last
+                  treatment, and a whole generation has passed since the last live animal. You decide.
                 </p>
               ) : (
                 <ul className="ps-3">

@@ -5,6 +5,7 @@ import { readTonight, type TonightLook } from "@/operations/walks/queries/readTo
 import { AsOf } from "@/app/_parts/AsOf";
 import { cachedView } from "@/app/_parts/cachedView";
 import { Panel } from "@/ui/Panel";
+import { PhoneMore } from "@/ui/PhoneMore";
 import { PlantLine } from "@/ui/PlantLine";
 import { expectedCount, percent } from "@/wording/advice/chances";
 import { toolNames } from "@/wording/names/names";
@@ -78,9 +79,11 @@ export default async function TonightPage({ searchParams }: { searchParams: Prom
               <p className="mb-0">Nothing is worked out yet, or there are no plants. Come back in a moment.</p>
             )}
             <ul className="list-group list-group-flush">
-              {view.looks.slice(0, SHOWN).map((look) => (
-                <PlantLine key={look.card.id} plant={look.card} note={how(look)} />
-              ))}
+              <PhoneMore first={10} more={`Show all ${Math.min(SHOWN, view.looks.length)}`}>
+                {view.looks.slice(0, SHOWN).map((look) => (
+                  <PlantLine key={look.card.id} plant={look.card} note={how(look)} />
+                ))}
+              </PhoneMore>
             </ul>
             {view.looks.length > SHOWN && <p className="mb-0 mt-2">And {view.looks.length - SHOWN} more.</p>}
           </Panel>

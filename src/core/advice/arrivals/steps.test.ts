@@ -41,7 +41,7 @@ describe("a plant that arrives", () => {
   // Common practice, no source: inspected with everything, washed, two clean looks six days apart.
   it("goes from the door to the wash to its looks", () => {
     expect(steps({ placements: here })).toMatchObject({
-      ...{ cameOn: on(3), inspectedOn: null, washedOn: null, cleanLooks: 0, needed: 2 },
+      ...{ cameOn: on(3), inspectedOn: null, washedOn: null, cleanLooks: 0 },
     });
     const looks = [look(3, [], { spots }), look(5, [], { spots }), look(10, [], { spots })];
     expect(steps({ placements: here, looks, acts: [washed(4)] })).toMatchObject({

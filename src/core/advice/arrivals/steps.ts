@@ -2,7 +2,7 @@ import { touchesOf } from "../../acts/acts";
 import type { PlantRecord } from "../../record/cases/record";
 import { addDays, type Day } from "../../shared/days";
 import { standing, type Look } from "../../record/facts/facts";
-import { CLEAN_LOOKS_NEEDED, countedCleanLooks } from "../../model/inspection/cleanLooks";
+import { countedCleanLooks } from "../../model/inspection/cleanLooks";
 import type { ToolId } from "../../model/inspection/tools";
 import { spotsOf, type GrowthFormId } from "../../knowledge/plants/growthForms";
 import { washingOf, type Washing } from "./washing";
@@ -18,9 +18,8 @@ export interface ArrivalSteps {
   readonly potOn: Day | null;
   readonly waterOn: Day | null;
   readonly washing: Washing;
-  /** Clean looks since it came that count, of as many as are needed to join by the rule of two. */
+  /** Clean looks since it came that count. */
   readonly cleanLooks: number;
-  readonly needed: number;
 }
 
 /** An inspection at the door takes in at least this share of the places above the roots, with more than the bare eye (HOUSE). */
@@ -66,6 +65,5 @@ export function arrivalSteps({
     waterOn: after(washing.firstWaterDays),
     washing,
     cleanLooks: countedCleanLooks(looked.filter((look) => look.finds.length === 0).map(({ day }) => day)),
-    needed: CLEAN_LOOKS_NEEDED,
   };
 }

@@ -22,6 +22,7 @@ import { useCommand } from "@/ui/fields/useCommand";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { Reckoning } from "@/ui/reckoner/Reckoning";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
+import { usePhone } from "@/ui/shell/usePhone";
 import { shortObjections } from "@/wording/advice/cautions";
 import { percent } from "@/wording/advice/chances";
 import { dayInWords } from "@/wording/dates";
@@ -59,6 +60,7 @@ interface Props {
 
 /** So many ways are shown before more are asked for. */
 const SHOWN = 6;
+const SHOWN_ON_PHONE = 2;
 
 const max = (a: Day, b: Day): Day => (a > b ? a : b);
 
@@ -72,6 +74,8 @@ export function PlanForm(props: Props) {
   const usual = current && "mix" in current ? current : null;
   const [pressed, setPressed] = useState<string | null>(null);
   const [all, setAll] = useState(false);
+  const phone = usePhone();
+  const most = phone ? SHOWN_ON_PHONE : SHOWN;
   const [firstTyped, setFirst] = useState<string>(today);
   const [ownMixes, setOwnMixes] = useState<Partial<Record<RemedyId, MixId>>>({});
   const [soFar, setSoFar] = useState<{ key: string; share: number; plans: readonly DatedWay[] } | null>(null);
@@ -222,7 +226,7 @@ export function PlanForm(props: Props) {
         </p>
       )}
       <ul className="ways">
-        {ways.good.slice(0, SHOWN).map(row)}
+        {ways.good.slice(0, most).map(row)}
         {ways.good.length === 0 && ways.short.slice(0, 2).map(row)}
         {comparison && (
           <li>
@@ -231,7 +235,7 @@ export function PlanForm(props: Props) {
             </button>
           </li>
         )}
-        {all && ways.good.slice(SHOWN).map(row)}
+        {all && ways.good.slice(most).map(row)}
         {all && ways.bottled.length > 0 && (
           <li>
             <h2 className="h3 mt-3">With a bottle you do not have</h2>
@@ -258,12 +262,12 @@ export function PlanForm(props: Props) {
               <span>Already used as often as the label or the plant allows for now.</span>
             </li>
           ))}
-        {ways.schools.length > 0 && (
+        {(all || !phone) && ways.schools.length > 0 && (
           <li>
             <h2 className="h3 mt-3">Common routines</h2>
           </li>
         )}
-        {ways.schools.map(row)}
+        {(all || !phone) && ways.schools.map(row)}
       </ul>
       <ByHand
         open={open === BY_HAND}

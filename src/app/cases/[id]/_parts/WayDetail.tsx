@@ -22,6 +22,7 @@ import { mixFor } from "@/core/advice/tolerance/mixFor";
 import { objections } from "@/core/advice/tolerance/suitability";
 import { LivesChart } from "@/ui/charts/LivesChart";
 import { CautionList } from "@/ui/Cautions";
+import { PhoneFold } from "@/ui/PhoneFold";
 import { useAnswer, type Question, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
 import { plannedName, workNames } from "@/wording/names/acts";
 import { percent } from "@/wording/advice/chances";
@@ -151,14 +152,14 @@ export function WayDetail(props: Props) {
         </section>
         <section>
           {more && more.why.length > 0 && (
-            <>
-              <h2 className="h3">Why these dates</h2>
+            <PhoneFold summary="Why these dates">
+              <h2 className="h3 d-none d-sm-block">Why these dates</h2>
               {whySentences(more.why, more.help).map((sentence) => (
                 <p key={sentence} className="mb-1">
                   {sentence}
                 </p>
               ))}
-            </>
+            </PhoneFold>
           )}
           {more?.preparation && <Preparing preparation={more.preparation} plantId={plantId} />}
           {remedies.length > 0 && (
@@ -175,6 +176,7 @@ export function WayDetail(props: Props) {
         </section>
         <section className="way-cautions" tabIndex={0} aria-label="Cautions for this way">
           <CautionList
+            briefly
             against={[
               ...put.flatMap(({ remedy, technique }) => objections(bearer, mixOf(remedy), technique)),
               ...acts.flatMap((act) => actObjections(act, bearer)),

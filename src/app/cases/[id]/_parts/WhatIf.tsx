@@ -5,6 +5,7 @@ import Form from "react-bootstrap/Form";
 import type { CaseFileInput } from "@/core/record/format/schema";
 import type { Supposition } from "@/core/advice/clearance/whatIf";
 import { Panel } from "@/ui/Panel";
+import { PhoneFold } from "@/ui/PhoneFold";
 import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/advice/chances";
 import { byOursSentence } from "@/wording/advice/learning";
@@ -45,43 +46,47 @@ export function WhatIf({
         )}
       </p>
       {byOurs && <ByOurs reckoner={reckoner} file={byOurs} pClear={pClear} />}
-      <Form.Check
-        id="what-if-spray"
-        label="One more treatment today, like the last"
-        disabled={!treated}
-        checked={supposed.sprayMore}
-        onChange={(event) => set({ sprayMore: event.target.checked })}
-      />
-      <Form.Check
-        id="what-if-reach"
-        label="Every joint swabbed after each spray"
-        disabled={!treated}
-        checked={supposed.betterReach}
-        onChange={(event) => set({ betterReach: event.target.checked })}
-      />
-      <Form.Group controlId="what-if-late" className="mb-2">
-        <Form.Label className="mb-1">Each treatment after the first came later by {supposed.daysLate} days</Form.Label>
-        <Form.Range
-          min={0}
-          max={7}
+      <PhoneFold summary="Suppose something else">
+        <Form.Check
+          id="what-if-spray"
+          label="One more treatment today, like the last"
           disabled={!treated}
-          value={supposed.daysLate}
-          onChange={(event) => set({ daysLate: Number(event.target.value) })}
+          checked={supposed.sprayMore}
+          onChange={(event) => set({ sprayMore: event.target.checked })}
         />
-      </Form.Group>
-      <Form.Group controlId="what-if-look">
-        <Form.Label className="mb-1">A look at the whole plant now finds nothing</Form.Label>
-        <Form.Select
-          value={supposed.cleanLook ?? ""}
-          onChange={(event) => set({ cleanLook: (event.target.value || null) as Supposition["cleanLook"] })}
-        >
-          {looks.map(([value, label]) => (
-            <option key={value} value={value}>
-              {label}
-            </option>
-          ))}
-        </Form.Select>
-      </Form.Group>
+        <Form.Check
+          id="what-if-reach"
+          label="Every joint swabbed after each spray"
+          disabled={!treated}
+          checked={supposed.betterReach}
+          onChange={(event) => set({ betterReach: event.target.checked })}
+        />
+        <Form.Group controlId="what-if-late" className="mb-2">
+          <Form.Label className="mb-1">
+            Each treatment after the first came later by {supposed.daysLate} days
+          </Form.Label>
+          <Form.Range
+            min={0}
+            max={7}
+            disabled={!treated}
+            value={supposed.daysLate}
+            onChange={(event) => set({ daysLate: Number(event.target.value) })}
+          />
+        </Form.Group>
+        <Form.Group controlId="what-if-look">
+          <Form.Label className="mb-1">A look at the whole plant now finds nothing</Form.Label>
+          <Form.Select
+            value={supposed.cleanLook ?? ""}
+            onChange={(event) => set({ cleanLook: (event.target.value || null) as Supposition["cleanLook"] })}
+          >
+            {looks.map(([value, label]) => (
+              <option key={value} value={value}>
+                {label}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+      </PhoneFold>
     </Panel>
   );
 }

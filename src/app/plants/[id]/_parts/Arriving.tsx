@@ -4,6 +4,7 @@ import type { PlantView } from "@/operations/plants/queries/readPlant";
 import { Panel } from "@/ui/Panel";
 import { dryingSentence, schoolsSentence, washNames } from "@/wording/advice/arrivals";
 import { wayBackSentence } from "@/wording/advice/carries";
+import { cleanLooksSoFar } from "@/wording/advice/clearance";
 import { dayInWords } from "@/wording/dates";
 
 /** The steps of a plant that has come: inspected, washed, looked at, joined. */
@@ -16,7 +17,7 @@ export function Arriving({
   steps: ArrivalSteps;
   carries: PlantView["carries"];
 }) {
-  const { inspectedOn, washedOn, washing, cleanLooks, needed, cameOn } = steps;
+  const { inspectedOn, washedOn, washing, cleanLooks, cameOn } = steps;
   return (
     <Panel title={`It came on ${dayInWords(cameOn)}`}>
       <ol className="mb-2 ps-3">
@@ -40,9 +41,7 @@ export function Arriving({
             </>
           )}
         </li>
-        <li>
-          Weekly looks: {Math.min(cleanLooks, needed)} of {needed} clean looks, six days apart.
-        </li>
+        <li>Weekly looks: {cleanLooksSoFar(cleanLooks)}.</li>
         <li>
           {carries?.waysBack ? wayBackSentence(carries.waysBack) : "When it may join the others is being worked out."}
         </li>

@@ -4,6 +4,7 @@ import { Panel } from "@/ui/Panel";
 import { RouteShares } from "@/ui/RouteShares";
 import { carriesSentence, wayBackSentence } from "@/wording/advice/carries";
 import { percent } from "@/wording/advice/chances";
+import { cleanLooksNeeded } from "@/wording/advice/clearance";
 import { dayInWords } from "@/wording/dates";
 import { pestNames } from "@/wording/names/names";
 import { CarriedPicture } from "./CarriedPicture";
@@ -49,8 +50,8 @@ export function Carries({
       <p className="small mb-0">
         At risk from {percent(limit)} (you can change that in Settings). By the simple rule:{" "}
         {counted
-          ? "it has had two clean looks, six days apart, since it was last next to a find, or never was."
-          : `it was next to a find on ${dayInWords(byHand.at(-1)!)} and has not had two clean looks, six days apart, since.`}{" "}
+          ? `it has had ${cleanLooksNeeded}, since it was last next to a find, or never was.`
+          : `it was next to a find on ${dayInWords(byHand.at(-1)!)} and has not had ${cleanLooksNeeded}, since.`}{" "}
         How fast pests pass from pot to pot is our own estimate: take it as a rough guide.
       </p>
     </Panel>

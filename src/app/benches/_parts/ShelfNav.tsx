@@ -1,4 +1,5 @@
 import { ChevronLeft, ChevronRight } from "lucide-react";
+import { memo } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import type { Row } from "./shelves";
@@ -11,7 +12,7 @@ interface Props {
 }
 
 /** On a phone one shelf is in sight: it is swiped, stepped, or chosen by its name. */
-export function ShelfNav({ rows, at, onGo }: Props) {
+export const ShelfNav = memo(function ShelfNav({ rows, at, onGo }: Props) {
   const rooms: { readonly id: string; readonly name: string; readonly shelves: { name: string; at: number }[] }[] = [];
   let count = 0;
   for (const row of rows)
@@ -43,4 +44,4 @@ export function ShelfNav({ rows, at, onGo }: Props) {
       </Button>
     </nav>
   );
-}
+});

@@ -311,7 +311,7 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
 
   it("at the mixing desk the amounts wait until the numbers are right", async () => {
     await page.open("/mixing");
-    await page.sees("364.6 mL");
+    await page.sees("365 mL");
     for (const value of ["", "-1", "0", "a lot", "1e9"]) {
       await page.fill("Amount to make, mL", value);
       await page.sees("Enter a number from 1 to 20000.");

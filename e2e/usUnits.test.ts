@@ -54,7 +54,7 @@ describe("a keeper in the United States", () => {
   it("measures in fluid ounces and spoons, and nothing that is something is told as none", async () => {
     await page.open("/mixing");
     expect(await page.valueOf("Amount to make, US fl oz")).toBe("16");
-    await page.sees("Makes 16 US fl oz (473.2 mL)");
+    await page.sees("Makes 16 US fl oz (473 mL)");
     await page.open(`/plants/${await plant()}/act`);
     await page.select("How", "Spray to run-off");
     // A pot of 6 inches takes about 80 mL of spray.

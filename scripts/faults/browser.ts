@@ -21,13 +21,14 @@ await withTarget("wary_faults_browser", async ({ base, query }) => {
       const page = new Page(browser.driver, base);
       if (onWalk >= PRESSES) {
         await page.open("/walk");
-        await page.press("Everything: 47");
+        await page.sees("Everything: ");
+        await page.press(/Everything: \d+/.exec(await page.text())![0]);
         await page.press("Start");
         walk = await page.arrives(/^\/walk\/[0-9a-f-]{36}$/);
         onWalk = 0;
       } else await page.open(walk);
       for (let n = 0; n < 1 + (kill % 3); n++) {
-        await page.driver.wait(async () => /Nothing found, next|Cleaned, go on/.test(await page.text()), 20_000);
+        await page.driver.wait(async () => /Nothing found, next|Cleaned, continue/.test(await page.text()), 20_000);
         if ((await page.text()).includes("Cleaned, continue")) await page.press("Cleaned, continue");
         await page.press("Nothing found, next");
         pressed++;

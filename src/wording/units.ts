@@ -41,6 +41,8 @@ export function rateIn(mlPerLitre: number, units: Units): string {
     : `${trim(toTeaspoonsAQuart(mlPerLitre), 2)} US tsp per US quart`;
 }
 
+/** From here on a jug tells no tenths, mL. */
+const BY_WHOLE_FROM = 100;
 /** From what on a volume is told in each of the kitchen's measures, mL: what is less is told in the smaller one, and never as none. */
 const SPOONS_FROM = 1.2;
 const OUNCES_FROM = 29;
@@ -52,7 +54,9 @@ const QUARTS_FROM = 1890;
  */
 export function volumeIn(volume: number, units: Units): string {
   if (units === "metric")
-    return volume >= 1000 ? `${trim(volume / 1000, 2)} L` : `${trim(volume, volume < 1 ? 2 : 1)} mL`;
+    return volume >= 1000
+      ? `${trim(volume / 1000, 2)} L`
+      : `${trim(volume, volume < 1 ? 2 : volume < BY_WHOLE_FROM ? 1 : 0)} mL`;
   const exact = mL(volume);
   if (volume === 0) return "0 US fl oz";
   if (volume < SPOONS_FROM) {

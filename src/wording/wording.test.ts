@@ -23,7 +23,7 @@ import { stateInWords } from "./names/states";
 
 describe("amounts", () => {
   it.each([
-    [353.535, "353.5 mL"],
+    [353.535, "354 mL"],
     [0.25, "0.25 mL"],
     [1, "1 mL"],
     [1250, "1.25 L"],
@@ -43,7 +43,7 @@ describe("amounts", () => {
   });
 
   it("puts millilitres beside what is measured out in fluid ounces", () => {
-    expect(measuredIn(mL(473.176473), "us")).toBe("16 US fl oz (473.2 mL)");
+    expect(measuredIn(mL(473.176473), "us")).toBe("16 US fl oz (473 mL)");
     expect(measuredIn(mL(500), "metric")).toBe("500 mL");
   });
 

@@ -3,7 +3,7 @@ import type { UnpottingStepId } from "@/core/knowledge/roots/unpotting";
 import { percent } from "./chances";
 import { dayCount } from "../dates";
 
-export const unpottingSteps: Record<UnpottingStepId, string> = {
+export const unpottingSteps: Record<Exclude<UnpottingStepId, "dry">, string> = {
   layOut: "Away from the other plants, lay out newspaper, a bag for the waste, a tray, and a bowl of warm water.",
   tongs: "Spines: wrap it in folded paper, or hold it with tongs.",
   sap: "Milky sap: gloves and glasses on.",
@@ -16,7 +16,6 @@ export const unpottingSteps: Record<UnpottingStepId, string> = {
   trim: "Cut off what is brown, hollow or soft. Wipe the blade between two cuts.",
   peroxide: "Pour 3 % peroxide over the cut roots, once: it foams and cleans the cuts. Not at every unpotting.",
   rinse: "Rinse in clean water, neither hot nor cold.",
-  dry: "Let the roots dry: lay it in the shade, or set a fan on it.",
   pot: "Take another pot; or scrub the old one with diluted bleach and nothing else, and rinse it well.",
   newMix: "New mix. No top dressing while you are watching it, so that you see anything that moves.",
   cleanUp: "Close the bag and bin it. Wash table, tools, hands and sleeves before you touch another plant.",
@@ -25,12 +24,14 @@ export const unpottingSteps: Record<UnpottingStepId, string> = {
 /** Dry for longer than this is a rest, and no longer for the cuts. */
 const RESTS_FROM_DAYS = 14;
 
-/** How long roots stay dry. @example drySentence(7) // "No water for 7 days: …" */
+/** Whether, and how long, roots dry. @example drySentence(7) // "Let the roots dry … No water for 7 days: …" */
 export function drySentence(days: number): string {
-  if (days === 0) return "Water it in straight away: it wilts sooner than it rots.";
-  return days > RESTS_FROM_DAYS
-    ? `No water until it grows again, in ${dayCount(days)}: it is resting, and would rot if wet.`
-    : `No water for ${dayCount(days)}: cuts must close first.`;
+  if (days === 0) return "No drying: pot it up at once and water it in, it wilts sooner than it rots.";
+  const water =
+    days > RESTS_FROM_DAYS
+      ? `No water until it grows again, in ${dayCount(days)}: it is resting, and would rot if wet.`
+      : `No water for ${dayCount(days)}: cuts must close first.`;
+  return `Let the roots dry: lay it in the shade, or set a fan on it. ${water}`;
 }
 
 /** What speaks for unpotting now, and what for waiting, one sentence each, the proposal first. */

@@ -15,6 +15,8 @@ export const metadata: Metadata = { title: "Where trouble is likely" };
 
 /** Doubling within so many days is fast, and shown so. */
 const FAST_DAYS = 7;
+/** What would take longer is as good as standing still (HOUSE). */
+const SLOW_DAYS = 120;
 
 /** How fast each pest doubles at each place: where the trouble will be. */
 export default async function PacesPage() {
@@ -31,7 +33,7 @@ export default async function PacesPage() {
       <AsOf />
       <p>
         Days in which each pest would double at each place if left alone, at the average of the last two weeks. The
-        fastest are in bold.
+        fastest are in bold; a dash: it hardly develops there.
       </p>
       <Panel title="By place">
         <div className="table-responsive" tabIndex={0} role="region" aria-label="Doubling by place and pest">
@@ -64,7 +66,7 @@ export default async function PacesPage() {
                   <td className="text-end">{units === "us" ? Math.round(toFahrenheit(meanC)) : meanC.toFixed(1)}</td>
                   {doubling.map((days, i) => (
                     <td key={pests[i]} className={`text-end ${days !== null && days <= FAST_DAYS ? "fw-bold" : ""}`}>
-                      {days === null ? "–" : daysAbout(days)}
+                      {days === null || days > SLOW_DAYS ? "–" : daysAbout(days)}
                     </td>
                   ))}
                 </tr>

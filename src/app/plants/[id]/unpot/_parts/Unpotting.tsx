@@ -101,8 +101,7 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, untilSp
                 >
                   <Icon className="flex-shrink-0" size={24} aria-hidden />
                   <span>
-                    {unpottingSteps[id]}
-                    {id === "dry" && ` ${drySentence(dryDays)}`}
+                    {id === "dry" ? drySentence(dryDays) : unpottingSteps[id]}
                     {id === "pot" &&
                       ` To suit what is left of the roots: ${widthIn(potCm, units)}, ${potTells(potCm, bearer.potCm, units)}.`}
                   </span>
@@ -136,7 +135,7 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, untilSp
               name={"act.roots.potCm" as never}
               of="width"
               label="New pot, width"
-              hint={`Reckoned: ${widthIn(potCm, units)}. Enter the one you used.`}
+              hint={`Worked out: ${widthIn(potCm, units)}. Enter the one you used.`}
             />
             <SelectField
               form={form}

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { openApplication, type Application } from "./support/application";
+import { laptop, phone } from "./support/browser";
 import { daysAgo, type Page } from "./support/page";
 
 const at = (days: number, time = "19:00") => `${daysAgo(days)}T${time}`;
@@ -68,6 +69,32 @@ describe("from a find to clear", () => {
     await page.open("/benches");
     const beside = await page.found({ css: 'button[aria-label^="T02 Vine beside it"]' }, "it does not stand there");
     expect(await beside.getAttribute("aria-label")).toBe("T02 Vine beside it: at risk");
+  });
+
+  it("none of its pages is longer on a phone than a few strokes of the thumb", async () => {
+    const before = page.presses;
+    await app.browser.resize(phone);
+    const tall: string[] = [];
+    const pages: readonly (readonly [path: string, words: string])[] = [
+      [plant, "What to do next"],
+      [`${plant}/look`, "Nothing found"],
+      [`${plant}/apart`, "Set apart"],
+      [aCase, "How many are probably left"],
+      [`${aCase}/plan`, "Show everything"],
+      [`${aCase}/treat`, "Treated"],
+      [`${aCase}/close`, "Close the case"],
+    ];
+    for (const [path, words] of pages) {
+      await page.open(path);
+      await page.sees(words);
+      await page.settled();
+      const height = await page.driver.executeScript<number>("return document.documentElement.scrollHeight");
+      if (height > 2000) tall.push(`${path.replace(/[0-9a-f-]{36}/, "…")}: ${height} px`);
+    }
+    await app.browser.resize(laptop);
+    // They were opened to be measured.
+    begun += page.presses - before;
+    expect(tall).toEqual([]);
   });
 
   it("is set apart, planned and treated four times, the bottle cut to strength", async () => {

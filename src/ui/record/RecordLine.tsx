@@ -3,7 +3,7 @@ import { dayAndYear } from "@/wording/dates";
 import { PhoneMore } from "../PhoneMore";
 import type { RecordEntry } from "./entries";
 
-const FIRST_ON_PHONE = 5;
+const FIRST_ON_PHONE = 4;
 
 /** A record as a time line. `strike` draws the way to void an entry. */
 export function RecordLine({

@@ -10,6 +10,7 @@ import { standing } from "@/core/record/facts/facts";
 import { AsOf } from "@/app/_parts/AsOf";
 import { Flower } from "@/ui/mark/Flower";
 import { Panel } from "@/ui/Panel";
+import { PhoneFold } from "@/ui/PhoneFold";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
 import { readTolerance } from "@/operations/plants/queries/readTolerance";
@@ -170,67 +171,6 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
               <dd className="col-7">
                 <Link href={`/benches/places/${place.id}`}>{place.name}</Link>, {warmthInWords(place.meanC, units)}
               </dd>
-              <dt className="col-5">Growth form</dt>
-              <dd className="col-7">{growthFormNames[plant.growthForm]}</dd>
-              <dt className="col-5">Genus</dt>
-              <dd className="col-7">
-                {plant.genus || "not recorded"}
-                {genusIn(plant.genus)?.uncertain && " (we are not certain about this genus: test one leaf)"}
-              </dd>
-              <dt className="col-5">Pot</dt>
-              <dd className="col-7">{widthIn(plant.potCm, units)}</dd>
-              <dt className="col-5">Acquired</dt>
-              <dd className="col-7">{plant.acquiredOn ? dayAndYear(plant.acquiredOn) : "not recorded"}</dd>
-              {view.mother ? (
-                <>
-                  <dt className="col-5">Cut from</dt>
-                  <dd className="col-7">
-                    <Link href={`/plants/${view.mother.id}`}>
-                      {view.mother.code} {view.mother.name}
-                    </Link>
-                  </dd>
-                </>
-              ) : (
-                <>
-                  <dt className="col-5">Seller</dt>
-                  <dd className="col-7">{plant.seller || "not recorded"}</dd>
-                </>
-              )}
-              {view.cuttings.length > 0 && (
-                <>
-                  <dt className="col-5">Cuttings from it</dt>
-                  <dd className="col-7">
-                    <ul className="list-unstyled mb-0">
-                      {view.cuttings.map(({ id, code, name }) => (
-                        <li key={id}>
-                          <Link href={`/plants/${id}`}>
-                            {code} {name}
-                          </Link>
-                        </li>
-                      ))}
-                    </ul>
-                  </dd>
-                </>
-              )}
-              {helpersInWords && (
-                <>
-                  <dt className="col-5">Beneficials</dt>
-                  <dd className="col-7">{helpersInWords}</dd>
-                </>
-              )}
-              {!borne && <NotRead what="How others of its kind reacted" />}
-              {borne && borne.length > 0 && (
-                <>
-                  <dt className="col-5">Its kind here</dt>
-                  <dd className="col-7">
-                    <ul className="list-unstyled mb-0">
-                      {borne.map((one) => (
-                        <li key={one.mix}>{borneSentence(one)}</li>
-                      ))}
-                    </ul>
-                  </dd>
-                </>
-              )}
               {view.sensitivities.length > 0 && (
                 <>
                   <dt className="col-5">Take care</dt>
@@ -246,6 +186,71 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
                 </>
               )}
             </dl>
+            <PhoneFold summary="Its kind, pot and origin">
+              <dl className="row mb-0">
+                <dt className="col-5">Growth form</dt>
+                <dd className="col-7">{growthFormNames[plant.growthForm]}</dd>
+                <dt className="col-5">Genus</dt>
+                <dd className="col-7">
+                  {plant.genus || "not recorded"}
+                  {genusIn(plant.genus)?.uncertain && " (we are not certain about this genus: test one leaf)"}
+                </dd>
+                <dt className="col-5">Pot</dt>
+                <dd className="col-7">{widthIn(plant.potCm, units)}</dd>
+                <dt className="col-5">Acquired</dt>
+                <dd className="col-7">{plant.acquiredOn ? dayAndYear(plant.acquiredOn) : "not recorded"}</dd>
+                {view.mother ? (
+                  <>
+                    <dt className="col-5">Cut from</dt>
+                    <dd className="col-7">
+                      <Link href={`/plants/${view.mother.id}`}>
+                        {view.mother.code} {view.mother.name}
+                      </Link>
+                    </dd>
+                  </>
+                ) : (
+                  <>
+                    <dt className="col-5">Seller</dt>
+                    <dd className="col-7">{plant.seller || "not recorded"}</dd>
+                  </>
+                )}
+                {view.cuttings.length > 0 && (
+                  <>
+                    <dt className="col-5">Cuttings from it</dt>
+                    <dd className="col-7">
+                      <ul className="list-unstyled mb-0">
+                        {view.cuttings.map(({ id, code, name }) => (
+                          <li key={id}>
+                            <Link href={`/plants/${id}`}>
+                              {code} {name}
+                            </Link>
+                          </li>
+                        ))}
+                      </ul>
+                    </dd>
+                  </>
+                )}
+                {helpersInWords && (
+                  <>
+                    <dt className="col-5">Beneficials</dt>
+                    <dd className="col-7">{helpersInWords}</dd>
+                  </>
+                )}
+                {!borne && <NotRead what="How others of its kind reacted" />}
+                {borne && borne.length > 0 && (
+                  <>
+                    <dt className="col-5">Its kind here</dt>
+                    <dd className="col-7">
+                      <ul className="list-unstyled mb-0">
+                        {borne.map((one) => (
+                          <li key={one.mix}>{borneSentence(one)}</li>
+                        ))}
+                      </ul>
+                    </dd>
+                  </>
+                )}
+              </dl>
+            </PhoneFold>
             {!archived && (
               <p className="mb-2">
                 <Link href={`/plants/${plant.id}/cutting`}>Take a cutting</Link>
@@ -258,8 +263,10 @@ export default async function PlantPage({ params }: { params: Promise<{ id: stri
           </Panel>
           {lastLook && (
             <Panel title="Photos">
-              <AddPhoto lookId={lastLook.id} day={dayInWords(lastLook.day)} about={`${plant.code} ${plant.name}`} />
-              <p>
+              <PhoneFold summary="Add a photo">
+                <AddPhoto lookId={lastLook.id} day={dayInWords(lastLook.day)} about={`${plant.code} ${plant.name}`} />
+              </PhoneFold>
+              <p className="mb-0">
                 <Link href={`/plants/${plant.id}/photos`}>Then and now: the same leaf again</Link>
               </p>
               <Photos photos={view.photos} looks={record.looks} />

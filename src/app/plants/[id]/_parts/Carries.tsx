@@ -1,6 +1,7 @@
 import type { Day } from "@/core/shared/days";
 import type { PlantView } from "@/operations/plants/queries/readPlant";
 import { Panel } from "@/ui/Panel";
+import { PhoneFold } from "@/ui/PhoneFold";
 import { RouteShares } from "@/ui/RouteShares";
 import { carriesSentence, wayBackSentence } from "@/wording/advice/carries";
 import { percent } from "@/wording/advice/chances";
@@ -47,13 +48,15 @@ export function Carries({
       )}
       {apart && carries.waysBack && <p>{wayBackSentence(carries.waysBack)}</p>}
       <CarriedPicture plantId={plantId} limit={limit} />
-      <p className="small mb-0">
-        At risk from {percent(limit)} (you can change that in Settings). By the simple rule:{" "}
-        {counted
-          ? `it has had ${cleanLooksNeeded}, since it was last next to a find, or never was.`
-          : `it was next to a find on ${dayInWords(byHand.at(-1)!)} and has not had ${cleanLooksNeeded}, since.`}{" "}
-        How fast pests pass from pot to pot is our own estimate: take it as a rough guide.
-      </p>
+      <PhoneFold summary="By the simple rule">
+        <p className="small mb-0">
+          At risk from {percent(limit)} (you can change that in Settings). By the simple rule:{" "}
+          {counted
+            ? `it has had ${cleanLooksNeeded}, since it was last next to a find, or never was.`
+            : `it was next to a find on ${dayInWords(byHand.at(-1)!)} and has not had ${cleanLooksNeeded}, since.`}{" "}
+          How fast pests pass from pot to pot is our own estimate: take it as a rough guide.
+        </p>
+      </PhoneFold>
     </Panel>
   );
 }

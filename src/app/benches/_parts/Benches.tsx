@@ -210,8 +210,9 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
       router.refresh();
     }
   };
-  const shelves = rows.filter((row) => row.kind === "shelf");
+  const shelfIds = useMemo(() => rows.flatMap((row) => (row.kind === "shelf" ? row.id : [])), [rows]);
   const { inSight, go, swiped } = useSwiped(list);
+  const beside = new Set(shelfIds.slice(Math.max(0, inSight - 1), inSight + 2));
   const draw = (row: Row) =>
     row.kind === "room" ? (
       <h2 className="shelf-room">{row.name}</h2>
@@ -295,9 +296,7 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
             rows.map((row) => (
               <div key={row.id} className={`slide-${row.kind}`}>
                 {/* Of many those beside the one in sight are drawn: the next is there before it is swiped to. */}
-                {!(many && swiped.is) || row.kind === "room" || Math.abs(shelves.indexOf(row) - inSight) <= 1
-                  ? draw(row)
-                  : null}
+                {(!(many && swiped.is) || beside.has(row.id)) && draw(row)}
               </div>
             ))
           )}

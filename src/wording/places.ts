@@ -3,9 +3,9 @@ import type { LightId } from "@/core/record/facts/commands";
 import { stateInWords } from "./names/states";
 
 export const lightNames: Record<LightId, string> = {
-  window: "a window",
-  lamp: "a lamp",
-  both: "a window and a lamp",
+  window: "by a window",
+  lamp: "under a lamp",
+  both: "by a window and under a lamp",
 };
 
 interface Stands {

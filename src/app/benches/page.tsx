@@ -17,7 +17,7 @@ export const metadata: Metadata = { title: "Benches" };
 const AT_FIRST = 300;
 
 function told({ place, count: many }: Bench, units: Units): string {
-  const light = place.light === null ? "" : `, by ${lightNames[place.light]}`;
+  const light = place.light === null ? "" : `, ${lightNames[place.light]}`;
   const high = place.heightCm === null ? "" : `, ${widthIn(place.heightCm, units)} up`;
   const count = many === 1 ? "1 plant" : `${many} plants`;
   const room = place.roomFor === null || place.kind === "bag" ? "" : `, room for ${place.roomFor}`;

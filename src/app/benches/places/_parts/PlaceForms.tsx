@@ -91,7 +91,7 @@ export function AddPlaceForm({ places }: { places: readonly { id: string; name: 
         hint={`The average of day and night. Leave it empty if it is as warm as what it stands in. ${PACE}`}
       />
       <TextField form={form} name="roomFor" label="Room for how many pots" inputMode="decimal" hint={ROOM_FOR} />
-      <SelectField form={form} name="light" label="Its light comes from" options={LIGHTS} />
+      <SelectField form={form} name="light" label="Its light" options={LIGHTS} />
       {kind === "shelf" && (
         <QuantityField form={form} name="heightCm" of="width" label="How high its board is" hint={HEIGHT} />
       )}
@@ -134,7 +134,7 @@ export function EditPlaceForm({
     <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
       <TextField form={form} name="name" label="Name" />
       <TextField form={form} name="roomFor" label="Room for how many pots" inputMode="decimal" hint={ROOM_FOR} />
-      <SelectField form={form} name="light" label="Its light comes from" options={LIGHTS} />
+      <SelectField form={form} name="light" label="Its light" options={LIGHTS} />
       {place.kind === "shelf" && (
         <QuantityField form={form} name="heightCm" of="width" label="How high its board is" hint={HEIGHT} />
       )}

@@ -32,6 +32,15 @@ describe("amounts", () => {
     expect(volumeIn(volume, "metric")).toBe(expected);
   });
 
+  it("is never off by more than a jug tells, and never says nothing for what is something", () => {
+    for (let ml = 0.05; ml < 20_000; ml *= 1.07) {
+      const [, number, unit] = /^([\d.]+) (mL|L)$/.exec(volumeIn(ml, "metric"))!;
+      const told = Number(number) * (unit === "L" ? 1000 : 1);
+      expect(Math.abs(told - ml)).toBeLessThanOrEqual(Math.max(0.005, ml * 0.051) + 1e-9);
+      expect(told).toBeGreaterThan(0);
+    }
+  });
+
   it("names the spoon, so that a household spoon is never a guess", () => {
     expect(inSpoons(mL(7.5), "metric")).toBe("1½ metric teaspoons");
     expect(inSpoons(mL(15), "metric")).toBe("1 metric tablespoon");

@@ -14,7 +14,11 @@ export default async function AddPlacePage() {
     <>
       <h1>Add a place</h1>
       <AsOf />
-      <AddPlaceForm places={places.map(({ id, name, kind }) => ({ id, name, kind }))} />
+      <div className="row">
+        <div className="col-lg-7">
+          <AddPlaceForm places={places.map(({ id, name, kind }) => ({ id, name, kind }))} />
+        </div>
+      </div>
     </>
   );
 }

@@ -43,7 +43,7 @@ async function measure(what: string, url: string, limitMs: number, caseId: strin
     await setTimeout(SETTLE_MS);
     const around = `/cases/${caseId}/around`;
     const ofOne = [`/cases/${caseId}`, `/plants/${plantId}`, around];
-    const ofTheYear = ["/evening", "/calendar", "/prevention", "/wintering", "/benches/climate"];
+    const ofTheYear = ["/evening", "/calendar", "/prevention", "/wintering", "/benches/climate", "/benches/plan"];
     const pages = ["/today", "/benches", ...ofOne, "/walk/tonight", "/ledger", ...ofTheYear, "/session?who=atRisk"];
     for (const path of pages) {
       const { p50, p95 } = await time(path);

@@ -5,7 +5,7 @@ import { verdict, withTarget } from "./target";
 
 const PAGES = [
   ...["/today", "/benches", "/cases", "/walk", "/walk/tonight", "/evening", "/prevention", "/wintering", "/calendar"],
-  ...["/benches/climate", "/mixing/cupboard", "/ledger", "/arrivals", "/session?who=atRisk"],
+  ...["/benches/climate", "/benches/plan", "/mixing/cupboard", "/ledger", "/arrivals", "/session?who=atRisk"],
 ];
 const LIMIT_MS = 5000;
 

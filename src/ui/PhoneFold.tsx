@@ -3,12 +3,13 @@
 import type { ReactNode } from "react";
 import { usePhone } from "./shell/usePhone";
 
-/** What a phone folds under one line and a wider screen shows. */
+/**
+ * What a phone folds under one line and a wider screen shows. It stands in the same place of the page on both, so that a phone that is turned
+ * loses nothing of what was typed or chosen in it.
+ */
 export function PhoneFold({ summary, children }: { summary: string; children: ReactNode }) {
-  const phone = usePhone();
-  if (!phone) return children;
   return (
-    <details className="mb-2">
+    <details className="phone-fold" open={!usePhone()}>
       <summary>{summary}</summary>
       {children}
     </details>

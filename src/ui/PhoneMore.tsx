@@ -16,15 +16,17 @@ export function PhoneMore({ first, more, children }: Props) {
   const phone = usePhone();
   const [all, setAll] = useState(false);
   const lines = Children.toArray(children);
-  if (!phone || all || lines.length <= first + 1) return children;
+  const folded = phone && !all && lines.length > first + 1;
   return (
     <>
-      {lines.slice(0, first)}
-      <li className="phone-more">
-        <button type="button" className="btn btn-link px-0" onClick={() => setAll(true)}>
-          {more}
-        </button>
-      </li>
+      {folded ? lines.slice(0, first) : lines}
+      {folded && (
+        <li>
+          <button type="button" className="btn btn-link px-0" onClick={() => setAll(true)}>
+            {more}
+          </button>
+        </li>
+      )}
     </>
   );
 }

@@ -4,7 +4,7 @@ import { readBenches, type Bench } from "@/operations/places/queries/readBenches
 import { AsOf } from "@/app/_parts/AsOf";
 import { cachedView } from "@/app/_parts/cachedView";
 import { warmthInWords } from "@/wording/names/warmth";
-import { lightNames } from "@/wording/places";
+import { lightNames } from "@/wording/names/places";
 import { currentContext } from "../_parts/context";
 import { Benches } from "./_parts/Benches";
 import { packBench } from "./_parts/packBench";

@@ -230,3 +230,19 @@ export function standingCounts(scope: Scope): Promise<z.output<typeof standing>[
     where c.collection_id = :c and p.archived_at is null group by c.place_id`;
   return manyRows(scope, standing, sql);
 }
+
+const byState = z.object({
+  placeId: z.string(),
+  state: z.enum(states),
+  overdue: z.boolean(),
+  plants: z.coerce.number(),
+});
+
+/** How many plants in use stand in each place, by their state and by whether their look was due before a day. */
+export function countsByState(scope: Scope, day: string): Promise<z.output<typeof byState>[]> {
+  const sql = `select c.place_id as "placeId", c.state, c.look_due_on < cast(:day as date) as overdue, count(*) as plants
+    from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
+    where c.collection_id = :c and p.archived_at is null and c.place_id is not null
+    group by c.place_id, c.state, overdue`;
+  return manyRows(scope, byState, sql, { day });
+}

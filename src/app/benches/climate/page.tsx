@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { currentContext, markNow } from "@/app/_parts/context";
 import { Live } from "@/app/_parts/Live";
+import { growthOf } from "@/core/advice/seasons/developmentRate";
 import { airOf } from "@/core/climate/vapour";
 import { readPaces } from "@/operations/sessions/queries/readPaces";
 import { Panel } from "@/ui/Panel";
@@ -12,11 +13,6 @@ import { AsOf } from "@/app/_parts/AsOf";
 import { toFahrenheit } from "@/core/units/temperature";
 
 export const metadata: Metadata = { title: "Where trouble is likely" };
-
-/** Doubling within so many days is fast, and shown so. */
-const FAST_DAYS = 7;
-/** What would take longer is as good as standing still (HOUSE). */
-const SLOW_DAYS = 120;
 
 /** How fast each pest doubles at each place: where the trouble will be. */
 export default async function PacesPage() {
@@ -65,8 +61,8 @@ export default async function PacesPage() {
                   </th>
                   <td className="text-end">{units === "us" ? Math.round(toFahrenheit(meanC)) : meanC.toFixed(1)}</td>
                   {doubling.map((days, i) => (
-                    <td key={pests[i]} className={`text-end ${days !== null && days <= FAST_DAYS ? "fw-bold" : ""}`}>
-                      {days === null || days > SLOW_DAYS ? "–" : daysAbout(days)}
+                    <td key={pests[i]} className={`text-end ${growthOf(days) === "fast" ? "fw-bold" : ""}`}>
+                      {days === null || growthOf(days) === "still" ? "–" : daysAbout(days)}
                     </td>
                   ))}
                 </tr>

@@ -3,14 +3,14 @@ import { Link } from "@/ui/Link";
 import { AsOf } from "@/app/_parts/AsOf";
 import { cachedView } from "@/app/_parts/cachedView";
 import { currentContext } from "@/app/_parts/context";
-import { readPlan } from "@/operations/places/queries/readPlan";
-import { PlanOfRooms } from "./_parts/PlanOfRooms";
+import { readFloorPlan } from "@/operations/places/queries/readFloorPlan";
+import { FloorPlan } from "./_parts/FloorPlan";
 
 export const metadata: Metadata = { title: "Plan of the rooms" };
 
 export default async function PlanPage() {
   const context = await currentContext();
-  const rooms = await cachedView(context, "plan", () => readPlan(context));
+  const rooms = await cachedView(context, "plan", () => readFloorPlan(context));
   return (
     <>
       <AsOf />
@@ -25,7 +25,7 @@ export default async function PlanPage() {
           </Link>
         </div>
       </div>
-      {rooms.length === 0 ? <p>There is no room yet.</p> : <PlanOfRooms rooms={rooms} />}
+      {rooms.length === 0 ? <p>There is no room yet.</p> : <FloorPlan rooms={rooms} />}
     </>
   );
 }

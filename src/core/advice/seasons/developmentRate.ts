@@ -1,6 +1,7 @@
 import { daysFor } from "../../climate/degreeDays";
 import { ln } from "../../shared/exponential";
 import { phaseOf, pestIds, pestOf, type PestId } from "../../knowledge/pests/pests";
+import { GUARD_DAYS } from "../../model/inspection/cleanLooks";
 import { layoutOf } from "../../model/population/layout";
 import { stableGrowth } from "../../model/population/stable";
 import { stepFor } from "../../model/population/step";
@@ -15,6 +16,17 @@ export interface DevelopmentRate {
 }
 
 const STEP_DAYS = 0.25;
+
+/** What doubles within so few days is trouble (HOUSE). */
+const FAST_DAYS = 6;
+/** What does not double while a closed case is watched as good as stands still (HOUSE). */
+const STILL_FROM_DAYS = GUARD_DAYS.at(-1)!;
+
+/** Whether a population of this doubling grows fast, grows, or as good as stands still. @example growthOf(null) // "still" */
+export function growthOf(doublingDays: number | null): "fast" | "grows" | "still" {
+  if (doublingDays === null || doublingDays > STILL_FROM_DAYS) return "still";
+  return doublingDays <= FAST_DAYS ? "fast" : "grows";
+}
 
 /**
  * How fast a pest goes at a mean warmth, °C, on a plant of one site, at the egg laying of the tables. Source: the growth of the model's

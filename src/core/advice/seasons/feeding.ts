@@ -1,7 +1,7 @@
 import type { MechanicalWay } from "../../acts/mechanical";
 import { airOf } from "../../climate/vapour";
 import type { PestId } from "../../knowledge/pests/pests";
-import { developmentRateAt } from "./developmentRate";
+import { developmentRateAt, growthOf } from "./developmentRate";
 
 /** What is on record of a place, as far as it feeds pests. */
 export interface PlaceRecord {
@@ -46,8 +46,6 @@ export type Feeds =
   | { readonly code: "litter"; readonly days: number | null; readonly found: number }
   | { readonly code: "nitrogen"; readonly times: number; readonly found: number };
 
-/** Mites that double within so few days are trouble (HOUSE). */
-const FAST_DAYS = 6;
 const COOLER_C = 3;
 /** Leaves want dusting, and litter to be taken off, at least so often (HOUSE). */
 const DUST_DAYS = 90;
@@ -77,7 +75,7 @@ export function whatFeeds(place: PlaceRecord): readonly Feeds[] {
   if (place.meanC !== null) {
     const { doublingDays } = developmentRateAt("spiderMite", place.meanC);
     const dry = place.deficitKpa === null ? null : airOf(place.deficitKpa) === "dry";
-    if (dry !== false && doublingDays !== null && doublingDays <= FAST_DAYS)
+    if (dry !== false && doublingDays !== null && growthOf(doublingDays) === "fast")
       all.push({
         ...{
           code: "warm",

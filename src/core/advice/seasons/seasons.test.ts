@@ -8,7 +8,7 @@ import type { TreatedPlant } from "../tolerance/treatedPlant";
 import { inBatches, workDaysBetween } from "./batches";
 import { whatFeeds, type PlaceRecord } from "./feeding";
 import { biocontrolDue } from "./biocontrol";
-import { developmentRateAt, developmentRatesAt } from "./developmentRate";
+import { developmentRateAt, developmentRatesAt, growthOf } from "./developmentRate";
 import {
   infestedAt,
   inSeason,
@@ -375,4 +375,14 @@ describe("what feeds the trouble at a place", () => {
     expect(codes({ litterDays: 200, finds: { mealybug: 2 } })).toEqual(["litter"]);
     expect(codes({ richFeeds: 2 })).toEqual(["nitrogen"]);
   });
+});
+
+// Facts of the trade, from memory: mites run away in a warm room, and root mealybugs hardly stir in a cool porch.
+it("says what grows fast, what grows, and what as good as stands still", () => {
+  expect(growthOf(developmentRateAt("spiderMite", 26).doublingDays)).toBe("fast");
+  expect(growthOf(developmentRateAt("mealybug", 22).doublingDays)).toBe("grows");
+  expect(growthOf(developmentRateAt("rootMealybug", 14).doublingDays)).toBe("still");
+  expect([growthOf(null), growthOf(84), growthOf(84.1), growthOf(6), growthOf(6.1)]).toEqual([
+    ...["still", "grows", "still", "fast", "grows"],
+  ]);
 });

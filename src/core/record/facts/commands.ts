@@ -1,4 +1,4 @@
-import { PLAN_COLUMNS, PLAN_ROWS } from "./planSize";
+import { FLOOR_PLAN_COLUMNS, FLOOR_PLAN_ROWS } from "./floorPlanSize";
 import { sensitivities } from "../../knowledge/plants/sensitivities";
 import { moistureIds } from "../../knowledge/plants/moisture";
 import { plantValues } from "../../knowledge/plants/plantValue";
@@ -65,15 +65,15 @@ export const arrangePlaces = z.object({
         column: z
           .int()
           .min(0)
-          .max(PLAN_COLUMNS - 1),
+          .max(FLOOR_PLAN_COLUMNS - 1),
         row: z
           .int()
           .min(0)
-          .max(PLAN_ROWS - 1),
+          .max(FLOOR_PLAN_ROWS - 1),
       }),
     )
     .min(1)
-    .max(PLAN_COLUMNS * PLAN_ROWS),
+    .max(FLOOR_PLAN_COLUMNS * FLOOR_PLAN_ROWS),
 });
 export type ArrangePlaces = z.output<typeof arrangePlaces>;
 

@@ -10,6 +10,8 @@ import { pastMoment } from "../../shared/checks";
 export function addPlace(context: Context, command: AddPlace): Promise<Outcome<{ id: string }>> {
   return transact(context, "record", command.id, async (scope) => {
     const { celsius, readingId, dripsOn = null, ...place } = command;
+    // Only boards have a height; one typed before another kind was chosen is none.
+    const heightCm = command.kind === "shelf" ? (command.heightCm ?? null) : null;
     // An isolation place that stands in no room is a room of its own.
     const { doorShut = command.kind === "isolation" && command.parentId === null } = command;
     if (await scope.wasThere("places", command.id)) return { id: command.id };
@@ -19,7 +21,7 @@ export function addPlace(context: Context, command: AddPlace): Promise<Outcome<{
     } else if (!standsAlone.includes(command.kind)) refuse("parentId", "stands_alone");
     else if (celsius === null) refuse("celsius", "no_temperature");
     if (dripsOn !== null && !(await places.find(scope, dripsOn))) refuse("dripsOn", "unknown");
-    await places.add(scope, { ...plainPlace, ...place, doorShut, dripsOn });
+    await places.add(scope, { ...plainPlace, ...place, doorShut, dripsOn, heightCm });
     if (celsius !== null) {
       const at = pastMoment(context, context.now);
       await facts.add(scope, "reading", [

@@ -42,7 +42,7 @@ import { readApart, readMove } from "../../plants/queries/readApart";
 import { readAround } from "../../cases/queries/readAround";
 import { readArrivals } from "../../seasons/queries/readArrivals";
 import { readBenches } from "../../places/queries/readBenches";
-import { readPlan } from "../../places/queries/readPlan";
+import { readFloorPlan } from "../../places/queries/readFloorPlan";
 import { readTolerance } from "../../plants/queries/readTolerance";
 import { readCalendar } from "../../seasons/queries/readCalendar";
 import { readCarried } from "../../plants/queries/readCarried";
@@ -157,7 +157,7 @@ describe("two walls between collections", () => {
     readAround: (c) => readAround(c, ids.case),
     readArrivals,
     readBenches,
-    readPlan,
+    readFloorPlan,
     readTolerance: (c) => readTolerance(c, "Hoya"),
     readCarried: (c) => readCarried(c, ids.plant),
     readCase: (c) => readCase(c, ids.case),

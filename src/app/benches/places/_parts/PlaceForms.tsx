@@ -22,7 +22,7 @@ import { MomentField } from "@/ui/fields/MomentField";
 import { useCommand } from "@/ui/fields/useCommand";
 import { placeKindNames, readingSourceNames } from "@/wording/names/names";
 import { QuantityField } from "@/ui/fields/QuantityField";
-import { lightNames } from "@/wording/places";
+import { lightNames } from "@/wording/names/places";
 
 const PACE = "How fast the pest develops, and so every date, depends on it.";
 
@@ -30,7 +30,7 @@ const ROOM_FOR = "How many pots; leave it empty if you do not count.";
 const DOOR = "Pests do not pass a shut door. This matters most for an isolation place.";
 const DRIPS = "Root mealybugs travel with the water. Leave it empty if each pot has its own saucer.";
 
-const HEIGHT = "Above the floor. Upper shelves are then drawn and walked before lower ones.";
+const HEIGHT = "Above the floor. Upper shelves are drawn above lower ones.";
 const LIGHTS = [["", "not said"], ...lightIds.map((id) => [id, lightNames[id]] as const)] as const;
 
 const added = ["room", "shelf", "isolation", "tray", "cabinet", "outdoors"] as const;

@@ -1,23 +1,23 @@
 import { useDraggable } from "@dnd-kit/core";
 import type { KeyboardEvent } from "react";
 import { plantStates, type PlantState } from "@/core/knowledge/plants/states";
-import type { OnPlan } from "@/core/record/facts/plan";
+import type { OnFloorPlan } from "@/core/record/facts/floorPlan";
 import { isApart } from "@/core/record/facts/descriptions";
-import type { RoomOnPlan, ShelfOnPlan } from "@/operations/places/queries/readPlan";
+import type { RoomOnFloorPlan, ShelfOnFloorPlan } from "@/operations/places/queries/readFloorPlan";
 import { Link } from "@/ui/Link";
 import { Flower } from "@/ui/mark/Flower";
 import { Lamp, Window } from "@/ui/places/lights";
-import { standsInWords } from "@/wording/places";
+import { standsInWords } from "@/wording/names/places";
 
 /** What asks for most comes first. */
 const inOrder = plantStates.toReversed();
-const hasWindow = ({ light }: Pick<ShelfOnPlan, "light">) => light === "window" || light === "both";
-const hasLamp = ({ light }: Pick<ShelfOnPlan, "light">) => light === "lamp" || light === "both";
+const hasWindow = ({ light }: Pick<ShelfOnFloorPlan, "light">) => light === "window" || light === "both";
+const hasLamp = ({ light }: Pick<ShelfOnFloorPlan, "light">) => light === "lamp" || light === "both";
 
 interface Props {
-  readonly room: RoomOnPlan;
-  readonly at: OnPlan;
-  readonly onKey: (event: KeyboardEvent, at: OnPlan) => void;
+  readonly room: RoomOnFloorPlan;
+  readonly at: OnFloorPlan;
+  readonly onKey: (event: KeyboardEvent, at: OnFloorPlan) => void;
 }
 
 /** A room from above: its walls, the window, the door, its shelves and how the plants on them stand. */

@@ -1,29 +1,29 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { PLAN_COLUMNS } from "./planSize";
-import { arranged, planOf } from "./plan";
+import { FLOOR_PLAN_COLUMNS } from "./floorPlanSize";
+import { arranged, floorPlanOf } from "./floorPlan";
 import { placeOrder } from "./placeOrder";
 
-const cell = fc.option(fc.record({ column: fc.nat(PLAN_COLUMNS - 1), row: fc.nat(5) }));
+const cell = fc.option(fc.record({ column: fc.nat(FLOOR_PLAN_COLUMNS - 1), row: fc.nat(5) }));
 const rooms = fc.uniqueArray(fc.record({ id: fc.string({ minLength: 1 }), cell }), { selector: ({ id }) => id });
 const asPlaces = (all: readonly { id: string; cell: { column: number; row: number } | null }[]) =>
   all.map((one) => ({ id: one.id, planColumn: one.cell?.column ?? null, planRow: one.cell?.row ?? null }));
-const cellsOf = (plan: ReturnType<typeof planOf>) => plan.map(({ column, row }) => `${column} ${row}`);
+const cellsOf = (plan: ReturnType<typeof floorPlanOf>) => plan.map(({ column, row }) => `${column} ${row}`);
 
 describe("the plan of the rooms", () => {
   it("has every room once, each in a place of its own, whatever was said of them", () => {
     fc.assert(
       fc.property(rooms, (all) => {
-        const plan = planOf(asPlaces(all));
+        const plan = floorPlanOf(asPlaces(all));
         expect(plan.map(({ id }) => id)).toEqual(all.map(({ id }) => id));
         expect(new Set(cellsOf(plan)).size).toBe(all.length);
-        expect(plan.every(({ column }) => column >= 0 && column < PLAN_COLUMNS)).toBe(true);
+        expect(plan.every(({ column }) => column >= 0 && column < FLOOR_PLAN_COLUMNS)).toBe(true);
       }),
     );
   });
 
   it("leaves rooms where they were put, and fills the gaps with the others", () => {
-    const plan = planOf([
+    const plan = floorPlanOf([
       { id: "hall", planColumn: null, planRow: null },
       { id: "bath", planColumn: 0, planRow: 0 },
       { id: "shed", planColumn: 0, planRow: 0 },
@@ -37,9 +37,9 @@ describe("the plan of the rooms", () => {
 
   it("put where another stands, the two change places; it stays a plan, and put back it is as before", () => {
     fc.assert(
-      fc.property(rooms, fc.nat(), fc.nat(PLAN_COLUMNS - 1), fc.nat(5), (all, at, column, row) => {
+      fc.property(rooms, fc.nat(), fc.nat(FLOOR_PLAN_COLUMNS - 1), fc.nat(5), (all, at, column, row) => {
         fc.pre(all.length > 0);
-        const plan = planOf(asPlaces(all));
+        const plan = floorPlanOf(asPlaces(all));
         const room = plan[at % plan.length]!;
         const after = arranged(plan, room.id, { column, row });
         expect(new Set(cellsOf(after)).size).toBe(all.length);

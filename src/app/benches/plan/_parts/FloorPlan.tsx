@@ -12,9 +12,9 @@ import {
 import { useState, type KeyboardEvent } from "react";
 import Alert from "react-bootstrap/Alert";
 import { arrangePlacesAction } from "@/app/_parts/actions";
-import { PLAN_COLUMNS, PLAN_ROWS } from "@/core/record/facts/planSize";
-import { arranged, type OnPlan } from "@/core/record/facts/plan";
-import type { RoomOnPlan } from "@/operations/places/queries/readPlan";
+import { FLOOR_PLAN_COLUMNS, FLOOR_PLAN_ROWS } from "@/core/record/facts/floorPlanSize";
+import { arranged, type OnFloorPlan } from "@/core/record/facts/floorPlan";
+import type { RoomOnFloorPlan } from "@/operations/places/queries/readFloorPlan";
 import { useCollection } from "@/ui/shell/Collection";
 import { RoomDrawn } from "./RoomDrawn";
 
@@ -29,29 +29,35 @@ const steps: Readonly<Record<string, readonly [column: number, row: number]>> = 
 };
 
 /** The rooms as they lie beside each other. They are carried by mouse and finger, and by the arrow keys; where another lies, the two change places. */
-export function PlanOfRooms({ rooms }: { rooms: readonly RoomOnPlan[] }) {
+export function FloorPlan({ rooms }: { rooms: readonly RoomOnFloorPlan[] }) {
   const { id: collectionId } = useCollection();
-  const [put, setPut] = useState<{ readonly of: readonly RoomOnPlan[]; readonly plan: readonly OnPlan[] } | null>(null);
+  const [put, setPut] = useState<{
+    readonly of: readonly RoomOnFloorPlan[];
+    readonly plan: readonly OnFloorPlan[];
+  } | null>(null);
+  /** So many arrangements are on their way: until the last has arrived the page read anew is older than what is shown. */
+  const [pending, setPending] = useState(0);
   const [wrong, setWrong] = useState<string | null>(null);
   const [told, setTold] = useState("");
-  const plan: readonly OnPlan[] = put?.of === rooms ? put.plan : rooms;
+  const plan: readonly OnFloorPlan[] = put && (pending > 0 || put.of === rooms) ? put.plan : rooms;
   // One row more than there is, to carry something down into.
-  const lines = Math.min(PLAN_ROWS, Math.max(...plan.map(({ row }) => row)) + 2);
+  const lines = Math.min(FLOOR_PLAN_ROWS, Math.max(...plan.map(({ row }) => row)) + 2);
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: HELD_MS, tolerance: 8 } }),
   );
   const arrange = async (id: string, column: number, row: number) => {
-    if (column < 0 || column >= PLAN_COLUMNS || row < 0 || row >= PLAN_ROWS) return;
-    const before = plan;
-    const next = arranged(before, id, { column, row });
+    if (column < 0 || column >= FLOOR_PLAN_COLUMNS || row < 0 || row >= FLOOR_PLAN_ROWS) return;
+    const next = arranged(plan, id, { column, row });
     setPut({ of: rooms, plan: next });
     setWrong(null);
     setTold(`${rooms.find((room) => room.id === id)!.name}: column ${column + 1}, row ${row + 1}.`);
     const places = next.map((one) => ({ placeId: one.id, column: one.column, row: one.row }));
+    setPending((many) => many + 1);
     const result = await arrangePlacesAction(collectionId, { places }).catch(() => null);
+    setPending((many) => many - 1);
     if (result?.ok) return;
-    setPut({ of: rooms, plan: before });
+    setPut(null);
     setWrong(result?.problems.map(({ message }) => message).join(" ") ?? "It was not kept. Check the connection.");
   };
   const end = ({ active, over }: DragEndEvent) => {
@@ -59,7 +65,7 @@ export function PlanOfRooms({ rooms }: { rooms: readonly RoomOnPlan[] }) {
     const [column, row] = String(over.id).split(" ").map(Number) as [number, number];
     void arrange(String(active.id), column, row);
   };
-  const press = (event: KeyboardEvent, { id, column, row }: OnPlan) => {
+  const press = (event: KeyboardEvent, { id, column, row }: OnFloorPlan) => {
     const step = steps[event.key];
     if (!step) return;
     event.preventDefault();
@@ -77,8 +83,8 @@ export function PlanOfRooms({ rooms }: { rooms: readonly RoomOnPlan[] }) {
       <DndContext id="plan" sensors={sensors} onDragEnd={end}>
         <div className="plan-scroll">
           <div className="plan" style={{ gridTemplateRows: `repeat(${lines - 1}, auto) 3rem` }}>
-            {Array.from({ length: lines * PLAN_COLUMNS }, (_, i) => (
-              <Cell key={i} column={i % PLAN_COLUMNS} row={Math.floor(i / PLAN_COLUMNS)} />
+            {Array.from({ length: lines * FLOOR_PLAN_COLUMNS }, (_, i) => (
+              <Cell key={i} column={i % FLOOR_PLAN_COLUMNS} row={Math.floor(i / FLOOR_PLAN_COLUMNS)} />
             ))}
             {rooms.map((room, i) => (
               <RoomDrawn key={room.id} room={room} at={plan[i]!} onKey={press} />

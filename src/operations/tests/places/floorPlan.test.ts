@@ -4,7 +4,7 @@ import { addPlace } from "../../places/commands/addPlace";
 import { arrangePlaces } from "../../places/commands/arrangePlaces";
 import { editPlace } from "../../places/commands/editPlace";
 import { readBenches } from "../../places/queries/readBenches";
-import { readPlan } from "../../places/queries/readPlan";
+import { readFloorPlan } from "../../places/queries/readFloorPlan";
 import { expectOk } from "../../shared/outcome";
 import type { Context } from "../../shared/context";
 import { freshCollection, NOW, plantOn } from "../builders";
@@ -27,7 +27,7 @@ describe("the plan of the rooms", () => {
   it("a room nobody has put anywhere has its place; put somewhere it stays; one unknown puts none", async () => {
     const bath = await added("Bath");
     const cells = async () =>
-      (await readPlan(context))
+      (await readFloorPlan(context))
         .map(({ id, column, row }) => [id, column, row])
         .filter(([id]) => id === room || id === bath);
     expect(await cells()).toEqual([
@@ -54,11 +54,15 @@ describe("the plan of the rooms", () => {
   });
 
   it("says how the plants of each shelf stand; upper boards come first once their heights are known", async () => {
+    // A height typed before another kind was chosen is none.
+    const nook = await added("Nook", { heightCm: 90 });
+    const heights = (await readBenches(context)).map(({ place }) => [place.id, place.heightCm] as const);
+    expect(heights).toContainEqual([nook, null]);
     const low = await added("Low", { kind: "shelf", parentId: room, celsius: null, heightCm: 30 });
     const high = await added("High", { kind: "shelf", parentId: room, celsius: null, light: "lamp" });
     expectOk(await editPlace(context, { placeId: high, name: "High", heightCm: 150 }));
     await plantOn(context, low);
-    const plan = (await readPlan(context)).find(({ id }) => id === room)!;
+    const plan = (await readFloorPlan(context)).find(({ id }) => id === room)!;
     expect(plan.shelves.slice(0, 2).map(({ id, light, count }) => [id, light, count])).toEqual([
       [high, "lamp", 0],
       [low, null, 1],

@@ -21,7 +21,7 @@ export function PhoneMore({ first, more, children }: Props) {
     <>
       {folded ? lines.slice(0, first) : lines}
       {folded && (
-        <li>
+        <li className="phone-more">
           <button type="button" className="btn btn-link px-0" onClick={() => setAll(true)}>
             {more}
           </button>

@@ -22,10 +22,12 @@ const FAST_DAYS = 6;
 /** What does not double while a closed case is watched as good as stands still (HOUSE). */
 const STILL_FROM_DAYS = GUARD_DAYS.at(-1)!;
 
-/** Whether a population of this doubling grows fast, grows, or as good as stands still. @example growthOf(null) // "still" */
+/** Whether a population of this doubling grows fast, grows, or as good as stands still; by whole days, as they are told. @example growthOf(null) // "still" */
 export function growthOf(doublingDays: number | null): "fast" | "grows" | "still" {
-  if (doublingDays === null || doublingDays > STILL_FROM_DAYS) return "still";
-  return doublingDays <= FAST_DAYS ? "fast" : "grows";
+  if (doublingDays === null) return "still";
+  const days = Math.round(doublingDays);
+  if (days > STILL_FROM_DAYS) return "still";
+  return days <= FAST_DAYS ? "fast" : "grows";
 }
 
 /**

@@ -382,7 +382,7 @@ it("says what grows fast, what grows, and what as good as stands still", () => {
   expect(growthOf(developmentRateAt("spiderMite", 26).doublingDays)).toBe("fast");
   expect(growthOf(developmentRateAt("mealybug", 22).doublingDays)).toBe("grows");
   expect(growthOf(developmentRateAt("rootMealybug", 14).doublingDays)).toBe("still");
-  expect([growthOf(null), growthOf(84), growthOf(84.1), growthOf(6), growthOf(6.1)]).toEqual([
+  expect([growthOf(null), growthOf(84), growthOf(84.6), growthOf(6.4), growthOf(6.6)]).toEqual([
     ...["still", "grows", "still", "fast", "grows"],
   ]);
 });

@@ -251,6 +251,7 @@ describe("rooms on a phone", () => {
     // Where another lies the two change places.
     await (await room()).sendKeys(Key.ARROW_LEFT, Key.ARROW_LEFT);
     await page.eventually(async () => (await where()).includes("column 2, row 2"), "it did not move back");
+    await page.sees("Saved.");
     const kept = async () => {
       await page.open("/benches/plan");
       return (await where()).includes("column 2, row 2") && (await page.text()).includes("Stairwell");

@@ -9,7 +9,7 @@ import {
   useSensors,
   type DragEndEvent,
 } from "@dnd-kit/core";
-import { useState, type KeyboardEvent } from "react";
+import { useEffect, useState, type KeyboardEvent } from "react";
 import Alert from "react-bootstrap/Alert";
 import { arrangePlacesAction } from "@/app/_parts/actions";
 import { FLOOR_PLAN_COLUMNS, FLOOR_PLAN_ROWS } from "@/core/record/facts/floorPlanSize";
@@ -39,7 +39,9 @@ export function FloorPlan({ rooms }: { rooms: readonly RoomOnFloorPlan[] }) {
   const [pending, setPending] = useState(0);
   const [wrong, setWrong] = useState<string | null>(null);
   const [told, setTold] = useState("");
-  const plan: readonly OnFloorPlan[] = put && (pending > 0 || put.of === rooms) ? put.plan : rooms;
+  const onTheWay = pending > 0;
+  useAsksBeforeLeaving(onTheWay);
+  const plan: readonly OnFloorPlan[] = put && (onTheWay || put.of === rooms) ? put.plan : rooms;
   // One row more than there is, to carry something down into.
   const lines = Math.min(FLOOR_PLAN_ROWS, Math.max(...plan.map(({ row }) => row)) + 2);
   const sensors = useSensors(
@@ -74,7 +76,8 @@ export function FloorPlan({ rooms }: { rooms: readonly RoomOnFloorPlan[] }) {
   return (
     <>
       <p className="small mb-2">
-        Drag a room by its name to where it is; by keyboard, the arrow keys carry it. Press a shelf to see it.
+        Drag a room by its name to where it is; by keyboard, the arrow keys carry it. Press a shelf to see it.{" "}
+        <strong>{onTheWay ? "Saving …" : told && !wrong && "Saved."}</strong>
       </p>
       {wrong && <Alert variant="danger">{wrong}</Alert>}
       <div aria-live="polite" className="visually-hidden">
@@ -94,6 +97,16 @@ export function FloorPlan({ rooms }: { rooms: readonly RoomOnFloorPlan[] }) {
       </DndContext>
     </>
   );
+}
+
+/** Presses go to the server one after the other: a page left between two of them would lose the later one, which is shown already. */
+function useAsksBeforeLeaving(onTheWay: boolean) {
+  useEffect(() => {
+    if (!onTheWay) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener("beforeunload", ask);
+    return () => window.removeEventListener("beforeunload", ask);
+  }, [onTheWay]);
 }
 
 /** Where a room can be put. */

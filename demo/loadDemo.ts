@@ -86,7 +86,7 @@ function inTurn<T>(
 
 async function load(sequelize: Sequelize, now: Date, transaction: Transaction) {
   const collection = {
-    ...{ id: DEMO_ID, ...settings, isDemo: true, settingsVersion: 1 },
+    ...{ id: DEMO_ID, ...settings, isDemo: true, settingsVersion: 1, toldElsewhere: null },
     bottles: cupboard(dayIn(now, settings.timeZone)),
   };
   const context: Context = { sequelize, collection, actor: ACTOR, role: "owner", now };

@@ -101,6 +101,27 @@ describe("in and out", () => {
     await page.sees("L02");
   });
 
+  it("what other keepers' records have taught is read in once, shown beside hers, and forgotten", async () => {
+    const { page } = app;
+    await page.open("/ledger/taught");
+    const none = path.join(folder, "none.json");
+    writeFileSync(none, "{}");
+    await (await page.field("Experience file")).sendKeys(none);
+    await page.press("Import");
+    await page.sees("Nothing was imported.");
+    const others = path.resolve("docs/experience-example.json");
+    for (let i = 0; i < 2; i++) {
+      await page.open("/ledger/taught");
+      await (await page.field("Experience file")).sendKeys(others);
+      await page.press("Import");
+      await page.sees("2 other keepers read in.");
+    }
+    await page.sees("From 2 other keepers with 23 cases.");
+    await page.sees("your record with other keepers' says");
+    await page.press("Forget other keepers' experience");
+    await page.sees("Read in a file that another keeper or a club has shared.");
+  });
+
   it("and is backed up by itself", async () => {
     const { page } = app;
     await page.eventually(async () => {

@@ -1,7 +1,7 @@
 // Writes the JSON Schemas of the open formats from the shapes that read them.
 import { writeFileSync } from "node:fs";
 import path from "node:path";
-import { experienceFileSchema } from "../src/core/advice/learning/experience";
+import { experienceFileSchema } from "../src/core/record/format/experienceFile";
 import { carriageFileSchema, caseFileSchema } from "../src/core/record/format/schema";
 
 for (const [name, schema] of [

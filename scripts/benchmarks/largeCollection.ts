@@ -37,6 +37,7 @@ export async function buildLargeCollection(
     isDemo: false,
     bottles: [],
     settingsVersion: 1,
+    toldElsewhere: null,
   } satisfies Collection;
   const context: Context = { sequelize, collection, actor: "benchmark", role: "owner", now };
   await collections.add(

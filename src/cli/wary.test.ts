@@ -40,7 +40,11 @@ describe("the wary command", () => {
     const file = JSON.stringify({ format: "wary-petal.experience", version: 1, from: [part] });
     const shown = wary(["experience", "show", "-"], file);
     expect(JSON.parse(shown.stdout)).toMatchObject({ keepers: 1, cases: 3, sights: [{ saw: { hits: 1, of: 4 } }] });
-    expect(JSON.parse(wary(["experience", "merge", "-"], file).stdout)).toEqual(JSON.parse(file));
+    expect(JSON.parse(wary(["experience", "merge", "-"], file).stdout)).toEqual({
+      ...JSON.parse(file),
+      version: 2,
+      from: [{ ...part, hands: [], eyes: [], arrivals: { plants: 0, showed: 0 } }],
+    });
     const bad = wary(["experience", "show", "-"], file.replace('"saw":1', '"saw":9'));
     expect([bad.status, bad.stderr]).toEqual([2, "-: from[0].sights[0]: saw more than there was\n"]);
     expect(wary(["experience", "merge"]).status).toBe(2);

@@ -4,7 +4,8 @@ import type { Readable } from "node:stream";
 import { assessFile } from "@/core/advice/clearance/assess";
 import { carriesFile } from "@/core/advice/clearance/carriesFile";
 import { planFile } from "@/core/advice/plans/planFile";
-import { mergeExperiences, readExperience, summedUp, type ExperienceFile } from "@/core/advice/learning/experience";
+import { mergeExperiences, summedUp } from "@/core/advice/learning/experience";
+import { readExperience, type ExperienceFile } from "@/core/record/format/experienceFile";
 import { MOST_BYTES, readCarriageFile, readCaseFile, type FileProblem } from "@/core/record/format/read";
 
 const USAGE = `usage: npm run --silent wary -- assess|plan|carries FILE   (FILE may be - for standard input)

@@ -42,6 +42,7 @@ import { keepBottle } from "@/operations/household/commands/keepBottle";
 import { keepSensor } from "@/operations/climate/commands/keepSensor";
 import { movePlant } from "@/operations/plants/commands/movePlant";
 import { moveSeveral } from "@/operations/plants/commands/moveSeveral";
+import { forgetExperience } from "@/operations/record/commands/forgetExperience";
 import { recordAct } from "@/operations/acts/commands/recordAct";
 import { recordLook } from "@/operations/looks/commands/recordLook";
 import { recordReaction } from "@/operations/plants/commands/recordReaction";
@@ -120,6 +121,9 @@ export const changeSettingsAction = async (c: string, input: unknown): Promise<C
   if (result.ok) await askFor(databaseUrl(), c, "derive");
   return thenJudge(c, result);
 };
+
+export const forgetExperienceAction = async (c: string, input: unknown) =>
+  thenJudge(c, await runCommand(c, "forgetExperience", commands.forgetExperience, forgetExperience, input));
 
 export const keepBottleAction = async (c: string, input: unknown) =>
   thenJudge(c, await runCommand(c, "keepBottle", keepBottleShape, keepBottle, input));

@@ -32,6 +32,8 @@ export type CommandName =
   | "keepSensor"
   | "dropSensor"
   | "importReadings"
+  | "addExperience"
+  | "forgetExperience"
   | "countTraps"
   | "beginProgramme"
   | "endProgramme"

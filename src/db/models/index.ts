@@ -53,6 +53,8 @@ const others: Readonly<Record<string, () => ModelAttributes>> = {
       notAllowed: "texts",
       poisonCentre: "text",
       bottles: "json",
+      experience: "json",
+      toldElsewhere: "json",
       isDemo: "boolean",
     }),
     workDays: { type: DataTypes.ARRAY(DataTypes.INTEGER) },

@@ -1,4 +1,6 @@
 import { z } from "zod";
+import type { ToldElsewhere } from "@/core/model/learning/elsewhere";
+import { experienceFile, type ExperienceFile } from "@/core/record/format/experienceFile";
 import { keepBottle, type Bottle } from "@/core/knowledge/household/bottles";
 import { settings, type Settings } from "@/core/record/facts/settings";
 import type { Scope } from "../connection";
@@ -8,6 +10,7 @@ const collection = settings.extend({
   id: z.string(),
   isDemo: z.boolean(),
   bottles: z.array(keepBottle),
+  toldElsewhere: z.custom<ToldElsewhere>().nullable(),
   settingsVersion: z.number(),
 });
 /** A collection: its settings, what is in its cupboard, and whether it is the demo. */
@@ -15,16 +18,18 @@ export type Collection = Settings & {
   readonly id: string;
   readonly isDemo: boolean;
   readonly bottles: Bottle[];
+  /** What other keepers' records have told that were read in; null where none were. */
+  readonly toldElsewhere: ToldElsewhere | null;
   /** Goes up with every change of its settings or its cupboard: what was reckoned by others is not kept. */
   readonly settingsVersion: number;
 };
 /** A collection that is being begun. */
-export type NewCollection = Omit<Collection, "settingsVersion">;
+export type NewCollection = Omit<Collection, "settingsVersion" | "toldElsewhere">;
 
 const columns = `id, name, time_zone as "timeZone", look_every_days as "lookEveryDays", units, spoons,
   alcohol_percent::float8 as "alcoholPercent", clear_percent as "clearPercent", every_days as "everyDays",
   risk_percent::float8 as "riskPercent", stretch_looks as "stretchLooks", numbers,
-  work_days as "workDays", hemisphere, owns, household, not_allowed as "notAllowed", poison_centre as "poisonCentre", bottles, is_demo as "isDemo",
+  work_days as "workDays", hemisphere, owns, household, not_allowed as "notAllowed", poison_centre as "poisonCentre", bottles, told_elsewhere as "toldElsewhere", is_demo as "isDemo",
   settings_version::float8 as "settingsVersion"`;
 
 /** Where a collection is asked for by its id: nothing of another is shown. */
@@ -76,6 +81,21 @@ export async function lockBottles(scope: Scope): Promise<readonly Bottle[]> {
 
 export function putBottles(scope: Scope, bottles: readonly Bottle[]): Promise<void> {
   return changeRow(scope, "collections", { id: scope.collectionId }, { bottles });
+}
+
+/** The experience of other keepers that was read in, its fields in the order of the format; null for none. */
+export async function experience(scope: Scope, locked: "locked" | null = null): Promise<ExperienceFile | null> {
+  const sql = `select experience from collections where id = :c ${locked ? "for update" : ""}`;
+  return (await first(scope, z.object({ experience: experienceFile.nullable() }), sql))?.experience ?? null;
+}
+
+/** Keeps the experience of other keepers, with what it comes to; null for none. */
+export function putExperience(
+  scope: Scope,
+  file: ExperienceFile | null,
+  toldElsewhere: ToldElsewhere | null,
+): Promise<void> {
+  return changeRow(scope, "collections", { id: scope.collectionId }, { experience: file, toldElsewhere });
 }
 
 /** Everything in a collection, what refers to other rows before those. */

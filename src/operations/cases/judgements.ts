@@ -39,6 +39,7 @@ export function judgedNow(context: Pick<Context, "collection" | "now">) {
       handsIn(collection),
       collection.timeZone,
       collection.numbers,
+      collection.numbers === "ours" ? null : collection.toldElsewhere,
       ...labelsIn(collection),
     ]),
     modelVersion: MODEL_VERSION,
@@ -63,11 +64,12 @@ export function fileOfCase(
   record: KeptRecord,
   found: Case,
   asOf: Day,
-  { timeZone, hemisphere, numbers }: Pick<Context["collection"], "timeZone" | "hemisphere" | "numbers">,
+  collection: Pick<Context["collection"], "timeZone" | "hemisphere" | "numbers" | "toldElsewhere">,
 ): CaseFileInput | null {
   const { plant, looks, acts, warmth, humidity, shownReach } = record;
-  const sight = sightBefore(found.openedAt, record.sight, numbers);
-  const reachPrior = reachBefore(found, acts, shownReach, numbers);
+  const { timeZone, hemisphere } = collection;
+  const sight = sightBefore(found.openedAt, record.sight, collection);
+  const reachPrior = reachBefore(found, acts, shownReach, collection);
   const wallTime = (at: Date) => wallTimeIn(at, timeZone);
   const restsOn = (day: Day) => restsDryOn(plant, day, hemisphere);
   return caseFileFrom({ found, plant, looks, acts, warmth, humidity, restsOn, wallTime, asOf, reachPrior, sight });
@@ -93,7 +95,7 @@ export function judge(context: Pick<Context, "collection" | "now">, record: Kept
   const last = standing(record.inspections).findLast((look) => look.at >= found.openedAt);
   if (!input || !last)
     return { ok: false, problems: [{ path: "", message: "nothing is known of the warmth it has had" }] };
-  const sight = sightBefore(found.openedAt, record.sight, context.collection.numbers);
+  const sight = sightBefore(found.openedAt, record.sight, context.collection);
   const lookedAt = {
     lastLook: last.day,
     search: { tool: last.tool, spots: last.spots },

@@ -51,7 +51,7 @@ export function onPlant(
   return {
     bearer: bearerOn(context, record, day),
     tool,
-    sees: last ? sightBefore(openedAt, record.sight, context.collection.numbers)({ keeper: keeperOf(last), tool }) : 1,
+    sees: last ? sightBefore(openedAt, record.sight, context.collection)({ keeper: keeperOf(last), tool }) : 1,
     ...(meanC !== undefined && { now: { meanC, humidity, rests } }),
     everyDays: context.collection.everyDays,
     washes: washesOn(record.acts, day),

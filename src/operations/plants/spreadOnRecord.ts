@@ -1,4 +1,5 @@
 import { HANDLED_WITHIN_MINUTES, LOOK_BACK_DAYS } from "@/core/model/carriage/rates";
+import { arrivalsBefore } from "@/core/model/learning/elsewhere";
 import { casesOf } from "@/core/record/cases/cases";
 import { placesInRecord, type PlacesInRecord } from "@/core/record/cases/record";
 import { stayAt, staysOf, type Stand } from "@/core/record/cases/stays";
@@ -58,6 +59,7 @@ export async function readSpread(context: Context, scope: Scope): Promise<Spread
     sources: sources.map((source) => ({ ...source, numbers: numbers.get(source.caseId) ?? null })),
     stands,
     cameFrom,
+    arrivals: arrivalsBefore(context.collection),
     handlings,
   };
   return {

@@ -43,6 +43,8 @@ export const problemCodes = [
   "id_taken",
   "look_without_it",
   "too_many_rows",
+  "too_many_keepers",
+  "only_own_experience",
   "cupboard_full",
   "address_not_near",
   "programme_not_running",

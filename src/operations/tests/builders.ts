@@ -12,6 +12,7 @@ import type { MixId } from "@/core/knowledge/mixes/mixes";
 import type { SpotId } from "@/core/knowledge/plants/spots";
 import type { TechniqueId } from "@/core/knowledge/remedies/remedies";
 import { connect } from "@/db/connection";
+import type { ExperienceFile } from "@/core/record/format/experienceFile";
 import * as collections from "@/db/stores/collections";
 import { dayIn, instantOf } from "@/zones";
 import { addPlace } from "../places/commands/addPlace";
@@ -49,6 +50,7 @@ export async function freshCollection(over: Partial<collections.Collection> = {}
     isDemo: false,
     bottles: [],
     settingsVersion: 1,
+    toldElsewhere: null,
     ...over,
   };
   const context: Context = { sequelize, collection, actor: "Tester", role: "owner", now };
@@ -165,3 +167,18 @@ export function aBottle(over: Partial<Bottle> = {}): Bottle {
     ...over,
   };
 }
+
+/** What one other keeper's record has taught: sprays that miss much, and every second plant that came infested. */
+export const experienceOfOne: ExperienceFile = {
+  format: "wary-petal.experience",
+  version: 2,
+  from: [
+    {
+      keeper: "1".repeat(32),
+      cases: 21,
+      ...{ courses: [], sights: [], closings: [], eyes: [] },
+      hands: [{ technique: "spray", cases: 20, worth: [16, 2, 2] }],
+      arrivals: { plants: 40, showed: 20 },
+    },
+  ],
+};

@@ -11,6 +11,7 @@ import {
   type CollectionDigests,
   type CollectionHead,
 } from "@/core/record/format/collectionFile";
+import * as collections from "@/db/stores/collections";
 import * as transfer from "@/db/stores/transfer";
 import { scopeOf, type Context } from "../shared/context";
 
@@ -36,7 +37,7 @@ export function exportCollection(context: Context, progress: Progress = () => {}
         format: COLLECTION_FORMAT,
         version: COLLECTION_VERSION,
         madeAt: context.now.toISOString(),
-        collection: settingsOf(context),
+        collection: { ...settingsOf(context), experience: await collections.experience(scope) },
       };
       zip.addBuffer(Buffer.from(`${JSON.stringify(head, null, 2)}\n`), "collection.json");
       zip.addBuffer(Buffer.from(`${JSON.stringify(collectionFileSchema(), null, 2)}\n`), "schema.json");
@@ -107,7 +108,7 @@ function written(
   });
 }
 
-function settingsOf({ collection }: Context): CollectionHead["collection"] {
-  const { isDemo: _demo, settingsVersion: _version, ...settings } = collection;
+function settingsOf({ collection }: Context): Omit<CollectionHead["collection"], "experience"> {
+  const { isDemo: _demo, settingsVersion: _version, toldElsewhere: _told, ...settings } = collection;
   return settings;
 }

@@ -17,6 +17,7 @@ import type { Place } from "@/core/record/facts/descriptions";
 import { ringsIn } from "@/core/record/facts/placeOrder";
 import * as carriage from "@/db/stores/carriage";
 import * as collections from "@/db/stores/collections";
+import { putExperience } from "../record/putExperience";
 import * as facts from "@/db/stores/facts";
 import * as places from "@/db/stores/places";
 import * as transfer from "@/db/stores/transfer";
@@ -116,6 +117,8 @@ export async function importCollection(
         }
         await checkMothers(scope);
         came.added += await putBottles(scope, head.collection.bottles);
+        if (head.collection.experience && !(await putExperience(scope, head.collection.experience)))
+          throw new FileProblem("collection.json", null, "it tells of more keepers' experience than there is room for");
         await transfer.deriveAll(scope);
         await carriage.wantAll(scope);
         progress(lines, lines);

@@ -8,7 +8,11 @@ import {
   doseInWords,
   handSentence,
   sightSentence,
+  arrivalsElsewhereSentence,
   arrivalsSentence,
+  elsewhereSentence,
+  keepersReadIn,
+  sightElsewhereSentence,
   byOursSentence,
   ownSentences,
   taughtSentences,
@@ -45,6 +49,8 @@ describe("what the record has taught, in words", () => {
     expect(said).toMatch(
       /^Spray to run-off: 9 closed cases\. We expect that in 25 % of cases it misses much more than usual; your record says \d+ % \(\d+ % to \d+ %\)\.$/,
     );
+    const learnedAs = { technique: "spray", cases: 9, learned } as const;
+    expect(handSentence(learnedAs, true)).toContain("your record with other keepers' says");
     expect(handSentence({ technique: "dab", cases: 1, learned: null })).toBe(
       "Dab the animals: one closed case, too few to say.",
     );
@@ -86,11 +92,34 @@ describe("a way as it is said", () => {
 
 describe("what a keeper's own record makes of a case", () => {
   it.each([
-    [0.97, 0.91, "Your own record counts here, and makes it surer: by our estimates alone it would be 91 %."],
-    [0.88, 0.91, "Your own record counts here, and makes it less sure: by our estimates alone it would be 91 %."],
-    [0.911, 0.908, "Your own record counts here; it agrees with our estimates."],
+    [0.97, 0.91, "What has been learned counts here, and makes it surer: by our estimates alone it would be 91 %."],
+    [0.88, 0.91, "What has been learned counts here, and makes it less sure: by our estimates alone it would be 91 %."],
+    [0.911, 0.908, "What has been learned counts here; it agrees with our estimates."],
   ])("%d beside %d", (own, ours, sentence) => {
     expect(byOursSentence(own, ours).replaceAll("\u00a0", " ")).toBe(sentence);
+  });
+});
+
+describe("what other keepers' records have taught", () => {
+  it("is told of how many, and whether it counts", () => {
+    const one = { keepers: 1, cases: 1 };
+    expect(elsewhereSentence(one, false)).toBe(
+      "From one other keeper with one case. New cases start from theirs as well, until your own record says more.",
+    );
+    expect(elsewhereSentence({ keepers: 3, cases: 40 }, true)).toContain(
+      "From 3 other keepers with 40 cases. Your settings say",
+    );
+    expect([keepersReadIn(1), keepersReadIn(4)]).toEqual(["One other keeper read in.", "4 other keepers read in."]);
+  });
+
+  it("says what their eyes see, and what came with their plants", () => {
+    const eye = { tool: "eye", looks: 9, precision: 4, pull: 4 * Math.log(0.7) } as const;
+    expect(sightElsewhereSentence(eye).replaceAll("\u00a0", " ")).toBe(
+      "Naked eye, room light: 9 looks beside a find; theirs see about 70 % of what we suppose.",
+    );
+    expect(arrivalsElsewhereSentence({ plants: 20, showed: 3 })).toBe(
+      "3 of 20 new plants showed a pest soon after coming.",
+    );
   });
 });
 

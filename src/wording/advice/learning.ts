@@ -8,8 +8,12 @@ import type { LearnedSight } from "@/core/model/learning/sight";
 import type { ToolId } from "@/core/model/inspection/tools";
 import type { RemedyId, TechniqueId } from "@/core/knowledge/remedies/remedies";
 import { eachOf, isWork, type Dose } from "@/core/advice/planning/doses";
+import type { Experience } from "@/core/advice/learning/experience";
+import type { ToldElsewhere } from "@/core/model/learning/elsewhere";
+import { exp } from "@/core/shared/exponential";
 import { groupBy } from "@/core/shared/groupBy";
 import { workNames } from "../names/acts";
+import { manyInWords } from "../numbers";
 import { percent } from "./chances";
 import { pestName, remedyNames, techniqueNames, toolNames } from "../names/names";
 
@@ -58,17 +62,16 @@ export function ownSentences(doses: readonly Dose[], taught: readonly CourseTaug
 
 const reachNames = ["misses much more than usual", "misses as much as usual", "misses much less than usual"] as const;
 
-/** What the cases of a hand say of how much it misses, beside our estimate; the share that has moved most. @example handSentence(hand) // "Spray to run-off: from 9 cases …" */
-export function handSentence({
-  technique,
-  cases,
-  learned,
-}: {
-  readonly technique: TechniqueId;
-  readonly cases: number;
-  readonly learned: LearnedReach | null;
-}): string {
-  const from = `${techniqueNames[technique]}: ${cases === 1 ? "one closed case" : `${cases} closed cases`}`;
+/** What the cases of a hand, and those of other keepers where they count, say of how much it misses, beside our estimate; the share that has moved most. @example handSentence(hand) // "Spray to run-off: from 9 cases …" */
+export function handSentence(
+  {
+    technique,
+    cases,
+    learned,
+  }: { readonly technique: TechniqueId; readonly cases: number; readonly learned: LearnedReach | null },
+  withOthers = false,
+): string {
+  const from = `${techniqueNames[technique]}: ${manyInWords(cases, "closed case")}`;
   if (!learned) return `${from}, too few to say.`;
   const moved = ([0, 1, 2] as const).reduce(
     (most, i) => (away(learned, i) > away(learned, most) ? i : most),
@@ -76,7 +79,7 @@ export function handSentence({
   );
   const [ours, yours] = [reaches[moved].prior, learned.mean[moved]];
   const span = `${percent(learned.low[moved])} to ${percent(learned.high[moved])}`;
-  return `${from}. We expect that in ${percent(ours)} of cases it ${reachNames[moved]}; your record says ${percent(yours)} (${span}).`;
+  return `${from}. We expect that in ${percent(ours)} of cases it ${reachNames[moved]}; your record ${withOthers ? "with other keepers' " : ""}says ${percent(yours)} (${span}).`;
 }
 
 const away = ({ mean }: LearnedReach, i: 0 | 1 | 2) => Math.abs(mean[i] - reaches[i].prior);
@@ -103,19 +106,19 @@ export function sightSentence({
   readonly looks: number;
   readonly learned: LearnedSight | null;
 }): string {
-  const from = `${toolNames[tool]}: ${looks === 1 ? "one look" : `${looks} looks`} beside a find`;
+  const from = `${toolNames[tool]}: ${manyInWords(looks, "look")} beside a find`;
   if (!learned) return `${from}, too few to say.`;
   return `${from}. It sees ${percent(learned.mean)} of what we suppose (${percent(learned.low)} to ${percent(learned.high)}).`;
 }
 
 /**
- * What a keeper's own record makes of a case, beside what it would be by our estimates alone.
- * @example byOursSentence(0.97, 0.91) // "Your own record counts here, and makes it surer: by our estimates alone it would be 91 %."
+ * What the keeper's record, and others that were read in, make of a case, beside what it would be by our estimates alone.
+ * @example byOursSentence(0.97, 0.91) // "What has been learned counts here, and makes it surer: by our estimates alone it would be 91 %."
  */
 export function byOursSentence(own: number, ours: number): string {
   const [mine, theirs] = [percent(own), percent(ours)];
-  if (mine === theirs) return "Your own record counts here; it agrees with our estimates.";
-  return `Your own record counts here, and makes it ${own > ours ? "surer" : "less sure"}: by our estimates alone it would be ${theirs}.`;
+  if (mine === theirs) return "What has been learned counts here; it agrees with our estimates.";
+  return `What has been learned counts here, and makes it ${own > ours ? "surer" : "less sure"}: by our estimates alone it would be ${theirs}.`;
 }
 
 /** What came with the plants of a seller. @example arrivalsSentence(one) // "Swap: 4 of 13 plants showed a pest soon after they came. About 22 % of the next will (11 % to 33 %)." */
@@ -123,4 +126,28 @@ export function arrivalsSentence({ seller, plants, showed, learned }: SellerTaug
   const some =
     plants === 1 ? `its one plant showed ${showed === 1 ? "a" : "no"}` : `${showed} of ${plants} plants showed a`;
   return `${seller}: ${some} pest soon after coming. About ${percent(learned.mean)} of the next will (${percent(learned.low)} to ${percent(learned.high)}).`;
+}
+
+/** Whose experience was read in. @example elsewhereSentence({ keepers: 1, cases: 12 }, false) // "From one other keeper with 12 cases. New cases start from theirs as well." */
+export function elsewhereSentence({ keepers, cases }: Pick<Experience, "keepers" | "cases">, unused: boolean): string {
+  const counts = unused
+    ? "Your settings say that new cases start from our estimates alone: theirs are only shown."
+    : "New cases start from theirs as well, until your own record says more.";
+  return `From ${manyInWords(keepers, "other keeper")} with ${manyInWords(cases, "case")}. ${counts}`;
+}
+
+/** What came of a file that was read in. @example keepersReadIn(3) // "3 other keepers read in." */
+export const keepersReadIn = (keepers: number): string => {
+  const told = manyInWords(keepers, "other keeper");
+  return `${told[0]!.toUpperCase()}${told.slice(1)} read in.`;
+};
+
+/** What an eye with a tool sees elsewhere, of what we suppose; the middle of what their looks allow. */
+export function sightElsewhereSentence({ tool, looks, precision, pull }: ToldElsewhere["eyes"][number]): string {
+  return `${toolNames[tool]}: ${manyInWords(looks, "look")} beside a find; theirs see about ${percent(exp(pull / precision))} of what we suppose.`;
+}
+
+/** What came with new plants elsewhere. @example arrivalsElsewhereSentence({ plants: 20, showed: 3 }) // "3 of 20 new plants showed a pest soon after coming." */
+export function arrivalsElsewhereSentence({ plants, showed }: ToldElsewhere["arrivals"]): string {
+  return `${showed} of ${manyInWords(plants, "new plant")} showed a pest soon after coming.`;
 }

@@ -44,6 +44,8 @@ const commandNames: Record<CommandName, string> = {
   keepSensor: "sensor connected",
   dropSensor: "sensor disconnected",
   importReadings: "readings imported",
+  addExperience: "other keepers' experience read in",
+  forgetExperience: "other keepers' experience forgotten",
   countTraps: "gnats counted",
   beginProgramme: "room programme started or changed",
   endProgramme: "room programme stopped",

@@ -5,7 +5,8 @@ import { currentContext } from "@/app/_parts/context";
 import { cachedView } from "@/app/_parts/cachedView";
 import { ENDED_FOR_GOOD_DAYS } from "@/core/advice/learning/courses";
 import { reaches } from "@/core/model/clearance/scenarios";
-import { ARRIVALS_PRIOR, SHOWS_WITHIN_DAYS } from "@/core/model/carriage/arrivalShare";
+import type { TechniqueId } from "@/core/knowledge/remedies/remedies";
+import { SHOWS_WITHIN_DAYS } from "@/core/model/carriage/arrivalShare";
 import { FEWEST_CASES } from "@/core/model/learning/reach";
 import { readTaught } from "@/operations/record/queries/readTaught";
 import { Only } from "@/ui/shell/Only";
@@ -23,6 +24,8 @@ import {
   toldSentence,
 } from "@/wording/advice/learning";
 import { pestNames, toolNames } from "@/wording/names/names";
+import { OtherKeepers } from "./_parts/OtherKeepers";
+import { Shares, sharesOf } from "./_parts/Shares";
 
 /** Sellers of the most plants; the others brought too few to tell. */
 const SELLERS_SHOWN = 12;
@@ -32,11 +35,15 @@ export const metadata: Metadata = { title: "What your record has taught" };
 /** What ended what, whether what was told came true, and what each tool sees: from this collection's own record. */
 export default async function TaughtPage() {
   const context = await currentContext();
-  const { courses, closings, hands, sights, eyes, sellers, cases, closed } = await cachedView(context, "taught", () =>
-    readTaught(context),
+  const { courses, closings, hands, sights, eyes, sellers, arrivals, elsewhere, cases, closed } = await cachedView(
+    context,
+    "taught",
+    () => readTaught(context),
   );
   const sentences = taughtSentences(courses);
   const { numbers } = context.collection;
+  const withOthers = elsewhere !== null && numbers !== "ours";
+  const theirs = (technique: TechniqueId) => elsewhere?.told.hands.find((one) => one.technique === technique);
   const several = new Set([...hands, ...eyes].map(({ name }) => name)).size > 1;
   return (
     <>
@@ -118,11 +125,12 @@ export default async function TaughtPage() {
             {hands.map((hand, i) => (
               <li key={i} className="mb-2">
                 {several && `${hand.name}: `}
-                {handSentence(hand)}
+                {handSentence(hand, withOthers)}
                 {hand.learned && (
                   <>
                     <Shares name="Ours" of={reaches.map(({ prior }) => prior)} />
-                    <Shares name="Yours" of={hand.learned.mean} />
+                    {theirs(hand.technique) && <Shares name="Theirs" of={sharesOf(theirs(hand.technique)!.worth)} />}
+                    <Shares name={withOthers ? "Together" : "Yours"} of={hand.learned.mean} />
                   </>
                 )}
               </li>
@@ -185,7 +193,7 @@ export default async function TaughtPage() {
                 {arrivalsSentence(one)}
                 <Span
                   counted={{ hits: one.showed, of: one.plants, low: one.learned.low, high: one.learned.high }}
-                  told={ARRIVALS_PRIOR.share}
+                  told={arrivals.share}
                   bare
                 />
               </li>
@@ -193,10 +201,11 @@ export default async function TaughtPage() {
           </ul>
           <p className="small mb-0 mt-2">
             A pest found within {dayCount(SHOWS_WITHIN_DAYS)} of coming counts as brought along. The diamond is where we
-            start with everyone: one plant in ten. The next plant from them is watched by this.
+            start with everyone: {percent(arrivals.share)} of plants. The next plant from them is watched by this.
           </p>
         </Panel>
       )}
+      <OtherKeepers elsewhere={elsewhere} unused={numbers === "ours"} />
       <Only right="own">
         <Panel title="Share it">
           <p>
@@ -214,17 +223,5 @@ export default async function TaughtPage() {
         <Link href="/ledger">Back to the ledger</Link>
       </p>
     </>
-  );
-}
-
-/** How a hand's cases divide: much missed, as usual, little missed. */
-function Shares({ name, of }: { name: string; of: readonly number[] }) {
-  return (
-    <span className="taught-shares" role="img" aria-label={`${name}: ${of.map((share) => percent(share)).join(", ")}`}>
-      <span>{name}</span>
-      {of.map((share, i) => (
-        <i key={i} style={{ flexGrow: share }} />
-      ))}
-    </span>
   );
 }

@@ -1,5 +1,4 @@
-import { ARRIVALS_PRIOR } from "../../model/carriage/arrivalShare";
-import { learnedShare, type LearnedShare } from "../../model/learning/share";
+import { learnedShare, type LearnedShare, type SharePrior } from "../../model/learning/share";
 import { groupBy } from "../../shared/groupBy";
 import { showedSoon, type CameFrom } from "../spread/record";
 
@@ -13,8 +12,8 @@ export interface SellerTaught {
   readonly learned: LearnedShare;
 }
 
-/** What each seller's plants have shown, those of most plants first; plants of unknown sellers are left out. @example arrivalsTaught([]) // [] */
-export function arrivalsTaught(came: readonly CameFrom[]): readonly SellerTaught[] {
+/** What each seller's plants have shown, those of most plants first; plants of unknown sellers are left out. @example arrivalsTaught([], ARRIVALS_PRIOR) // [] */
+export function arrivalsTaught(came: readonly CameFrom[], before: SharePrior): readonly SellerTaught[] {
   const sellers = groupBy(
     came.filter(({ seller }) => seller !== ""),
     ({ seller }) => seller,
@@ -22,7 +21,7 @@ export function arrivalsTaught(came: readonly CameFrom[]): readonly SellerTaught
   return [...sellers]
     .map(([seller, plants]) => {
       const showed = plants.filter((plant) => showedSoon(plant).length > 0).length;
-      return { seller, plants: plants.length, showed, learned: learnedShare(showed, plants.length, ARRIVALS_PRIOR) };
+      return { seller, plants: plants.length, showed, learned: learnedShare(showed, plants.length, before) };
     })
     .toSorted((a, b) => b.plants - a.plants || (a.seller < b.seller ? -1 : 1));
 }

@@ -3,14 +3,8 @@ import path from "node:path";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { countedOf } from "./span";
-import {
-  experienceFileSchema,
-  experienceOf,
-  mergeExperiences,
-  readExperience,
-  summedUp,
-  type ExperienceFile,
-} from "./experience";
+import { experienceFileSchema, readExperience, type ExperienceFile } from "../../record/format/experienceFile";
+import { experienceOf, mergeExperiences, summedUp, toldElsewhere } from "./experience";
 
 const keeper = (n: number) => n.toString(16).padStart(32, "0");
 const oil = { remedy: "oil", technique: "spray" } as const;
@@ -24,6 +18,11 @@ const taught = (ended: number, closed: number, cases = closed + 1) => ({
   sights: [{ tool: "eye" as const, saw: countedOf(1, 5) }],
   closings: [{ from: 0.95, until: 0.99, told: 0.97, came: countedOf(ended, closed), off: null }],
   cases,
+  worth: {
+    hands: [{ technique: "spray" as const, cases: closed, worth: [closed / 4, closed / 2, closed / 4] as const }],
+    eyes: [{ tool: "eye" as const, looks: 5, precision: 2, pull: -1 }],
+    arrivals: { plants: 10 * closed, showed: closed },
+  },
 });
 const mine = experienceOf(keeper(1), taught(4, 5));
 const other = experienceOf(keeper(2), taught(2, 6));
@@ -39,7 +38,16 @@ describe("experience that is handed on", () => {
   });
 
   it("holds counts and nothing else, and is read as it was written", () => {
-    expect(Object.keys(mine.from[0]!)).toEqual(["keeper", "cases", "courses", "sights", "closings"]);
+    expect(Object.keys(mine.from[0]!)).toEqual([
+      "keeper",
+      "cases",
+      "courses",
+      "sights",
+      "closings",
+      "hands",
+      "eyes",
+      "arrivals",
+    ]);
     expect(readExperience(JSON.stringify(mine))).toEqual({ ok: true, file: mine });
     expect(JSON.stringify(mine)).not.toMatch(/20\d\d-|"name"|"place"|"seller"|"note"/);
   });
@@ -76,6 +84,25 @@ describe("experience that is handed on", () => {
     ["more seen than there was", (f) => Object.assign(f.from[0]!.sights[0]!, { saw: 9 }), "from[0].sights[0]"],
     ["more came than was told", (f) => Object.assign(f.from[0]!.closings[0]!, { came: 9 }), "from[0].closings[0]"],
     ["told outside its bounds", (f) => Object.assign(f.from[0]!.closings[0]!, { told: 0.2 }), "from[0].closings[0]"],
+    ["more cases in hands than there were", (f) => Object.assign(f.from[0]!.hands[0]!, { cases: 99 }), "from[0].hands"],
+    [
+      "hands worth more than their cases",
+      (f) => Object.assign(f.from[0]!.hands[0]!, { worth: [9, 9, 9] }),
+      "from[0].hands[0]",
+    ],
+    [
+      "a technique twice",
+      (f) => f.from[0]!.hands.push({ ...f.from[0]!.hands[0]!, cases: 0, worth: [0, 0, 0] }),
+      "from[0].hands[1]",
+    ],
+    [
+      "looks worth more than they can be",
+      (f) => Object.assign(f.from[0]!.eyes[0]!, { precision: 61 }),
+      "from[0].eyes[0]",
+    ],
+    ["an eye that is none", (f) => Object.assign(f.from[0]!.eyes[0]!, { pull: -5 }), "from[0].eyes[0]"],
+    ["a tool twice", (f) => f.from[0]!.eyes.push(f.from[0]!.eyes[0]!), "from[0].eyes[1]"],
+    ["more showed than came", (f) => Object.assign(f.from[0]!.arrivals, { showed: 51 }), "from[0].arrivals"],
     ["a keeper twice", (f) => f.from.push(f.from[0]!), "from[1].keeper"],
     ["a name of somebody", (f) => Object.assign(f.from[0]!, { name: "Ann" }), "from[0].name"],
     ["a keeper that is none", (f) => Object.assign(f.from[0]!, { keeper: "Ann" }), "from[0].keeper"],
@@ -86,6 +113,40 @@ describe("experience that is handed on", () => {
     const read = readExperience(JSON.stringify(bad));
     expect(read.ok).toBe(false);
     expect(!read.ok && read.problems.map(({ path: at }) => at)).toContain(where);
+  });
+
+  it("is read as it was first written, without hands, eyes and arrivals, and written anew with them", () => {
+    const { hands: _hands, eyes: _eyes, arrivals: _arrivals, ...part } = mine.from[0]!;
+    const read = readExperience(JSON.stringify({ ...mine, version: 1, from: [part] }));
+    expect(read.ok && read.file.from[0]).toMatchObject({ hands: [], eyes: [], arrivals: { plants: 0, showed: 0 } });
+    // Of the same keeper the one that tells more counts.
+    if (read.ok)
+      for (const files of [
+        [read.file, mine],
+        [mine, read.file],
+      ])
+        expect(mergeExperiences(files)).toEqual(mine);
+  });
+
+  it("tells where others begin: sums over all keepers but oneself", () => {
+    const told = toldElsewhere(mergeExperiences([mine, other]), keeper(9))!;
+    expect(told).toEqual({
+      keepers: 2,
+      hands: [{ technique: "spray", cases: 11, worth: [2.75, 5.5, 2.75] }],
+      eyes: [{ tool: "eye", looks: 10, precision: 4, pull: -2 }],
+      arrivals: { plants: 110, showed: 11 },
+    });
+    expect(toldElsewhere(mergeExperiences([mine, other]), keeper(1))).toMatchObject({
+      keepers: 1,
+      arrivals: { plants: 60 },
+    });
+    expect(toldElsewhere(mine, keeper(1))).toBeNull();
+  });
+
+  it("reads the example", () => {
+    const example = path.resolve(import.meta.dirname, "../../../../docs/experience-example.json");
+    const read = readExperience(readFileSync(example, "utf8"));
+    expect(read.ok && summedUp(read.file)).toMatchObject({ keepers: 2, cases: 23 });
   });
 
   it("is published as the schema that reads it", () => {

@@ -1,56 +1,19 @@
-import { z } from "zod";
-import { workIds } from "../../acts/workIds";
 import { groupBy } from "../../shared/groupBy";
-import { toolIds, type ToolId } from "../../model/inspection/tools";
+import type { ToolId } from "../../model/inspection/tools";
+import type { ToldElsewhere } from "../../model/learning/elsewhere";
 import type { CourseTaught } from "./courses";
 import type { ToldBetween } from "./reliability";
 import type { Sight } from "./sight";
 import { countedOf, type Counted } from "./span";
-import { pestIds, type PestId } from "../../knowledge/pests/pests";
+import type { PestId } from "../../knowledge/pests/pests";
 import { eachOf, isWork, type Dose } from "../planning/doses";
-import { techniqueIds } from "../../knowledge/remedies/remedies";
-import { parsed, type FileProblem, type ReadingOf } from "../../record/format/read";
-import { fileRemedyIds, remedyNamed, remedyNames } from "../../record/format/schema";
-
-const count = z.number().int().min(0).max(1_000_000);
-const chance = z.number().min(0).max(1);
-const way = z.union([
-  z.strictObject({ remedy: z.enum(fileRemedyIds), technique: z.enum(techniqueIds) }),
-  z.strictObject({ work: z.enum(workIds) }),
-]);
-
-/** What one keeper's record has taught: counts alone. */
-const keeperPart = z.strictObject({
-  keeper: z
-    .string()
-    .regex(/^[0-9a-f]{32}$/)
-    .describe("tells one keeper from another and nothing else, so that nobody counts twice"),
-  cases: count,
-  courses: z
-    .array(z.strictObject({ pest: z.enum(pestIds), way, ended: count, closed: count, returned: count }))
-    .max(2000),
-  sights: z.array(z.strictObject({ tool: z.enum(toolIds), saw: count, of: count })).max(100),
-  closings: z.array(z.strictObject({ from: chance, until: chance, told: chance, came: count, of: count })).max(100),
-});
-
-/** Experience that may be handed on: no names, places, days, sellers or plants. */
-export const experienceFile = z.strictObject({
-  format: z.literal("wary-petal.experience"),
-  version: z.literal(1),
-  from: z.array(keeperPart).min(1).max(1000),
-});
-export type ExperienceFile = z.output<typeof experienceFile>;
-type KeeperPart = ExperienceFile["from"][number];
-
-/** The JSON Schema of the experience format. */
-export function experienceFileSchema(): object {
-  return {
-    ...z.toJSONSchema(experienceFile, { io: "input" }),
-    title: "Wary Petal experience",
-    description:
-      "What keepers' own records have taught, as counts: what ended what, what each look saw, what came of chances that were told. Nothing else of anybody.",
-  };
-}
+import {
+  EXPERIENCE_VERSION,
+  experienceFile,
+  type ExperienceFile,
+  type KeeperPart,
+} from "../../record/format/experienceFile";
+import { remedyNamed, remedyNames } from "../../record/format/schema";
 
 /** One keeper's experience, ready to be handed on. `keeper` is 32 hex digits that say nothing but who is who. */
 export function experienceOf(
@@ -60,11 +23,12 @@ export function experienceOf(
     readonly sights: readonly Sight[];
     readonly closings: readonly ToldBetween[];
     readonly cases: number;
+    readonly worth: Omit<ToldElsewhere, "keepers">;
   },
 ): ExperienceFile {
   return experienceFile.parse({
     format: "wary-petal.experience",
-    version: 1,
+    version: EXPERIENCE_VERSION,
     from: [
       {
         keeper,
@@ -83,6 +47,7 @@ export function experienceOf(
           came: came.hits,
           of: came.of,
         })),
+        ...taught.worth,
       },
     ],
   });
@@ -90,32 +55,6 @@ export function experienceOf(
 
 const wayOf = (dose: Dose): KeeperPart["courses"][number]["way"] =>
   isWork(dose) ? { work: dose.work } : { remedy: remedyNames[dose.remedy], technique: dose.technique };
-
-/** Reads an experience file from text, or says every problem with it. Never throws for what stands in it. */
-export function readExperience(text: string): ReadingOf<ExperienceFile> {
-  return parsed(text, experienceFile, cannotBe);
-}
-
-/** What cannot be true: more of something than there was. */
-function* cannotBe({ from }: ExperienceFile): Generator<FileProblem> {
-  for (const [i, part] of from.entries()) {
-    const at = `from[${i}]`;
-    if (from.findIndex(({ keeper }) => keeper === part.keeper) < i)
-      yield { path: `${at}.keeper`, message: "stands in it twice" };
-    if (part.courses.reduce((sum, { closed }) => sum + closed, 0) > part.cases)
-      yield { path: `${at}.courses`, message: "tells of more closed cases than there were" };
-    for (const [k, { ended, closed, returned }] of part.courses.entries())
-      if (ended + returned > closed)
-        yield { path: `${at}.courses[${k}]`, message: "more ended and returned than were closed" };
-    for (const [k, { saw, of }] of part.sights.entries())
-      if (saw > of) yield { path: `${at}.sights[${k}]`, message: "saw more than there was" };
-    for (const [k, { from: low, until, told, came, of }] of part.closings.entries()) {
-      if (came > of) yield { path: `${at}.closings[${k}]`, message: "more came true than were told" };
-      if (!(low <= told && told <= until))
-        yield { path: `${at}.closings[${k}]`, message: "what was told lies outside its bounds" };
-    }
-  }
-}
 
 /**
  * Several experiences as one: counts of different keepers add when they are read, and of one keeper the file with more cases counts, of
@@ -128,15 +67,18 @@ export function mergeExperiences(files: readonly ExperienceFile[]): ExperienceFi
     if (!known || goesBefore(part, known)) parts.set(part.keeper, part);
   }
   const from = [...parts.values()].toSorted((a, b) => (a.keeper < b.keeper ? -1 : 1));
-  return { format: "wary-petal.experience", version: 1, from };
+  return { format: "wary-petal.experience", version: EXPERIENCE_VERSION, from };
 }
 
 /** Which of two parts of one keeper counts; of two that know as much any, but always the same one. */
 function goesBefore(a: KeeperPart, b: KeeperPart): boolean {
   const closedIn = ({ courses }: KeeperPart) => courses.reduce((sum, { closed }) => sum + closed, 0);
-  const more = a.cases - b.cases || closedIn(a) - closedIn(b);
+  const handsIn = ({ hands }: KeeperPart) => hands.reduce((sum, { cases }) => sum + cases, 0);
+  const more = a.cases - b.cases || closedIn(a) - closedIn(b) || handsIn(a) - handsIn(b);
   return more > 0 || (more === 0 && JSON.stringify(a) > JSON.stringify(b));
 }
+
+const sum = <T>(all: readonly T[], of: (one: T) => number) => all.reduce((total, one) => total + of(one), 0);
 
 /** What an experience comes to, over all its keepers. */
 export interface Experience {
@@ -153,7 +95,6 @@ export interface Experience {
 
 /** The counts of all keepers together, each with its span; what was used most first. */
 export function summedUp({ from }: ExperienceFile): Experience {
-  const sum = <T>(all: readonly T[], of: (one: T) => number) => all.reduce((total, one) => total + of(one), 0);
   const courses = groupBy(
     from.flatMap((part) => part.courses),
     (one) => JSON.stringify([one.pest, one.way]),
@@ -183,6 +124,45 @@ export function summedUp({ from }: ExperienceFile): Experience {
         sum(some, ({ of }) => of),
       ),
     })),
+  };
+}
+
+/**
+ * What keepers' records have told, to begin with elsewhere: sums over all of them but `own`, which counts by its record already; null where
+ * nobody else is in it. @example toldElsewhere(file, file.from[0].keeper) // null
+ */
+export function toldElsewhere({ from }: ExperienceFile, own: string): ToldElsewhere | null {
+  const others = from.filter(({ keeper }) => keeper !== own);
+  if (others.length === 0) return null;
+  const hands = groupBy(
+    others.flatMap((part) => part.hands),
+    ({ technique }) => technique,
+  );
+  const eyes = groupBy(
+    others.flatMap((part) => part.eyes),
+    ({ tool }) => tool,
+  );
+  return {
+    keepers: others.length,
+    hands: [...hands].map(([technique, some]) => ({
+      technique,
+      cases: sum(some, ({ cases }) => cases),
+      worth: [
+        sum(some, ({ worth }) => worth[0]),
+        sum(some, ({ worth }) => worth[1]),
+        sum(some, ({ worth }) => worth[2]),
+      ],
+    })),
+    eyes: [...eyes].map(([tool, some]) => ({
+      tool,
+      looks: sum(some, ({ looks }) => looks),
+      precision: sum(some, ({ precision }) => precision),
+      pull: sum(some, ({ pull }) => pull),
+    })),
+    arrivals: {
+      plants: sum(others, ({ arrivals }) => arrivals.plants),
+      showed: sum(others, ({ arrivals }) => arrivals.showed),
+    },
   };
 }
 

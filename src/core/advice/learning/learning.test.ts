@@ -12,6 +12,7 @@ import {
   type CourseCase,
 } from "./courses";
 import { countsOf, reliabilityOf } from "./reliability";
+import type { NumbersId } from "../../model/learning/reach";
 import { learnedSightOf, sightBefore } from "../../record/cases/keepersEye";
 import { sightPairs, type SightLook } from "../../record/cases/sightPairs";
 import { sightOf } from "./sight";
@@ -28,6 +29,8 @@ const aCase = (over: Partial<CourseCase> = {}): CourseCase => ({
   doses: on(oil, 0, 5, 10),
   ...over,
 });
+
+const beginning = (numbers: NumbersId) => ({ numbers, toldElsewhere: null });
 
 describe("a share with its span", () => {
   // Newcombe 1998, table I, method 3 (score without continuity correction), 95 %; from memory.
@@ -196,13 +199,13 @@ describe("what the eye passes", () => {
     const looks = [0, 5, 10, 15].flatMap((ago) => [look(ago, "eye", false), look(ago + 1, "lamp", true)]);
     const pairs = sightPairs(looks, () => []);
     const [eye, lamp] = (["eye", "lamp"] as const).map((tool) => ({ keeper: "a", tool }));
-    const late = sightBefore(new Date(Date.UTC(2026, 6, 1)), pairs, "mixed");
+    const late = sightBefore(new Date(Date.UTC(2026, 6, 1)), pairs, beginning("mixed"));
     expect(late(eye!)).toBeLessThan(0.95);
     expect(late(eye!)).toBeLessThan(late(lamp!));
     // The last pair is known a day after its first look: not before the case that its find began.
-    expect(sightBefore(looks.at(-1)!.at, pairs, "mixed")(eye!)).toBeGreaterThan(late(eye!));
-    expect(sightBefore(looks[1]!.at, pairs, "mixed")(eye!)).toBe(1);
-    expect(sightBefore(new Date(Date.UTC(2026, 6, 1)), pairs, "ours")(eye!)).toBe(1);
-    expect(learnedSightOf({ keeper: "b", tool: "eye" }, pairs.slice(0, 2), "mixed")).toBeNull();
+    expect(sightBefore(looks.at(-1)!.at, pairs, beginning("mixed"))(eye!)).toBeGreaterThan(late(eye!));
+    expect(sightBefore(looks[1]!.at, pairs, beginning("mixed"))(eye!)).toBe(1);
+    expect(sightBefore(new Date(Date.UTC(2026, 6, 1)), pairs, beginning("ours"))(eye!)).toBe(1);
+    expect(learnedSightOf({ keeper: "b", tool: "eye" }, pairs.slice(0, 2), beginning("mixed"))).toBeNull();
   });
 });

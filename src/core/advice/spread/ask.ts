@@ -1,6 +1,5 @@
 import { cleanLookIn, eventsOfAct } from "../../acts/acts";
 import type { Arrival, CarriageQuestion, Remains } from "../../model/carriage/carriage";
-import { arrivalShare } from "../../model/carriage/arrivalShare";
 import type { FirstFind } from "../../model/carriage/origin";
 import { COLONY_MEAN, cuttingShare, LOOK_BACK_DAYS, RESIDENT_SHARE } from "../../model/carriage/rates";
 import type { Case } from "../../record/cases/cases";
@@ -199,7 +198,7 @@ interface Beginning {
 function beginning(
   { plant, cases, written }: TimedPlant,
   pest: PestId,
-  { clock, fromSeller, sourcesOf }: Spread,
+  { clock, arrivalShareOf, sourcesOf }: Spread,
   until: number,
   priors: Priors,
 ): Beginning {
@@ -224,8 +223,7 @@ function beginning(
     return { at: cameOn, colony: usual(cuttingShare(pest, plant.inherits?.[pest] ?? 0, animals)), by: "mother" };
   }
   if (cameOn !== null && cameOn >= oldest && cameOn < until) {
-    const { seller, tray } = fromSeller(cameFromOf(plant));
-    return { at: cameOn, colony: usual(share * arrivalShare(seller, tray)), by: "arrival" };
+    return { at: cameOn, colony: usual(share * arrivalShareOf(cameFromOf(plant))), by: "arrival" };
   }
   // Of one that has long been here the record begins when it was written down, or first looked at.
   const at = Math.max(oldest, Math.min(written, until));

@@ -1,6 +1,7 @@
 import { LOOK_BACK_DAYS } from "../../model/carriage/rates";
-import { SHOWS_WITHIN_DAYS, type FromThere } from "../../model/carriage/arrivalShare";
+import { arrivalShare, SHOWS_WITHIN_DAYS, type FromThere } from "../../model/carriage/arrivalShare";
 import type { Remains } from "../../model/carriage/carriage";
+import type { SharePrior } from "../../model/learning/share";
 import type { CaseNumbers } from "../clearance/numbers";
 import { mobileOn } from "../clearance/numbers";
 import type { Stand } from "../../record/cases/stays";
@@ -43,6 +44,8 @@ export interface Collection {
   /** Where plants stood, those that were ever in a case and those that have stood at the same places. */
   readonly stands: ReadonlyMap<string, readonly Stand[]>;
   readonly cameFrom: readonly CameFrom[];
+  /** What is believed of a seller before any of its plants was seen; our estimate where left out. */
+  readonly arrivals?: SharePrior;
   /** What was handled and cleaned lately, as it happened. */
   readonly handlings: readonly Handling[];
 }
@@ -55,7 +58,8 @@ export interface Spread {
   readonly sourcesOf: (pest: PestId) => readonly TimedSource[];
   readonly touching: (a: string, b: string) => readonly SideBySide[];
   readonly handledAfter: (plantId: string) => readonly HandledAfter[];
-  readonly fromSeller: (plant: CameFrom) => { readonly seller: FromThere; readonly tray: FromThere };
+  /** How likely a plant of the same hands brings something. */
+  readonly arrivalShareOf: (plant: CameFrom) => number;
   /** Pests that other plants of the seller's showed soon after coming. */
   readonly sellersPests: (plant: CameFrom) => readonly PestId[];
 }
@@ -124,10 +128,10 @@ export function spreadOf(collection: Collection, clock: Clock, today: Day): Spre
     sourcesOf: (pest) => byPest.get(pest) ?? [],
     touching: (a, b) => touched.get([a, b].toSorted().join(" ")) ?? [],
     handledAfter: (plantId) => after.get(plantId) ?? [],
-    fromSeller(plant) {
+    arrivalShareOf(plant) {
       const sameTray = (other: CameFrom) => plant.acquiredOn !== null && other.acquiredOn === plant.acquiredOn;
       const all = mates(plant);
-      return { seller: count(all.filter((one) => !sameTray(one))), tray: count(all.filter(sameTray)) };
+      return arrivalShare(count(all.filter((one) => !sameTray(one))), count(all.filter(sameTray)), collection.arrivals);
     },
     sellersPests: (plant) => [...new Set(mates(plant).flatMap((one) => showedSoon(one).map(({ pest }) => pest)))],
   };

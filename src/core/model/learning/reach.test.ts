@@ -3,7 +3,7 @@ import { reckon } from "../clearance/reckon";
 import { allScenarios, byReach } from "../clearance/scenarios";
 import { fullLook, historyOf, treat } from "../clearance/tests/cases";
 import { diceFrom, type Dice } from "../clearance/tests/simulate";
-import { FEWEST_CASES, learnedReach, likelihoodOf, reachOf, type ReachWeights } from "./reach";
+import { FEWEST_CASES, learnedReach, likelihoodOf, reachOf, worthOf, type ReachWeights } from "./reach";
 
 const usual: ReachWeights = [0.25, 0.5, 0.25];
 const sure = (i: number): ReachWeights => [Number(i === 0), Number(i === 1), Number(i === 2)];
@@ -65,6 +65,41 @@ describe("the shares of reach behind some cases", () => {
     }
     // Binomial, four standard errors and the width of a cell.
     expect(Math.abs(held / runs - 0.8)).toBeLessThan(4 * Math.sqrt((0.8 * 0.2) / runs) + 0.03);
+  });
+});
+
+describe("what cases are worth to another keeper", () => {
+  it("sure ones are worth what they are, unsure ones less, and those that tell nothing nothing", () => {
+    const counts = worthOf([...times(7, sure(0)), ...times(2, sure(1)), sure(2)]);
+    for (const [i, n] of [7, 2, 1].entries()) expect(Math.abs(counts[i]! - n)).toBeLessThan(0.1);
+    const unsure = worthOf(times(10, [0.6, 0.3, 0.1]));
+    expect(unsure.reduce((sum, one) => sum + one, 0)).toBeLessThan(8);
+    for (const none of [worthOf([]), worthOf(times(9, [3, 3, 3]))])
+      expect(none.reduce((sum, one) => sum + one, 0)).toBeLessThan(0.1);
+  });
+
+  it("leaves the next keeper where the cases themselves would, to 0.01", () => {
+    const dice = diceFrom(11);
+    let furthest = 0;
+    for (let run = 0; run < 40; run++) {
+      const truth = dirichlet(dice, [3, 6, 3]);
+      const cases = Array.from({ length: 4 + Math.floor(30 * dice.uniform()) }, (): ReachWeights => {
+        const points = dice.uniform() < 0.4 ? Math.floor(3 * dice.uniform()) : drawn(dice, truth);
+        return [0, 1, 2].map((i) => 0.6 * Number(i === points) + 0.4 / 3) as unknown as ReachWeights;
+      });
+      const own = times(3, cases[0]!);
+      const [given, worth] = [learnedReach(own, 12, cases).mean, learnedReach(own, 12, [], worthOf(cases)).mean];
+      for (const i of [0, 1, 2] as const) furthest = Math.max(furthest, Math.abs(given[i] - worth[i]));
+    }
+    expect(furthest).toBeLessThan(0.01);
+  });
+
+  it("begins a keeper who has closed nothing, and never outweighs our estimate", () => {
+    expect(reachOf([], [], "mixed", [2, 2, 2])).toBeNull();
+    // Twelve sure ones of 10,000 beside our twelve, as conjugacy has it: (3 + 12) / 24.
+    expect(reachOf([], [], "mixed", [10_000, 0, 0])!.mean[0]).toBeCloseTo(0.625, 2);
+    expect(reachOf([], [], "mixed", [12, 0, 0])!.mean[0]).toBeCloseTo((3 + 3) / 15, 2);
+    expect(reachOf([], [], "ours", [10_000, 0, 0])).toBeNull();
   });
 });
 

@@ -25,6 +25,9 @@ export interface LearnedReach {
   readonly high: ReachWeights;
 }
 
+/** What other keepers' records have told, in cases of each reach; none where nobody's are known. */
+export const NOTHING_TOLD: ReachWeights = [0, 0, 0];
+
 const usual: ReachWeights = [reaches[0].prior, reaches[1].prior, reaches[2].prior];
 
 /** Points in the middle of cells of equal size that fill the triangle of all shares that sum to 1. */
@@ -46,23 +49,13 @@ export function likelihoodOf(after: ReachWeights, before: ReachWeights = usual):
   return [ratio(0), ratio(1), ratio(2)];
 }
 
-/**
- * How the keeper's cases divide among the reaches: the posterior of the three shares, Dirichlet beforehand with our estimate as its
- * mean and the weight of `weigh` cases, given each case's likelihood (a mixture with unknown proportions). Each of `others` counts a
- * quarter of a case, and all of them together never more than our estimate. Exact on a grid of {@link STEPS}²
- * cells; against the closed form, where each case is sure of its reach, its means are off by less than 0.002.
- * RangeError where `weigh` is below 4: the density would have no bound at the edges. @example learnedReach([], 12).mean // [0.25, 0.5, 0.25]
- */
-export function learnedReach(
-  cases: readonly ReachWeights[],
-  weigh: number,
-  others: readonly ReachWeights[] = [],
-): LearnedReach {
-  if (!(weigh >= 4)) throw new RangeError(`ours weigh at least four cases, got ${weigh}`);
-  const powers = usual.map((share) => weigh * share - 1);
+/** How likely each cell of the grid is, up to a factor: Dirichlet beforehand, given cases that count as much as they weigh. */
+function densityOver(
+  prior: ReachWeights,
+  told: readonly (readonly [likelihood: ReachWeights, power: number])[],
+): readonly number[] {
+  const powers = prior.map((count) => count - 1);
   let density = grid.map((w) => powers.reduce((product, power, i) => product * w[i]! ** power, 1));
-  const tells = Math.min(OTHERS_TELL, weigh / others.length);
-  const told = [...cases.map((one) => [one, 1] as const), ...others.map((one) => [one, tells] as const)];
   for (const [[a, b, c], power] of told) {
     const next = density.map((d, k) => d * (a * grid[k]![0] + b * grid[k]![1] + c * grid[k]![2]) ** power);
     // Kept within what a number holds, however many cases there are. What no reach can have led to tells nothing.
@@ -70,29 +63,76 @@ export function learnedReach(
     if (most > 0) density = next.map((d) => d / most);
   }
   const all = density.reduce((sum, d) => sum + d, 0);
-  const each = <T>(of: (i: 0 | 1 | 2) => T): readonly [T, T, T] => [of(0), of(1), of(2)];
+  return density.map((d) => d / all);
+}
+
+const each = <T>(of: (i: 0 | 1 | 2) => T): readonly [T, T, T] => [of(0), of(1), of(2)];
+const sumOf = ([a, b, c]: ReachWeights) => a + b + c;
+const meanOver = (density: readonly number[], of: (share: number) => number = (share) => share) =>
+  each((i) => density.reduce((sum, d, k) => sum + d * of(grid[k]![i]), 0));
+
+/** As much as others' cases count beside ours: a quarter each, and together never more than our estimate. */
+const telling = (cases: number, weigh: number) => Math.min(OTHERS_TELL, weigh / cases);
+
+/**
+ * How the keeper's cases divide among the reaches: the posterior of the three shares, Dirichlet beforehand with our estimate as its
+ * mean and the weight of `weigh` cases, given each case's likelihood (a mixture with unknown proportions). Each of `others`, and each case
+ * that other keepers' records are worth (`elsewhere`, cases of each reach), counts a quarter of a case; all of the one, and all of the other, never more than our
+ * estimate. Exact on a grid of {@link STEPS}² cells; against the closed form, where each case is sure of its reach, its means are off by less than 0.002.
+ * RangeError where `weigh` is below 4: the density would have no bound at the edges. @example learnedReach([], 12).mean // [0.25, 0.5, 0.25]
+ */
+export function learnedReach(
+  cases: readonly ReachWeights[],
+  weigh: number,
+  others: readonly ReachWeights[] = [],
+  elsewhere: ReachWeights = NOTHING_TOLD,
+): LearnedReach {
+  if (!(weigh >= 4)) throw new RangeError(`ours weigh at least four cases, got ${weigh}`);
+  const tells = telling(sumOf(elsewhere), weigh);
+  const density = densityOver(
+    each((i) => weigh * usual[i] + (elsewhere[i] > 0 ? tells * elsewhere[i] : 0)),
+    [...cases.map((one) => [one, 1] as const), ...others.map((one) => [one, telling(others.length, weigh)] as const)],
+  );
   const within = (share: number) => (i: 0 | 1 | 2) => {
-    const upwards = density.map((d, k) => [grid[k]![i], d / all] as const).toSorted(([a], [b]) => a - b);
+    const upwards = density.map((d, k) => [grid[k]![i], d] as const).toSorted(([a], [b]) => a - b);
     let sum = 0;
     return upwards.find(([, d]) => (sum += d) >= share)?.[0] ?? 1;
   };
-  return {
-    mean: each((i) => density.reduce((sum, d, k) => sum + d * grid[k]![i], 0) / all),
-    low: each(within(0.1)),
-    high: each(within(0.9)),
-  };
+  return { mean: meanOver(density), low: each(within(0.1)), high: each(within(0.9)) };
 }
 
 /**
- * What a hand's own cases with a technique, and a little of all others, say of the reach of the next. Null where the keeper wants ours alone, or there are fewer than
- * {@link FEWEST_CASES}. @example reachOf([], [], "mixed") // null
+ * What cases are worth to another keeper: as many cases, sure of their reach, as would leave a Dirichlet posterior of the same means and the
+ * same spread (moments; Minka 2000, from memory). Never more than there were. Against the posterior from the cases themselves what a next keeper begins with
+ * is off by less than 0.01 (test). @example worthOf([]) // [0, 0, 0]
+ */
+export function worthOf(cases: readonly ReachWeights[]): ReachWeights {
+  if (cases.length === 0) return NOTHING_TOLD;
+  const weigh = OURS_WEIGH.mixed;
+  const density = densityOver(
+    each((i) => weigh * usual[i]),
+    cases.map((one) => [one, 1] as const),
+  );
+  const mean = meanOver(density);
+  const squares = meanOver(density, (share) => share ** 2);
+  const variance = sumOf(each((i) => squares[i] - mean[i] ** 2));
+  const weight = sumOf(each((i) => mean[i] * (1 - mean[i]))) / variance - 1;
+  const worth = each((i) => Math.max(0, weight * mean[i] - weigh * usual[i]));
+  const most = Math.min(1, cases.length / sumOf(worth));
+  return each((i) => (worth[i] > 0 ? worth[i] * most : 0));
+}
+
+/**
+ * What a hand's own cases with a technique, a little of all others, and what other keepers' are worth say of the reach of the next. Null where
+ * the keeper wants ours alone, or they come to fewer than {@link FEWEST_CASES}. @example reachOf([], [], "mixed") // null
  */
 export function reachOf(
   own: readonly ReachWeights[],
   others: readonly ReachWeights[],
   numbers: NumbersId,
+  elsewhere: ReachWeights = NOTHING_TOLD,
 ): LearnedReach | null {
-  if (numbers === "ours" || own.length + OTHERS_TELL * others.length < FEWEST_CASES) return null;
-  const weigh = OURS_WEIGH[numbers];
-  return learnedReach(own, weigh, others);
+  if (numbers === "ours") return null;
+  const told = own.length + OTHERS_TELL * (others.length + sumOf(elsewhere));
+  return told < FEWEST_CASES ? null : learnedReach(own, OURS_WEIGH[numbers], others, elsewhere);
 }

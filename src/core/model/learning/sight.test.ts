@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { diceFrom } from "../clearance/tests/simulate";
-import { learnedSight, sawChance, sightFrom, SPREAD, type SightTold } from "./sight";
+import { learnedSight, sawChance, sightFrom, sightWorth, SPREAD, type SightTold } from "./sight";
 
 const look = (saw: boolean, animals = 2, chance = 0.5): SightTold => ({ saw, animals, chance });
 const many = (n: number, saw: boolean) => Array.from({ length: n }, () => look(saw));
@@ -55,6 +55,24 @@ describe("what looks tell of an eye", () => {
     expect(sightFrom(many(9, false), [], "ours")).toBeNull();
     expect(sightFrom(many(3, false), [], "mixed")!.mean).toBeLessThan(1);
     expect(sightFrom(many(5, false), [], "mine")!.mean).toBeLessThan(sightFrom(many(5, false), [], "mixed")!.mean);
+  });
+
+  it("worth to another keeper leaves them where a quarter of each look would, to 1 %, and never outweighs our estimate", () => {
+    const dice = diceFrom(5).uniform;
+    let furthest = 0;
+    for (let run = 0; run < 60; run++) {
+      // Fewer than {@link OTHERS_MOST} quarters, so that both count them in full.
+      const looks = looksOf(dice, factorFrom(dice, SPREAD.mine), 3 + Math.floor(20 * dice()));
+      const [given, worth] = [learnedSight([], 0.35, looks).mean, learnedSight([], 0.35, [], sightWorth(looks)).mean];
+      furthest = Math.max(furthest, Math.abs(worth / given - 1));
+    }
+    expect(furthest).toBeLessThan(0.01);
+    expect(sightWorth([])).toEqual({ precision: 0, pull: 0 });
+    expect(sightFrom([], [], "mixed", sightWorth(many(9, false)))!.mean).toBeLessThan(0.95);
+    expect(sightFrom([], [], "ours", sightWorth(many(9, false)))).toBeNull();
+    // A crowd that sees half, and we, both as sure: half-way in the logarithm. Closed form of two normal densities.
+    const crowd = learnedSight([], 0.35, [], { precision: 1e6, pull: 1e6 * Math.log(0.5) }).mean;
+    expect(crowd).toBeCloseTo(Math.sqrt(0.5), 2);
   });
 
   it("has the mean that Simpson's rule gives on a grid eight times as fine (textbook)", () => {

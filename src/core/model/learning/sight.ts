@@ -21,6 +21,16 @@ export interface LearnedSight {
   readonly high: number;
 }
 
+/** What looks are worth to another keeper: the natural parameters of a normal density of the factor's logarithm, which add. */
+export interface SightWorth {
+  /** One over its variance; 0 tells nothing. */
+  readonly precision: number;
+  /** Its mean times its precision. */
+  readonly pull: number;
+}
+
+const NOTHING_TOLD: SightWorth = { precision: 0, pull: 0 };
+
 /** The spread of the factor's logarithm beforehand: our estimate holds firmly, or loosely (HOUSE). */
 export const SPREAD = { mixed: 0.35, mine: 0.7 } as const satisfies Record<Exclude<NumbersId, "ours">, number>;
 /** Now and then a look passes what is in plain sight: nobody's eye is told by one of those (HOUSE). */
@@ -44,51 +54,99 @@ export function sawChance({ animals, chance }: Pick<SightTold, "animals" | "chan
   return (1 - CARELESS) * (1 - (1 - one) ** Math.min(COLONY, animals));
 }
 
-/**
- * The posterior of the factor, log-normal with mean 1 beforehand, given what looks of this eye saw and missed; each of `others` (other tools,
- * other keepers) counts a quarter of a look, all of them together no more than {@link OTHERS_MOST}. Exact on a grid of {@link STEPS} steps. RangeError for a
- * spread that is not above 0. @example learnedSight([], 0.35).mean // 1
- */
-export function learnedSight(
-  own: readonly SightTold[],
-  spread: number,
-  others: readonly SightTold[] = [],
-): LearnedSight {
-  if (!(spread > 0)) throw new RangeError(`a spread above 0 is needed, got ${spread}`);
-  const tells = Math.min(OTHERS_TELL, OTHERS_MOST / Math.max(1, others.length));
-  const told = [...own.map((one) => [one, 1] as const), ...others.map((one) => [one, tells] as const)];
+/** How likely each cell of the grid is: normal in the logarithm beforehand, given looks that count as much as they weigh. */
+function densityOver(
+  { precision, pull }: SightWorth,
+  told: readonly (readonly [look: SightTold, power: number])[],
+): readonly number[] {
   const logs = grid.map((factor) =>
     told.reduce(
       (sum, [look, power]) => {
         const saw = sawChance(look, factor);
         return sum + power * ln(look.saw ? saw : 1 - saw);
       },
-      -((ln(factor) + spread ** 2 / 2) ** 2) / (2 * spread ** 2),
+      ln(factor) * (pull - (precision * ln(factor)) / 2),
     ),
   );
   const most = Math.max(...logs);
   const density = logs.map((log) => exp(log - most));
   const all = density.reduce((sum, d) => sum + d, 0);
+  return density.map((d) => d / all);
+}
+
+/** Log-normal with mean 1. */
+const beforehand = (spread: number): SightWorth => ({ precision: 1 / spread ** 2, pull: -1 / 2 });
+
+/**
+ * The posterior of the factor, log-normal with mean 1 beforehand, given what looks of this eye saw and missed; each of `others` (other tools,
+ * other keepers) counts a quarter of a look, all of them together no more than {@link OTHERS_MOST}; what looks on other keepers' records are worth (`elsewhere`) counts a quarter
+ * too, and never more than our estimate. Exact on a grid of {@link STEPS} steps. RangeError for a
+ * spread that is not above 0. @example learnedSight([], 0.35).mean // 1
+ */
+export function learnedSight(
+  own: readonly SightTold[],
+  spread: number,
+  others: readonly SightTold[] = [],
+  elsewhere: SightWorth = NOTHING_TOLD,
+): LearnedSight {
+  if (!(spread > 0)) throw new RangeError(`a spread above 0 is needed, got ${spread}`);
+  const ours = beforehand(spread);
+  const tells = Math.min(OTHERS_TELL, OTHERS_MOST / Math.max(1, others.length));
+  const elsewhereTells = elsewhere.precision > 0 ? Math.min(OTHERS_TELL, ours.precision / elsewhere.precision) : 0;
+  const density = densityOver(
+    {
+      precision: ours.precision + elsewhereTells * elsewhere.precision,
+      pull: ours.pull + elsewhereTells * elsewhere.pull,
+    },
+    [...own.map((one) => [one, 1] as const), ...others.map((one) => [one, tells] as const)],
+  );
   const within = (share: number) => {
     let sum = 0;
-    return grid[density.findIndex((d) => (sum += d / all) >= share)] ?? MOST;
+    return grid[density.findIndex((d) => (sum += d) >= share)] ?? MOST;
   };
   return {
-    mean: density.reduce((sum, d, i) => sum + d * grid[i]!, 0) / all,
+    mean: density.reduce((sum, d, i) => sum + d * grid[i]!, 0),
     low: within(0.1),
     high: within(0.9),
   };
 }
 
+/** What one look can tell of the logarithm at most: p / (1 − p) where it sees an animal with chance p, which is never above 0.92. */
+export const LOOK_TELLS_AT_MOST = 12;
+/** The logarithm's mean lies no further from what is supposed: eyes are learned from a tenth on. */
+export const FURTHEST = -ln(LEAST);
+
 /**
- * What an eye's own looks with a tool, and a little of all others, say. Null where the keeper wants ours alone, or there are fewer than
- * three. @example sightFrom([], [], "mixed") // null
+ * What looks are worth to another keeper: the normal density of the factor's logarithm that, counted as others' looks are and put upon
+ * ours, leaves the mean and the spread that the looks leave. Against those looks themselves the factor a next keeper begins with is off by less than 1 % (test).
+ * @example sightWorth([]) // { precision: 0, pull: 0 }
+ */
+export function sightWorth(looks: readonly SightTold[]): SightWorth {
+  const ours = beforehand(SPREAD.mixed);
+  const density = densityOver(
+    ours,
+    looks.map((one) => [one, OTHERS_TELL] as const),
+  );
+  const mean = density.reduce((sum, d, i) => sum + d * ln(grid[i]!), 0);
+  const variance = density.reduce((sum, d, i) => sum + d * (ln(grid[i]!) - mean) ** 2, 0);
+  const most = LOOK_TELLS_AT_MOST * looks.length;
+  const precision = Math.min(most, (1 / variance - ours.precision) / OTHERS_TELL);
+  if (!(precision > 0)) return NOTHING_TOLD;
+  const pull = (mean / variance - ours.pull) / OTHERS_TELL;
+  return { precision, pull: Math.max(-precision * FURTHEST, Math.min(precision * FURTHEST, pull)) };
+}
+
+/**
+ * What an eye's own looks with a tool, a little of all others, and what other keepers' are worth say. Null where the keeper wants ours
+ * alone, or there are fewer than three and nobody else's. @example sightFrom([], [], "mixed") // null
  */
 export function sightFrom(
   own: readonly SightTold[],
   others: readonly SightTold[],
   numbers: NumbersId,
+  elsewhere: SightWorth = NOTHING_TOLD,
 ): LearnedSight | null {
-  if (numbers === "ours" || own.length + OTHERS_TELL * others.length < FEWEST_CASES) return null;
-  return learnedSight(own, SPREAD[numbers], others);
+  if (numbers === "ours") return null;
+  if (own.length + OTHERS_TELL * others.length < FEWEST_CASES && elsewhere.precision === 0) return null;
+  return learnedSight(own, SPREAD[numbers], others, elsewhere);
 }

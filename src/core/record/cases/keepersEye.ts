@@ -1,7 +1,8 @@
-import { sightFrom, type LearnedSight, type SightTold } from "../../model/learning/sight";
-import type { NumbersId } from "../../model/learning/reach";
+import { sightElsewhere, type Beginning } from "../../model/learning/elsewhere";
+import { sightFrom, sightWorth, type LearnedSight, type SightTold, type SightWorth } from "../../model/learning/sight";
 import { chanceAmongSeen } from "../../model/inspection/detectionProbability";
 import type { ToolId } from "../../model/inspection/tools";
+import { groupBy } from "../../shared/groupBy";
 import { remember } from "../../shared/remember";
 import type { SightPair } from "./sightPairs";
 
@@ -28,15 +29,34 @@ function toldBy({ look, pest, saw, animals, foundWith }: SightPair): SightTold |
 
 const isOf = (eye: KeepersEye, { look }: SightPair) => look.keeper === eye.keeper && look.tool === eye.tool;
 
-/** What pairs of looks have told of an eye with a tool: its own, and a little of every other. Null where they are too few, or not asked for. */
-export function learnedSightOf(eye: KeepersEye, pairs: readonly SightPair[], numbers: NumbersId): LearnedSight | null {
+const told = (some: readonly SightPair[]) => some.flatMap((pair) => toldBy(pair) ?? []);
+
+/**
+ * What pairs of looks have told of an eye with a tool: its own, a little of every other, and what other keepers' records are worth. Null where
+ * they are too few, or not asked for.
+ */
+export function learnedSightOf(
+  eye: KeepersEye,
+  pairs: readonly SightPair[],
+  { numbers, toldElsewhere }: Beginning,
+): LearnedSight | null {
   if (numbers === "ours") return null;
-  const told = (some: readonly SightPair[]) => some.flatMap((pair) => toldBy(pair) ?? []);
   return sightFrom(
     told(pairs.filter((pair) => isOf(eye, pair))),
     told(pairs.filter((pair) => !isOf(eye, pair))),
     numbers,
+    sightElsewhere(toldElsewhere, eye.tool),
   );
+}
+
+/** What looks beside finds with each tool, by whichever keeper, are worth to keepers elsewhere. @example eyesWorth([]) // [] */
+export function eyesWorth(
+  pairs: readonly SightPair[],
+): readonly ({ readonly tool: ToolId; readonly looks: number } & SightWorth)[] {
+  return [...groupBy(pairs, ({ look }) => look.tool)].map(([tool, some]) => ({
+    ...{ tool, looks: some.length },
+    ...sightWorth(told(some)),
+  }));
 }
 
 /** The eyes that looked beside finds, those of most looks first, each with the name it was last recorded under. */
@@ -59,10 +79,10 @@ export function eyesOf(
 export function sightBefore(
   openedAt: Date,
   pairs: readonly SightPair[],
-  numbers: NumbersId,
+  beginning: Beginning,
 ): (eye: KeepersEye) => number {
   const before = pairs.filter(({ knownAt }) => knownAt < openedAt);
   const known = new Map<string, number>();
   return (eye) =>
-    remember(known, 100, `${eye.tool} ${eye.keeper}`, () => learnedSightOf(eye, before, numbers)?.mean ?? 1);
+    remember(known, 100, `${eye.tool} ${eye.keeper}`, () => learnedSightOf(eye, before, beginning)?.mean ?? 1);
 }

@@ -162,6 +162,8 @@ export type VoidFact = z.output<typeof voidFact>;
 
 export const changeSettings = settings;
 
+export const forgetExperience = z.object({});
+
 /** What a new collection begins with: its settings, a first room and, if there is one, a shelf in it. */
 export const beginCollection = z.object({
   id,

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { keepBottle, MOST_BOTTLES } from "../../knowledge/household/bottles";
 import { settings, usualSettings } from "../facts/settings";
 import { addPlace, addPlant, arrangePlaces, placeKinds, startWalk } from "../facts/commands";
+import { trueExperience } from "./experienceFile";
 import { factKindIds, factKindOf, type FactKindId } from "../facts/facts";
 import type { ColumnType, Columns, Part } from "../facts/kind";
 import { dayField, id, moment as instant, orNothing, text, whole } from "../../shared/fields";
@@ -40,6 +41,7 @@ export const collectionHead = z.object({
     poisonCentre: settings.shape.poisonCentre.default(""),
     everyDays: settings.shape.everyDays.default(usualSettings.everyDays),
     bottles: z.array(keepBottle).max(MOST_BOTTLES).default([]),
+    experience: trueExperience.nullable().default(null),
   }),
 });
 export type CollectionHead = z.output<typeof collectionHead>;

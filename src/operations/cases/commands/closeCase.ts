@@ -54,6 +54,6 @@ function shown(context: Context, record: KeptRecord, found: Case, judged: Judged
   if (!judged.ok) return { pClear: null, reach: null };
   const { pClear, reach: weights } = judged.judgement.assessment;
   if (!hand || !weights) return { pClear, reach: null };
-  const prior = reachBefore(found, record.acts, record.shownReach, context.collection.numbers) ?? undefined;
+  const prior = reachBefore(found, record.acts, record.shownReach, context.collection) ?? undefined;
   return { pClear, reach: { technique: hand.technique, weights: [...weights], ...(prior && { prior }) } };
 }

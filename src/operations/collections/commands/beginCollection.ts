@@ -38,7 +38,7 @@ export async function beginCollection(
     await collections.add({ sequelize, transaction }, collection, who.now);
     if (who.accountId) await own({ sequelize, transaction }, id, who.accountId);
     await inBatch(
-      contextOf(databaseUrl, { ...collection, settingsVersion: 1 }, { ...who, role: "owner" }),
+      contextOf(databaseUrl, { ...collection, settingsVersion: 1, toldElsewhere: null }, { ...who, role: "owner" }),
       transaction,
       async (context) => {
         const first = { id: roomId, name: room, kind: "room" as const, parentId: null, celsius, readingId };

@@ -1,11 +1,14 @@
 import { doseIn } from "@/core/advice/plans/coursesOnRecord";
 import type { LearnedReach } from "@/core/model/learning/reach";
 import type { TechniqueId } from "@/core/knowledge/remedies/remedies";
-import { eyesOf, learnedSightOf } from "@/core/record/cases/keepersEye";
+import { summedUp, type Experience } from "@/core/advice/learning/experience";
+import { arrivalsBefore, type Beginning, type ToldElsewhere } from "@/core/model/learning/elsewhere";
+import type { SharePrior } from "@/core/model/learning/share";
+import { eyesOf, eyesWorth, learnedSightOf } from "@/core/record/cases/keepersEye";
 import type { LearnedSight } from "@/core/model/learning/sight";
 import type { ToolId } from "@/core/model/inspection/tools";
 import { sightOnRecord } from "../../plants/sightOnRecord";
-import { handsOf, learnedOf } from "@/core/record/cases/techniqueHand";
+import { handsOf, handsWorth, learnedOf } from "@/core/record/cases/techniqueHand";
 import { addDays, type Day } from "@/core/shared/days";
 import { byMoment, standing } from "@/core/record/facts/facts";
 import { groupBy } from "@/core/shared/groupBy";
@@ -16,6 +19,7 @@ import { sightOf, type Sight } from "@/core/advice/learning/sight";
 import { treats } from "@/core/acts/acts";
 import { inParallel } from "@/db/query";
 import * as cases from "@/db/stores/cases";
+import * as collections from "@/db/stores/collections";
 import * as facts from "@/db/stores/facts";
 import { cameFrom } from "@/db/stores/spread";
 import * as ledger from "@/db/stores/ledger";
@@ -52,6 +56,12 @@ export interface TaughtView {
   readonly hands: readonly HandTaught[];
   /** What came with the plants of each seller. */
   readonly sellers: readonly SellerTaught[];
+  /** What that is worth to keepers elsewhere. */
+  readonly worth: Omit<ToldElsewhere, "keepers">;
+  /** What other keepers' records have taught that were read in; null where none were. */
+  readonly elsewhere: (Experience & { readonly told: ToldElsewhere }) | null;
+  /** What is believed of a seller nobody knows. */
+  readonly arrivals: SharePrior;
   /** How many cases there were, and how many of them are closed. */
   readonly cases: number;
   readonly closed: number;
@@ -106,14 +116,18 @@ export async function readTaught(context: Context): Promise<TaughtView> {
   const now = today(context);
   const told = await casesTold(context);
   const scope = scopeOf(context, "read");
-  const [pairs, shown, came] = await inParallel(
+  const [pairs, shown, came, experience] = await inParallel(
     scope,
     () => sightOnRecord(scope),
     () => cases.shownReach(scope),
     () => cameFrom(scope),
+    () => collections.experience(scope),
   );
   // Whoever keeps to our estimates sees what their own would be.
-  const numbers = context.collection.numbers === "ours" ? "mixed" : context.collection.numbers;
+  const { numbers, toldElsewhere } = context.collection;
+  const beginning: Beginning =
+    numbers === "ours" ? { numbers: "mixed", toldElsewhere: null } : { numbers, toldElsewhere };
+  const sellers = arrivalsTaught(came, arrivalsBefore(context.collection));
   return {
     courses: coursesTaught(
       told.map(({ counted }) => counted),
@@ -129,13 +143,23 @@ export async function readTaught(context: Context): Promise<TaughtView> {
     sights: sightOf(pairs),
     eyes: eyesOf(pairs).map((eye) => ({
       ...{ tool: eye.tool, name: eye.name, looks: eye.looks },
-      learned: learnedSightOf(eye, pairs, numbers),
+      learned: learnedSightOf(eye, pairs, beginning),
     })),
     hands: handsOf(shown).map((hand) => ({
       ...{ technique: hand.technique, name: hand.name, cases: hand.cases },
-      learned: learnedOf(hand, shown, numbers),
+      learned: learnedOf(hand, shown, beginning),
     })),
-    sellers: arrivalsTaught(came),
+    sellers,
+    worth: {
+      hands: handsWorth(shown),
+      eyes: eyesWorth(pairs),
+      arrivals: {
+        plants: sellers.reduce((sum, { plants }) => sum + plants, 0),
+        showed: sellers.reduce((sum, { showed }) => sum + showed, 0),
+      },
+    },
+    elsewhere: experience && toldElsewhere && { ...summedUp(experience), told: toldElsewhere },
+    arrivals: arrivalsBefore(context.collection),
     cases: told.length,
     closed: told.filter(({ counted }) => counted.closedOn !== null).length,
   };

@@ -27,6 +27,8 @@ import { editPlace } from "../../places/commands/editPlace";
 import { editPlant } from "../../plants/commands/editPlant";
 import { endProgramme } from "../../seasons/commands/endProgramme";
 import { endWalk } from "../../walks/commands/endWalk";
+import { addExperience } from "../../record/commands/addExperience";
+import { forgetExperience } from "../../record/commands/forgetExperience";
 import { importReadings } from "../../climate/commands/importReadings";
 import { keepBottle } from "../../household/commands/keepBottle";
 import { keepSensor } from "../../climate/commands/keepSensor";
@@ -92,13 +94,33 @@ import { startTimer } from "../../acts/commands/startTimer";
 import { startWalk } from "../../walks/commands/startWalk";
 import { takeReading } from "../../climate/commands/takeReading";
 import { voidFact } from "../../record/commands/voidFact";
-import { aBottle, aFind, aLook, aPlan, aPlant, aSpray, daysAgo, freshCollection, NOW, plantOn } from "../builders";
+import {
+  aBottle,
+  aFind,
+  aLook,
+  aPlan,
+  aPlant,
+  aSpray,
+  daysAgo,
+  experienceOfOne,
+  freshCollection,
+  NOW,
+  plantOn,
+} from "../builders";
 
 /** What is done beside requests, by the machine itself, and what begins a collection. */
 const NOT_ASKED = ["beginCollection", "deriveStale", "hearChanges", "judgeStale", "reckonCarriage", "senseClimate"];
 
 /** What names nothing within a collection: it changes the one that it is asked for, and no other. */
-const ABOUT_THE_WHOLE = ["changeSettings", "dropBottle", "keepBottle", "endTimer", "dropSensor"];
+const ABOUT_THE_WHOLE = [
+  "addExperience",
+  "forgetExperience",
+  "changeSettings",
+  "dropBottle",
+  "keepBottle",
+  "endTimer",
+  "dropSensor",
+];
 
 /** Two collections in one database: what one holds is asked for, and worked on, from the other. */
 /** Where operations stand: one a file, among the commands or the queries of its subject. */
@@ -324,6 +346,8 @@ describe("two walls between collections", () => {
       expect((await dropSensor({ ...theirs, role }, { id: uuidv7() })).ok).toBe(false);
     for (const role of ["reader", "sitter"] as const) {
       expect((await keepBottle({ ...theirs, role }, aBottle())).ok).toBe(false);
+      expect((await addExperience({ ...theirs, role }, { text: JSON.stringify(experienceOfOne) })).ok).toBe(false);
+      expect((await forgetExperience({ ...theirs, role })).ok).toBe(false);
       expect((await dropBottle({ ...theirs, role }, { bottleId: uuidv7() })).ok).toBe(false);
     }
   });

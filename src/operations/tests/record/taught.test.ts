@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
+import { ARRIVALS_PRIOR } from "@/core/model/carriage/arrivalShare";
 import { seeChances } from "@/core/model/inspection/see";
 import { pestOf } from "@/core/knowledge/pests/pests";
 import { closeCase } from "../../cases/commands/closeCase";
@@ -110,6 +111,9 @@ describe("what the record has taught", () => {
       sights: [],
       eyes: [],
       sellers: [],
+      arrivals: ARRIVALS_PRIOR,
+      worth: { hands: [], eyes: [], arrivals: { plants: 0, showed: 0 } },
+      elsewhere: null,
       cases: 0,
       closed: 0,
     });

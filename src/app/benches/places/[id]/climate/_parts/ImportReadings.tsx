@@ -1,41 +1,16 @@
 "use client";
 
-import { useRouter } from "next/navigation";
-import { useState, type FormEvent } from "react";
+import { type FormEvent } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { notSent, TableOutcome, textOf } from "@/app/_parts/TableOutcome";
+import { TableOutcome, textOf } from "@/app/_parts/TableOutcome";
+import { useUpload } from "@/app/_parts/useUpload";
 import type { CommandResult } from "@/offline/commandResult";
-import { useCollection, useUnits } from "@/ui/shell/Collection";
+import { useUnits } from "@/ui/shell/Collection";
 import { doubtNames } from "@/wording/advice/seasons";
 import type { Doubt } from "@/core/climate/samples";
 
-/** Sends a table of readings, and holds what came of it. */
-function useReadings(placeId: string) {
-  const { id: collectionId } = useCollection();
-  const router = useRouter();
-  const [going, setGoing] = useState(false);
-  const [result, setResult] = useState<CommandResult | null>(null);
-  const send = async (text: () => Promise<string>) => {
-    setGoing(true);
-    setResult(null);
-    try {
-      const answer = await fetch(`/benches/places/${placeId}/climate/readings`, {
-        method: "POST",
-        body: await text(),
-        headers: { "x-collection": collectionId, "content-type": "text/csv" },
-      });
-      const came = (await answer.json()) as CommandResult;
-      setResult(came);
-      if (came.ok) router.refresh();
-    } catch (error) {
-      setResult(notSent(error));
-    } finally {
-      setGoing(false);
-    }
-  };
-  return { going, result, send };
-}
+const useReadings = (placeId: string) => useUpload(`/benches/places/${placeId}/climate/readings`, "text/csv");
 
 function Came({ result }: { result: CommandResult | null }) {
   return (

@@ -118,6 +118,19 @@ export function of(scope: Scope, plantIds: readonly string[]): Promise<CarriageR
   return rows(scope, row, sql, { ids: idList(plantIds) });
 }
 
+/** What is known of a plant as of a day, where that is of the facts as they are; null where it is not. */
+export async function currentOf(
+  scope: Scope,
+  plantId: string,
+  now: { readonly modelVersion: number; readonly asOf: string },
+): Promise<PlantCarries | null> {
+  const sql = `select g.result from carriage g
+    left join carriage_turns t on t.collection_id = g.collection_id
+    where g.collection_id = :c and g.plant_id = :plantId and g.reckoned = g.wanted and g.turn = coalesce(t.turn, 0)
+      and g.as_of = cast(:asOf as date) and g.model_version = :modelVersion`;
+  return (await first(scope, row.pick({ result: true }), sql, { ...now, plantId }))?.result ?? null;
+}
+
 const risk = z.object({ plantId: z.string(), risk: z.number().nullable(), current: z.boolean() });
 export type RiskRow = z.output<typeof risk>;
 

@@ -1,10 +1,11 @@
 import { z } from "zod";
 import { look } from "@/core/record/facts/kinds/look";
+import { expectedOf, type Passing } from "@/core/model/learning/passing";
 import { pestIds } from "@/core/knowledge/pests/pests";
 import type { Day } from "@/core/shared/days";
 import { dayIn } from "@/zones";
 import type { Scope } from "../connection";
-import { idList, rows } from "../query";
+import { first, idList, inParallel, rows } from "../query";
 
 const named = z.object({ naming: look.own.shape.naming.unwrap(), pests: z.array(z.enum(pestIds)) });
 export type NamedLook = z.output<typeof named>;
@@ -39,6 +40,39 @@ export async function daysOf(scope: Scope, plantIds: readonly string[]): Promise
     ) one order by at, recorded_at, id`;
   const found = await rows(scope, looked, sql, { ids: idList(plantIds) });
   return found.map((one) => ({ ...one, day: dayIn(one.at, scope.timeZone) }));
+}
+
+const expected = z.object({ pFind: z.number(), pPassed: z.number(), passes: z.number(), found: z.boolean() });
+const sums = z.object({ looks: z.number(), expected: z.number().nullable(), quiet: z.number().nullable() });
+/** What a look was expected to find, and whether a case began with it. */
+export type ExpectedLook = z.output<typeof expected>;
+
+/** Looks of which something was expected: with their chance, in no event quite 1. */
+const expectedLooks = `from (
+    select k.happened_at as at, least(k.p_find, 0.999999) as "pFind", k.p_passed as "pPassed", k.passes, exists (
+      select 1 from cases c where c.collection_id = k.collection_id and c.plant_id = k.plant_id and c.opened_at = k.happened_at) as found
+    from looks k where k.collection_id = :c and k.p_find is not null and k.voided_at is null
+  ) one`;
+
+/** The newest looks of which something was expected, `limit` of them at most. */
+export function newestExpected(scope: Scope, limit: number): Promise<ExpectedLook[]> {
+  const sql = `select "pFind", "pPassed", passes, found ${expectedLooks} order by at desc limit :limit`;
+  return rows(scope, expected, sql, { limit });
+}
+
+/** What passing from plant to plant let expect, by our own estimate, of all looks, of those that found nothing, and of each that found something. */
+export async function passing(scope: Scope): Promise<Passing> {
+  const hazard = `-ln(1 - "pFind") * "pPassed" / passes`;
+  const sql = `select count(*)::int as looks, sum(${hazard}) as expected, sum(${hazard}) filter (where not found) as quiet ${expectedLooks}`;
+  const [all, found] = await inParallel(
+    scope,
+    () => first(scope, sums, sql),
+    () => rows(scope, expected, `select "pFind", "pPassed", passes, found ${expectedLooks} where found`),
+  );
+  return {
+    ...{ looks: all?.looks ?? 0, expected: all?.expected ?? 0, quiet: all?.quiet ?? 0 },
+    found: found.map(expectedOf),
+  };
 }
 
 /** Which of these plants something was ever found on; also where that look was struck out. */

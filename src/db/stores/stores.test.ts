@@ -26,6 +26,7 @@ const look = (plantId: string, at: Date) => ({
   spots: ["axil" as const],
   turned: false,
   newLeaves: null,
+  ...{ pFind: 0.03, pPassed: 0.5, passes: 1.2 },
   walkId: null,
   naming: { present: ["cottonTufts" as const], absent: [], by: "signs" as const, likeliest: "mealybug" as const },
   note: "",

@@ -1,5 +1,6 @@
 import { HANDLED_WITHIN_MINUTES, LOOK_BACK_DAYS } from "@/core/model/carriage/rates";
 import { arrivalsBefore } from "@/core/model/learning/elsewhere";
+import { passingFrom } from "@/core/model/learning/passing";
 import { casesOf } from "@/core/record/cases/cases";
 import { placesInRecord, type PlacesInRecord } from "@/core/record/cases/record";
 import { stayAt, staysOf, type Stand } from "@/core/record/cases/stays";
@@ -14,6 +15,7 @@ import { inParallel } from "@/db/query";
 import * as caseNumbers from "@/db/stores/caseNumbers";
 import * as cases from "@/db/stores/cases";
 import * as facts from "@/db/stores/facts";
+import * as looks from "@/db/stores/looks";
 import * as places from "@/db/stores/places";
 import * as plants from "@/db/stores/plants";
 import * as spreads from "@/db/stores/spread";
@@ -42,7 +44,7 @@ export const clockOf =
 
 export async function readSpread(context: Context, scope: Scope): Promise<SpreadOnRecord> {
   const since = new Date(context.now.getTime() - (LOOK_BACK_DAYS + MARGIN_DAYS) * DAY_MS);
-  const [all, readings, measured, sources, numbers, stood, cameFrom, handlings] = await inParallel(
+  const [all, readings, measured, sources, numbers, stood, cameFrom, handlings, passing] = await inParallel(
     scope,
     () => places.all(scope),
     () => facts.all(scope, "reading"),
@@ -52,6 +54,7 @@ export async function readSpread(context: Context, scope: Scope): Promise<Spread
     () => spreads.stands(scope, since),
     () => spreads.cameFrom(scope),
     () => spreads.handlings(scope, since, HANDLED_WITHIN_MINUTES),
+    async () => (context.collection.numbers === "ours" ? null : looks.passing(scope)),
   );
   const stands = groupBy(stood, ({ plantId }) => plantId) as ReadonlyMap<string, readonly Stand[]>;
   const collection = {
@@ -60,6 +63,7 @@ export async function readSpread(context: Context, scope: Scope): Promise<Spread
     stands,
     cameFrom,
     arrivals: arrivalsBefore(context.collection),
+    passes: (passing && passingFrom(passing, context.collection.numbers)?.mean) ?? 1,
     handlings,
   };
   return {

@@ -3,6 +3,7 @@ import { plainlyBetter, speaks, type CourseTaught } from "@/core/advice/learning
 import type { ToldBetween } from "@/core/advice/learning/reliability";
 import type { Counted } from "@/core/advice/learning/span";
 import { reaches } from "@/core/model/clearance/scenarios";
+import type { Learned } from "@/core/model/learning/grid";
 import type { LearnedReach } from "@/core/model/learning/reach";
 import type { LearnedSight } from "@/core/model/learning/sight";
 import type { ToolId } from "@/core/model/inspection/tools";
@@ -94,6 +95,22 @@ const verdicts: Readonly<Record<NonNullable<ToldBetween["off"]> | "fits", string
 /** What came of chances that were told. @example toldSentence(bin) // "Called clear at 95 % to 99 %: nothing came back in 9 of 10 …" */
 export function toldSentence({ from, until, told, came, off }: ToldBetween): string {
   return `Called clear at ${percent(from)} to ${percent(until)}, ${percent(told)} on average: nothing came back in ${countedInWords(came)}. ${verdicts[off ?? "fits"]}.`;
+}
+
+/** What came of what looks were expected to find. @example expectedSentence(bin) // "Looks told to find something at 1 % to 2 %: 3 of 140 did (1 % to 4 %). That fits." */
+export function expectedSentence({ from, until, came, off }: ToldBetween): string {
+  const verdict = {
+    ...verdicts,
+    tooSure: "Less was found than chance explains",
+    tooCautious: "More was found than chance explains",
+  };
+  return `Told to find something at ${percent(from)} to ${percent(until)}: ${countedInWords(came)} did. ${verdict[off ?? "fits"]}.`;
+}
+
+/** How much more or less passes from plant to plant than we suppose. @example passingSentence({ mean: 1.4, low: 0.8, high: 2.1 }) // "From plant to plant, 1.4 times as much passes as we suppose (0.8 to 2.1)." */
+export function passingSentence({ mean, low, high }: Learned): string {
+  const told = (factor: number) => factor.toFixed(1);
+  return `From plant to plant, ${told(mean)} times as much passes as we suppose (${told(low)} to ${told(high)}).`;
 }
 
 /** What looks beside finds say of how much an eye with a tool sees, beside our estimate. @example sightSentence({ tool: "eye", looks: 2, learned: null }) // "Naked eye, room light: 2 looks beside a find, too few to say." */

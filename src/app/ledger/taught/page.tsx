@@ -18,6 +18,8 @@ import {
   arrivalsSentence,
   countedInWords,
   doseInWords,
+  expectedSentence,
+  passingSentence,
   handSentence,
   sightSentence,
   taughtSentences,
@@ -35,11 +37,8 @@ export const metadata: Metadata = { title: "What your record has taught" };
 /** What ended what, whether what was told came true, and what each tool sees: from this collection's own record. */
 export default async function TaughtPage() {
   const context = await currentContext();
-  const { courses, closings, hands, sights, eyes, sellers, arrivals, elsewhere, cases, closed } = await cachedView(
-    context,
-    "taught",
-    () => readTaught(context),
-  );
+  const { courses, closings, hands, sights, eyes, sellers, arrivals, elsewhere, expected, passing, cases, closed } =
+    await cachedView(context, "taught", () => readTaught(context));
   const sentences = taughtSentences(courses);
   const { numbers } = context.collection;
   const withOthers = elsewhere !== null && numbers !== "ours";
@@ -115,6 +114,31 @@ export default async function TaughtPage() {
               </li>
             ))}
           </ul>
+        )}
+      </Panel>
+      <Panel title="Who carries: was it right?">
+        {expected.length === 0 ? (
+          <p className="mb-0">
+            This appears once you look at plants as tonight&rsquo;s walk proposes: each look is then held against the
+            chance we told for it.
+          </p>
+        ) : (
+          <ul className="list-unstyled mb-0">
+            {expected.map((bin) => (
+              <li key={bin.from} className="mb-2">
+                {expectedSentence(bin)}
+                <Span counted={bin.came} told={bin.told} bare />
+              </li>
+            ))}
+          </ul>
+        )}
+        {passing.learned && (
+          <p className="mb-0 mt-2">
+            {passingSentence(passing.learned)}{" "}
+            {numbers === "ours"
+              ? "What plants may carry goes by our estimates."
+              : "What plants may carry goes by that."}
+          </p>
         )}
       </Panel>
       <Panel title="How much your treatments miss">

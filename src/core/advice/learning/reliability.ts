@@ -17,8 +17,10 @@ export interface ToldBetween {
   readonly off: "tooSure" | "tooCautious" | "tooFew" | null;
 }
 
-/** Where what is told is cut; nine in ten and nineteen in twenty are what keepers close by. */
-const CUTS = [0, 0.5, 0.8, 0.9, 0.95, 0.99, 1] as const;
+/** Where chances told at closing are cut; nine in ten and nineteen in twenty are what keepers close by. */
+const CLOSING_CUTS = [0, 0.5, 0.8, 0.9, 0.95, 0.99, 1];
+/** Where the chances that a look finds something are cut: most are small. */
+export const LOOK_CUTS: readonly number[] = [0, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1];
 
 /** What happens less often than that by chance is not put down to it (the usual one in twenty). */
 const BY_CHANCE = 0.05;
@@ -41,14 +43,17 @@ function offBy(chances: readonly number[], came: number): ToldBetween["off"] {
 }
 
 /**
- * How often chances came true, between the cuts 0.5, 0.8, 0.9, 0.95 and 0.99; those between which nothing was told are left out. A bound
- * belongs to the part above it. Throws RangeError for a chance outside 0–1.
+ * How often chances came true, between cuts that ascend from 0 to 1, those of closings where left out; those between which nothing was told
+ * are left out. A bound belongs to the part above it. Throws RangeError for a chance outside 0–1.
  * @example reliabilityOf([{ p: 0.97, came: true }])[0].came.hits // 1
  */
-export function reliabilityOf(all: readonly ToldAndTrue[]): readonly ToldBetween[] {
+export function reliabilityOf(
+  all: readonly ToldAndTrue[],
+  cuts: readonly number[] = CLOSING_CUTS,
+): readonly ToldBetween[] {
   for (const { p } of all) if (!(p >= 0 && p <= 1)) throw new RangeError(`a chance is 0 to 1, got ${p}`);
-  return CUTS.slice(1).flatMap((until, i): ToldBetween[] => {
-    const from = CUTS[i]!;
+  return cuts.slice(1).flatMap((until, i): ToldBetween[] => {
+    const from = cuts[i]!;
     const some = all.filter(({ p }) => p >= from && (p < until || (until === 1 && p === 1)));
     if (some.length === 0) return [];
     const told = some.reduce((sum, { p }) => sum + p, 0) / some.length;

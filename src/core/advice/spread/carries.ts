@@ -48,6 +48,8 @@ export interface PlantCarries {
   readonly looks: readonly { readonly pFind: number; readonly pAfterClean: number }[];
   /** When it may join the others, for a plant that stands apart and is in no case; null for others. */
   readonly waysBack: readonly WayBack[] | null;
+  /** With how much more passing from plant to plant than we suppose it was reckoned; as much where left out. */
+  readonly passes?: number;
 }
 
 /** Reckons questions; may be done elsewhere, and for many plants at once. */
@@ -113,6 +115,15 @@ export function carriesOf(asked: readonly Asked[], answers: readonly (Carriage |
     ways.reduce((sum, { kind }, i) => sum + (kind === "remained" ? shares[i]! : 0), 0);
   const risk = 1 - none(known.map(({ routes: ways, answer }) => answer.pCarries * (1 - remained(ways, answer.routes))));
   return { p, risk, pests, routes, looks, waysBack: null };
+}
+
+/** Ways in which pests pass from plant to plant within the collection. */
+const PASSED: readonly Route["kind"][] = ["neighbour", "others", "handled"];
+
+/** How much of what a plant may carry would have passed to it from another plant here, 0–1; what is not worth telling counts as none of it. */
+export function passedShare({ routes }: Pick<PlantCarries, "routes">): number {
+  const share = routes.reduce((sum, way) => sum + (PASSED.includes(way.kind) ? way.share : 0), 0);
+  return Math.min(1, share);
 }
 
 /** A way that has less of it than this is not told. */

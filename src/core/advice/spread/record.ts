@@ -46,6 +46,8 @@ export interface Collection {
   readonly cameFrom: readonly CameFrom[];
   /** What is believed of a seller before any of its plants was seen; our estimate where left out. */
   readonly arrivals?: SharePrior;
+  /** How much more passes from plant to plant than we suppose; as much where left out. */
+  readonly passes?: number;
   /** What was handled and cleaned lately, as it happened. */
   readonly handlings: readonly Handling[];
 }
@@ -58,6 +60,8 @@ export interface Spread {
   readonly sourcesOf: (pest: PestId) => readonly TimedSource[];
   readonly touching: (a: string, b: string) => readonly SideBySide[];
   readonly handledAfter: (plantId: string) => readonly HandledAfter[];
+  /** How much more passes from plant to plant than we suppose. */
+  readonly passes: number;
   /** How likely a plant of the same hands brings something. */
   readonly arrivalShareOf: (plant: CameFrom) => number;
   /** Pests that other plants of the seller's showed soon after coming. */
@@ -125,6 +129,7 @@ export function spreadOf(collection: Collection, clock: Clock, today: Day): Spre
   return {
     tree: placeTree(places),
     clock,
+    passes: collection.passes ?? 1,
     sourcesOf: (pest) => byPest.get(pest) ?? [],
     touching: (a, b) => touched.get([a, b].toSorted().join(" ")) ?? [],
     handledAfter: (plantId) => after.get(plantId) ?? [],

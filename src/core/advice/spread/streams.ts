@@ -60,7 +60,7 @@ export function sourcesNear(
   begin: number,
   until: number,
 ): (Stream & { stream: FounderStream })[] {
-  const { tree, touching } = spread;
+  const { tree, touching, passes } = spread;
   const [first, end] = [Math.floor(begin), Math.ceil(until)];
   const near = spread
     .sourcesOf(pest)
@@ -68,7 +68,8 @@ export function sourcesNear(
     .map((source) => {
       const contacts = contactsOf(source.stood, stood, touching(source.plantId, plant.id), tree);
       const inTray = contacts.length > 0 && sharesTray(source, stands, tree);
-      return { source, ...foundersByDay(pest, contacts, source, first, end, inTray) };
+      const given = foundersByDay(pest, contacts, source, first, end, inTray);
+      return { source, ...given, perDay: given.perDay.map((founders) => passes * founders) };
     })
     .filter(({ total }) => total > 0)
     .toSorted((a, b) => b.total - a.total || (a.source.caseId < b.source.caseId ? -1 : 1));
@@ -102,7 +103,7 @@ export function handled(
     // Of several cases of the pest on it the one that ran then: sources stand in the order in which they began.
     const source = sources.findLast(({ plantId, openedAt }) => plantId === sourceId && openedAt <= when);
     if (!source || when < begin || when >= until) return [];
-    const founders = HANDLED_FOUNDERS * Math.min(1, source.animalsOn(Math.floor(when)));
+    const founders = spread.passes * HANDLED_FOUNDERS * Math.min(1, source.animalsOn(Math.floor(when)));
     const route = { kind: "handled", plantId: sourceId, code: source.code, nearness: null } as const;
     const stream = {
       route: source.caseId,

@@ -1,4 +1,5 @@
-import { exp, ln } from "../../shared/exponential";
+import { ln } from "../../shared/exponential";
+import { normalised, type Learned } from "./grid";
 
 /** What is believed of a share before anything was counted: its mean, above 0 and below 1, and how many counts that weighs, above 0. */
 export interface SharePrior {
@@ -7,13 +8,7 @@ export interface SharePrior {
 }
 
 /** What counts have told of a share. */
-export interface LearnedShare {
-  /** The posterior mean. */
-  readonly mean: number;
-  /** Bounds within which the true share lies four times in five. */
-  readonly low: number;
-  readonly high: number;
-}
+export type LearnedShare = Learned;
 
 /** Cells of equal width over all shares from 0 to 1. */
 const STEPS = 2000;
@@ -31,15 +26,13 @@ export function learnedShare(hits: number, of: number, { share, weigh }: SharePr
     const x = (i + 0.5) / STEPS;
     return (a - 1) * ln(x) + (b - 1) * ln(1 - x);
   });
-  const most = Math.max(...logs);
-  const density = logs.map((log) => exp(log - most));
-  const all = density.reduce((sum, d) => sum + d, 0);
+  const density = normalised(logs);
   const within = (part: number) => {
     let sum = 0;
-    const cell = density.findIndex((d) => (sum += d / all) >= part);
+    const cell = density.findIndex((d) => (sum += d) >= part);
     if (cell < 0) return 1;
     // Within a cell the density is taken as level.
-    return (cell + 1 - (sum - part) / (density[cell]! / all)) / STEPS;
+    return (cell + 1 - (sum - part) / density[cell]!) / STEPS;
   };
   return { mean: a / (a + b), low: within(0.1), high: within(0.9) };
 }

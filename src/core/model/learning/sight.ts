@@ -1,5 +1,6 @@
-import { exp, ln } from "../../shared/exponential";
+import { ln } from "../../shared/exponential";
 import { MOST_SEEN } from "../inspection/see";
+import { evenInLog, learnedOver, normalised, type Learned } from "./grid";
 import { FEWEST_CASES, OTHERS_TELL, type NumbersId } from "./reach";
 
 /** A look that was a chance to see what another look near by found. */
@@ -13,13 +14,7 @@ export interface SightTold {
 }
 
 /** What looks have told of an eye with a tool: how much of what our estimate sees it sees, 1 where it sees as much. */
-export interface LearnedSight {
-  /** The posterior mean. */
-  readonly mean: number;
-  /** Bounds within which the true factor lies four times in five. */
-  readonly low: number;
-  readonly high: number;
-}
+export type LearnedSight = Learned;
 
 /** What looks are worth to another keeper: the natural parameters of a normal density of the factor's logarithm, which add. */
 export interface SightWorth {
@@ -43,7 +38,7 @@ const STEPS = 240;
 const [LEAST, MOST] = [0.1, 6];
 
 /** Factors from a tenth to six times, even in their logarithm: what lies beyond is not to be told from its edge. */
-const grid = Array.from({ length: STEPS }, (_, i) => LEAST * (MOST / LEAST) ** ((i + 0.5) / STEPS));
+const grid = evenInLog(LEAST, MOST, STEPS);
 
 /**
  * How likely a look sees any of what was there, by an eye that sees `factor` of what ours would: 0.95 · (1 − (1 − factor · chance)ⁿ), n no
@@ -68,10 +63,7 @@ function densityOver(
       ln(factor) * (pull - (precision * ln(factor)) / 2),
     ),
   );
-  const most = Math.max(...logs);
-  const density = logs.map((log) => exp(log - most));
-  const all = density.reduce((sum, d) => sum + d, 0);
-  return density.map((d) => d / all);
+  return normalised(logs);
 }
 
 /** Log-normal with mean 1. */
@@ -100,15 +92,7 @@ export function learnedSight(
     },
     [...own.map((one) => [one, 1] as const), ...others.map((one) => [one, tells] as const)],
   );
-  const within = (share: number) => {
-    let sum = 0;
-    return grid[density.findIndex((d) => (sum += d) >= share)] ?? MOST;
-  };
-  return {
-    mean: density.reduce((sum, d, i) => sum + d * grid[i]!, 0),
-    low: within(0.1),
-    high: within(0.9),
-  };
+  return learnedOver(grid, density);
 }
 
 /** What one look can tell of the logarithm at most: p / (1 − p) where it sees an animal with chance p, which is never above 0.92. */

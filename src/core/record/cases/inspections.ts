@@ -1,4 +1,5 @@
 import { cleanLookIn } from "../../acts/acts";
+import { nothingExpected } from "../facts/kinds/look";
 import { byMoment, type ActDone, type Look } from "../facts/facts";
 
 /** An act by which the plant was looked over and nothing was seen, as the look it was; null for any other. */
@@ -6,7 +7,7 @@ function lookIn({ act, plantId, note, ...fact }: ActDone): Look | null {
   const search = cleanLookIn(act);
   if (!search || plantId === null) return null;
   const { id, at, day, recordedAt, recordedBy, recordedAccount, voidReason } = fact;
-  const what = { walkId: null, turned: true, naming: null, newLeaves: null, note, finds: [] };
+  const what = { walkId: null, turned: true, naming: null, newLeaves: null, ...nothingExpected, note, finds: [] };
   return {
     id,
     at,

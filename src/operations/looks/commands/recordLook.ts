@@ -1,12 +1,16 @@
 import { caseFiledUnder, casesOf, type Case } from "@/core/record/cases/cases";
 import type { Plant } from "@/core/record/facts/descriptions";
-import type { RecordLook } from "@/core/record/facts/kinds/look";
+import { CARRIES_VERSION, passedShare } from "@/core/advice/spread/carries";
+import type { Look } from "@/core/record/facts/facts";
+import { nothingExpected, type RecordLook } from "@/core/record/facts/kinds/look";
 import { severityOf } from "@/core/model/inspection/severity";
 import { pestOf } from "@/core/knowledge/pests/pests";
 import type { Scope } from "@/db/connection";
+import * as carriage from "@/db/stores/carriage";
 import * as facts from "@/db/stores/facts";
 import * as walks from "@/db/stores/walks";
-import type { Context } from "../../shared/context";
+import { waysFor } from "../../cases/waysFor";
+import { dayOf, today, type Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { checkSpots, lockPlant, momentOn } from "../../shared/checks";
 
@@ -29,7 +33,8 @@ export function recordLook(context: Context, command: RecordLook): Promise<Outco
     const before = await casesOn(scope, plant.id);
     const look = lookOn(context, plant, command, before);
     if (look.walkId && !(await walks.find(scope, look.walkId))) refuse("walkId", "unknown");
-    await facts.add(scope, "look", [look]);
+    const expected = await expectedBefore(context, scope, plant, look);
+    await facts.add(scope, "look", [{ ...look, ...expected }]);
     if (look.finds.length > 0) scope.invalidateBeside([plant.id]);
     else scope.invalidate([plant.id]);
     return told(
@@ -38,6 +43,18 @@ export function recordLook(context: Context, command: RecordLook): Promise<Outco
       before.map((one) => one.id),
     );
   });
+}
+
+/** What was told of such a look before it; of one that was made on another day than is told of, or at other places, nothing was. */
+async function expectedBefore(context: Context, scope: Scope, plant: Plant, look: Pick<Look, "at" | "tool" | "spots">) {
+  const asOf = today(context);
+  const way = waysFor(context, plant).findLastIndex(
+    ({ tool, search }) => tool === look.tool && search.spots.every((spot) => look.spots.includes(spot)),
+  );
+  if (way < 0 || dayOf(context, look.at) !== asOf) return null;
+  const carries = await carriage.currentOf(scope, plant.id, { modelVersion: CARRIES_VERSION, asOf });
+  const pFind = carries?.looks[way]?.pFind;
+  return carries && pFind !== undefined ? { pFind, pPassed: passedShare(carries), passes: carries.passes ?? 1 } : null;
 }
 
 /** A look as it is written down, from what was told of it and the cases of its plant; refuses what cannot have been. */
@@ -59,7 +76,7 @@ export function lookOn(context: Context, plant: Plant, command: RecordLook, case
     severity: find.count === null ? find.severity : severityOf(find.count),
     caseId: cases.find((one) => one.open && one.pest === find.pest)?.id ?? find.caseId,
   }));
-  return { ...look, walkId, turned, naming, newLeaves, at, finds: filed };
+  return { ...look, ...nothingExpected, walkId, turned, naming, newLeaves, at, finds: filed };
 }
 
 async function casesOn(scope: Scope, plantId: string) {

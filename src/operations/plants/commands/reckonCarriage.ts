@@ -56,6 +56,7 @@ interface Helping {
   readonly asked: readonly (readonly Asked[])[];
   readonly answers: Promise<readonly (Carriage | null)[]>;
   readonly around: PlacesInRecord;
+  readonly passes: number;
   /** Whether a command has touched them: they are put down before anything else is read. */
   readonly soon: boolean;
 }
@@ -118,9 +119,9 @@ export async function reckonCarriage(
     const answers = reckonAsked(questions, reckonAll);
     // It is waited for in its turn; until then nobody else hears of its trouble.
     answers.catch(() => {});
-    return { wanted, plants, asked, answers, around: onRecord.around, soon };
+    return { wanted, plants, asked, answers, around: onRecord.around, passes: onRecord.spread.passes, soon };
   };
-  const put = async ({ wanted, plants, asked, answers: reckoned, around }: Helping): Promise<boolean> => {
+  const put = async ({ wanted, plants, asked, answers: reckoned, around, passes }: Helping): Promise<boolean> => {
     const answers = await reckoned;
     const results = new Map<string, PlantCarries>();
     let next = 0;
@@ -130,7 +131,7 @@ export async function reckonCarriage(
       const back = standsApart(plant, around)
         ? await wayBackOf(context, plant, asked[i]!, until, around, reckonAll)
         : null;
-      results.set(plant.plant.id, { ...carries, waysBack: back });
+      results.set(plant.plant.id, { ...carries, waysBack: back, passes });
     }
     const kept = wanted.flatMap((one) => {
       const result = results.get(one.plantId);

@@ -3,6 +3,8 @@ import type { LearnedReach } from "@/core/model/learning/reach";
 import type { TechniqueId } from "@/core/knowledge/remedies/remedies";
 import { summedUp, type Experience } from "@/core/advice/learning/experience";
 import { arrivalsBefore, type Beginning, type ToldElsewhere } from "@/core/model/learning/elsewhere";
+import type { Learned } from "@/core/model/learning/grid";
+import { passingFrom } from "@/core/model/learning/passing";
 import type { SharePrior } from "@/core/model/learning/share";
 import { eyesOf, eyesWorth, learnedSightOf } from "@/core/record/cases/keepersEye";
 import type { LearnedSight } from "@/core/model/learning/sight";
@@ -13,7 +15,7 @@ import { addDays, type Day } from "@/core/shared/days";
 import { byMoment, standing } from "@/core/record/facts/facts";
 import { groupBy } from "@/core/shared/groupBy";
 import { coursesTaught, ENDED_FOR_GOOD_DAYS, type CourseCase, type CourseTaught } from "@/core/advice/learning/courses";
-import { reliabilityOf, type ToldBetween } from "@/core/advice/learning/reliability";
+import { LOOK_CUTS, reliabilityOf, type ToldBetween } from "@/core/advice/learning/reliability";
 import { arrivalsTaught, type SellerTaught } from "@/core/advice/learning/arrivals";
 import { sightOf, type Sight } from "@/core/advice/learning/sight";
 import { treats } from "@/core/acts/acts";
@@ -22,8 +24,12 @@ import * as cases from "@/db/stores/cases";
 import * as collections from "@/db/stores/collections";
 import * as facts from "@/db/stores/facts";
 import { cameFrom } from "@/db/stores/spread";
+import * as looks from "@/db/stores/looks";
 import * as ledger from "@/db/stores/ledger";
 import { dayOf, scopeOf, today, type Context } from "../../shared/context";
+
+/** Of more looks the newest are weighed: what came of so many at once takes a second to weigh. */
+const MOST_EXPECTED = 2000;
 
 /** A technique in a keeper's hand, and what its cases say of how much it misses; null while they are too few. */
 export interface HandTaught {
@@ -56,6 +62,10 @@ export interface TaughtView {
   readonly hands: readonly HandTaught[];
   /** What came with the plants of each seller. */
   readonly sellers: readonly SellerTaught[];
+  /** Chances told before looks that they would find something, beside how often they did. */
+  readonly expected: readonly ToldBetween[];
+  /** How many looks that were, how many of them found something, and how much more that says passes from plant to plant than we suppose; null for too few. */
+  readonly passing: { readonly looks: number; readonly finds: number; readonly learned: Learned | null };
   /** What that is worth to keepers elsewhere. */
   readonly worth: Omit<ToldElsewhere, "keepers">;
   /** What other keepers' records have taught that were read in; null where none were. */
@@ -116,12 +126,14 @@ export async function readTaught(context: Context): Promise<TaughtView> {
   const now = today(context);
   const told = await casesTold(context);
   const scope = scopeOf(context, "read");
-  const [pairs, shown, came, experience] = await inParallel(
+  const [pairs, shown, came, experience, expected, passing] = await inParallel(
     scope,
     () => sightOnRecord(scope),
     () => cases.shownReach(scope),
     () => cameFrom(scope),
     () => collections.experience(scope),
+    () => looks.newestExpected(scope, MOST_EXPECTED),
+    () => looks.passing(scope),
   );
   // Whoever keeps to our estimates sees what their own would be.
   const { numbers, toldElsewhere } = context.collection;
@@ -150,6 +162,14 @@ export async function readTaught(context: Context): Promise<TaughtView> {
       learned: learnedOf(hand, shown, beginning),
     })),
     sellers,
+    expected: reliabilityOf(
+      expected.map(({ pFind, found }) => ({ p: pFind, came: found })),
+      LOOK_CUTS,
+    ),
+    passing: {
+      ...{ looks: passing.looks, finds: passing.found.length },
+      learned: passingFrom(passing, beginning.numbers),
+    },
     worth: {
       hands: handsWorth(shown),
       eyes: eyesWorth(pairs),

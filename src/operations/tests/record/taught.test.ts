@@ -112,6 +112,8 @@ describe("what the record has taught", () => {
       eyes: [],
       sellers: [],
       arrivals: ARRIVALS_PRIOR,
+      expected: [],
+      passing: { looks: 0, finds: 0, learned: null },
       worth: { hands: [], eyes: [], arrivals: { plants: 0, showed: 0 } },
       elsewhere: null,
       cases: 0,

@@ -122,6 +122,14 @@ describe("what a plant may carry, from the record", () => {
     expect(told.routes[0]).toMatchObject({ kind: "neighbour", code: "Q", nearness: "touching", pest: "mealybug" });
   });
 
+  it("where twice as much passes, a neighbour gives twice as much, and nothing else changes", () => {
+    const told = [0.5, 1, 2].map((passes) => carries({}, [source(50, 56, {}, "sill", 9)], 56, { passes }));
+    const [half, same, twice] = told.map((one) => -Math.log(1 - of("mealybug", one)!));
+    expect(twice! - same!).toBeCloseTo(2 * (same! - half!), 2);
+    expect(twice!).toBeGreaterThan(same!);
+    for (const one of told) expect(of("thrips", one)).toBe(of("thrips", told[1]!));
+  });
+
   it("the farther the case, the less; behind a shut door nothing but the background", () => {
     const alone = of("mealybug", carries({ looks: weekly(56) }))!;
     const [touching, shelf, room, shut] = [

@@ -1,3 +1,4 @@
+import { nothingExpected } from "../../facts/kinds/look";
 import { addDays, day, type Day } from "../../../shared/days";
 import { plainPlace, type Place, type Plant } from "../../facts/descriptions";
 import type { ActDone, Closing, Look, Placement, Programme } from "../../facts/facts";
@@ -28,6 +29,7 @@ export const look = (offset: number, finds: readonly { pest?: PestId; caseId?: s
   walkId: null,
   tool: "lamp",
   newLeaves: null,
+  ...nothingExpected,
   spots: ["axil"],
   turned: true,
   naming: null,

@@ -59,6 +59,8 @@ export const recordLook = z.object({
 });
 export type RecordLook = z.output<typeof recordLook>;
 
+const chance = z.number().min(0).max(1);
+
 const find = z.object({
   id: z.string(),
   /** The case it was filed under when it was written down. */
@@ -71,6 +73,9 @@ const find = z.object({
   spots: z.array(z.enum(spotIds)),
   stages: z.array(z.string()),
 });
+
+/** Where nothing was told of a look before it. */
+export const nothingExpected = { pFind: null, pPassed: null, passes: null } as const;
 
 /** A plant was inspected: with what, where, and what was found. */
 export const look = factKind({
@@ -86,6 +91,11 @@ export const look = factKind({
     turned: z.boolean(),
     naming: naming.nullable(),
     newLeaves: z.number().nullable(),
+    /** How likely it was, as told before it, that such a look finds something; null where nothing current was told. */
+    pFind: chance.nullable().default(null),
+    /** How much of that was due to pests that pass from plant to plant, with so much more or less passing than we suppose. */
+    pPassed: chance.nullable().default(null),
+    passes: z.number().positive().max(1000).nullable().default(null),
     note: z.string(),
     finds: z.array(find),
   }),
@@ -97,6 +107,9 @@ export const look = factKind({
     turned: "boolean",
     naming: "json",
     newLeaves: "integer",
+    pFind: "number",
+    pPassed: "number",
+    passes: "number",
     note: "text",
   },
   parts: {

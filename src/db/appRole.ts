@@ -1,5 +1,6 @@
 import { createHmac } from "node:crypto";
 import { QueryTypes, Sequelize } from "sequelize";
+import { driver } from "./driver";
 
 /**
  * The application's own role in the database: it reads and writes rows, passes no row-level security, and may make a database to
@@ -17,7 +18,7 @@ function appUrlOf(ownerUrl: string): string {
 }
 
 async function connects(url: string): Promise<boolean> {
-  const tried = new Sequelize(url, { dialect: "postgres", logging: false, pool: { max: 1 } });
+  const tried = new Sequelize(url, { dialect: "postgres", dialectModule: driver, logging: false, pool: { max: 1 } });
   return tried
     .authenticate()
     .then(() => true)

@@ -1,4 +1,5 @@
 import { Sequelize, type Transaction } from "sequelize";
+import { driver } from "./driver";
 import { initModels } from "./models";
 
 /** What a store works in: the collection, the transaction, and who writes when. */
@@ -62,6 +63,7 @@ export function connect(url: string): Sequelize {
     pools.get(url) ??
     new Sequelize(url, {
       dialect: "postgres",
+      dialectModule: driver,
       logging: false,
       pool: { max: 10, acquire: ACQUIRE_MS },
       dialectOptions: { connectionTimeoutMillis: ACQUIRE_MS, keepAlive: true },

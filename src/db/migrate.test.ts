@@ -4,6 +4,7 @@ import { randomUUID } from "node:crypto";
 import path from "node:path";
 import { Sequelize } from "sequelize";
 import { afterAll, describe, expect, inject, it } from "vitest";
+import { driver } from "./driver";
 import { migrate, migrateDown } from "./migrate";
 
 const admin = new Sequelize(inject("databaseUrl"), { dialect: "postgres", logging: false });
@@ -21,7 +22,7 @@ async function withDatabase<T>(work: (url: string) => Promise<T>): Promise<T> {
 }
 
 const connected = async <T>(url: string, work: (sequelize: Sequelize) => Promise<T>): Promise<T> => {
-  const sequelize = new Sequelize(url, { dialect: "postgres", logging: false });
+  const sequelize = new Sequelize(url, { dialect: "postgres", dialectModule: driver, logging: false });
   return work(sequelize).finally(() => sequelize.close());
 };
 

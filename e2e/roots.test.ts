@@ -1,4 +1,4 @@
-import { unpottingSteps } from "../src/wording/advice/roots";
+import { unpottingSteps } from "../src/wording/advice/seasons/roots";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { openApplication, type Application } from "./support/application";
 import { daysAgo, type Page } from "./support/page";

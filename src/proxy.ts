@@ -1,7 +1,7 @@
 import { NextResponse, type NextRequest } from "next/server";
-import { ADDRESS_HEADER, isSecure, NAMES_HEADER, SECURE_HEADER } from "@/app/_parts/peer";
-import { kept } from "@/app/_parts/pageCache";
-import { sessionIn } from "@/app/_parts/session";
+import { ADDRESS_HEADER, isSecure, NAMES_HEADER, SECURE_HEADER } from "@/app/_parts/server/peer";
+import { kept } from "@/app/_parts/server/pageCache";
+import { sessionIn } from "@/app/_parts/server/session";
 import { now } from "@/clock";
 import { databaseUrl } from "@/env";
 import { atTheDoor, isKnown, type AtTheDoor } from "@/operations/access/session";

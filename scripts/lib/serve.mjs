@@ -74,7 +74,7 @@ function packing(request, response, next) {
 /** A page fails for as long as it waits for the database; after that its silence is no reason any more, ms. */
 const SILENCE_COUNTS_MS = 25_000;
 
-/** A page that failed while the database did not answer is not there just now, and not broken. What tells so: app/_parts/pageCache.
+/** A page that failed while the database did not answer is not there just now, and not broken. What tells so: app/_parts/server/pageCache.
  * @param {import("node:http").ServerResponse} response */
 function unavailableInstead(response) {
   const writeHead = response.writeHead;

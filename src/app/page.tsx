@@ -1,5 +1,5 @@
 import { redirect } from "next/navigation";
-import { asked, askerNow, openNow } from "./_parts/context";
+import { asked, askerNow, openNow } from "./_parts/server/context";
 
 /** Whoever has a collection, has chosen the demo or was let in to it, goes to its day; whoever has none begins. */
 export default async function Home() {

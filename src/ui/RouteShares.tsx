@@ -1,7 +1,7 @@
 import { Link } from "@/ui/Link";
 import type { CSSProperties } from "react";
 import type { Blamed } from "@/core/advice/spread/carries";
-import { routeInWords } from "@/wording/advice/carries";
+import { routeInWords } from "@/wording/advice/spread/carries";
 import { percent } from "@/wording/advice/chances";
 
 /** Ways by which something may have come, each with its share as a bar and in words; `told` puts words before the way. */

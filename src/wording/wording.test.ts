@@ -14,10 +14,10 @@ import { rateIn, volumeIn, warmerBy, warmthIn, widthIn } from "./units";
 import { hoursInWords } from "./dates";
 import { clockAfter, waitsFor } from "./advice/evening";
 import { offerInWords, ringsInWords, runsInWords } from "./record/timers";
-import { notYetSentence } from "./advice/clearance";
+import { notYetSentence } from "./advice/clearance/clearance";
 import { dayAndYear, dayCount, dayInWords, fromToday } from "./dates";
 import { stageNames } from "./names/names";
-import { boundSentences } from "./advice/planning";
+import { boundSentences } from "./advice/planning/planning";
 import "./record/problems";
 import { stateInWords } from "./names/states";
 

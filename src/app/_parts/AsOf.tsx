@@ -1,6 +1,6 @@
 import Alert from "react-bootstrap/Alert";
 import { wallTimeIn } from "@/zones";
-import { standingIn } from "./cachedView";
+import { standingIn } from "./server/cachedView";
 import { ReadAgain } from "./ReadAgain";
 
 /** Says that a page shows what was read earlier, since the database does not answer just now. Stands beneath its heading. */

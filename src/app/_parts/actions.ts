@@ -52,8 +52,8 @@ import { takeReading } from "@/operations/climate/commands/takeReading";
 import { voidFact } from "@/operations/record/commands/voidFact";
 import type { CommandResult } from "@/offline/commandResult";
 import { DEMO_ID, isDemoThere, loadDemo, removeDemo, resetDemo } from "../../../demo/loadDemo";
-import { asked, askerNow, door, openNow } from "./context";
-import { attempt, runCommand, readForm } from "./runCommand";
+import { asked, askerNow, door, openNow } from "./server/context";
+import { attempt, runCommand, readForm } from "./server/runCommand";
 
 /** One door per command. Which collection it is for comes with it; whatever comes in is unknown until its schema has read it. */
 

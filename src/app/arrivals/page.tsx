@@ -7,9 +7,9 @@ import { Panel } from "@/ui/Panel";
 import { PlantLine } from "@/ui/PlantLine";
 import { dayInWords } from "@/wording/dates";
 import { percent } from "@/wording/advice/chances";
-import { cleanLooksSoFar } from "@/wording/advice/clearance";
-import { currentContext } from "../_parts/context";
-import { cachedView } from "../_parts/cachedView";
+import { cleanLooksSoFar } from "@/wording/advice/clearance/clearance";
+import { currentContext } from "../_parts/server/context";
+import { cachedView } from "../_parts/server/cachedView";
 
 export const metadata: Metadata = { title: "Arrivals" };
 

@@ -4,7 +4,7 @@ import { now } from "@/clock";
 import { databaseUrl } from "@/env";
 import { mayBegin } from "@/operations/access/session";
 import { Panel } from "@/ui/Panel";
-import { asked, contextIfAny, door, NO_NAME, openNow } from "../_parts/context";
+import { asked, contextIfAny, door, NO_NAME, openNow } from "../_parts/server/context";
 import { BeginForm } from "./_parts/BeginForm";
 import { Choose } from "./_parts/Choose";
 import { Demo } from "./_parts/Demo";

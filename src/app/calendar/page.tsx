@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
-import { currentContext, markNow } from "@/app/_parts/context";
+import { currentContext, markNow } from "@/app/_parts/server/context";
 import { Live } from "@/app/_parts/Live";
 import { may } from "@/core/access/roles";
 import { addDays, isDay, weekdayOf, type Day } from "@/core/shared/days";
@@ -13,11 +13,11 @@ import { Panel } from "@/ui/Panel";
 import { LinkIfOpen } from "@/ui/shell/Only";
 import { doneInWords, entryInWords } from "@/wording/record/calendar";
 import { dayInWords } from "@/wording/dates";
-import { monthNames } from "@/wording/advice/seasons";
+import { monthNames } from "@/wording/advice/seasons/seasons";
 import { wallTimeIn } from "@/zones";
 import { CalendarFeeds } from "./_parts/CalendarFeeds";
 import { PrintPress } from "@/ui/PrintPress";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Calendar" };

@@ -7,8 +7,8 @@ import { PlantLine } from "@/ui/PlantLine";
 import { dayAndYear, dayInWords, fromToday } from "@/wording/dates";
 import { outcomeNames, pestNames } from "@/wording/names/names";
 import { AsOf } from "@/app/_parts/AsOf";
-import { cachedView } from "@/app/_parts/cachedView";
-import { currentContext } from "../_parts/context";
+import { cachedView } from "@/app/_parts/server/cachedView";
+import { currentContext } from "../_parts/server/context";
 
 export const metadata: Metadata = { title: "Cases" };
 

@@ -1,6 +1,6 @@
-import { askerNow, contextIfAny, stillOpen } from "@/app/_parts/context";
+import { askerNow, contextIfAny, stillOpen } from "@/app/_parts/server/context";
 import type { Told } from "@/offline/live";
-import { ADDRESS_HEADER } from "@/app/_parts/peer";
+import { ADDRESS_HEADER } from "@/app/_parts/server/peer";
 import { may } from "@/core/access/roles";
 import { databaseUrl } from "@/env";
 import { hearChanges } from "@/operations/record/queries/hearChanges";

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { redirect } from "next/navigation";
 import { Panel } from "@/ui/Panel";
-import { asked, door, NO_NAME } from "../_parts/context";
+import { asked, door, NO_NAME } from "../_parts/server/context";
 import { LogInForm } from "./_parts/DoorForm";
 
 export const metadata: Metadata = { title: "Sign in" };

@@ -1,10 +1,10 @@
 import type { Metadata } from "next";
-import { currentContext, markNow } from "@/app/_parts/context";
+import { currentContext, markNow } from "@/app/_parts/server/context";
 import { Live } from "@/app/_parts/Live";
 import { readEvening } from "@/operations/sessions/queries/readEvening";
 import { wallTimeIn } from "@/zones";
 import { EveningPlan } from "./_parts/EveningPlan";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "This evening" };

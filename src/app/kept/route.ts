@@ -1,4 +1,4 @@
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { may } from "@/core/access/roles";
 import { readToday } from "@/operations/plants/queries/readToday";
 import { readWalks } from "@/operations/walks/queries/readWalks";

@@ -8,9 +8,9 @@ import { Span } from "@/ui/charts/Span";
 import { Panel } from "@/ui/Panel";
 import { suspectName } from "@/wording/names/names";
 import { signNames } from "@/wording/names/signs";
-import { currentContext } from "../_parts/context";
+import { currentContext } from "../_parts/server/context";
 import { Tally } from "./_parts/Tally";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Ledger" };

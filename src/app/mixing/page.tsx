@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
-import { currentContext } from "../_parts/context";
+import { currentContext } from "../_parts/server/context";
 import { inUse } from "@/core/knowledge/household/bottles";
 import { isMix } from "@/core/knowledge/mixes/mixes";
 import { CheckDesk } from "./_parts/CheckDesk";

@@ -1,13 +1,13 @@
 import type { Metadata } from "next";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { momentNow } from "@/app/_parts/moments";
 import { groupAsked, readGroup, type GivenGroup } from "@/operations/sessions/queries/readGroup";
-import { givenNames } from "@/wording/advice/seasons";
+import { givenNames } from "@/wording/advice/seasons/seasons";
 import { FreeSession } from "./_parts/FreeSession";
 import { GivenSession } from "./_parts/GivenSession";
 import { Who } from "./_parts/Who";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Several plants at once" };

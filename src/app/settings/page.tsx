@@ -4,7 +4,7 @@ import { Link } from "@/ui/Link";
 import { may } from "@/core/access/roles";
 import { Panel } from "@/ui/Panel";
 import { ThemeSwitch } from "@/ui/shell/ThemeSwitch";
-import { askerNow, currentContext } from "../_parts/context";
+import { askerNow, currentContext } from "../_parts/server/context";
 import { WithoutALine } from "./_parts/WithoutALine";
 import { SettingsForm } from "./_parts/SettingsForm";
 

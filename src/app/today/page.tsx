@@ -15,8 +15,8 @@ import { LinkIfOpen, Only } from "@/ui/shell/Only";
 import { dayCount, dayInWords, fromToday } from "@/wording/dates";
 import { pestNames } from "@/wording/names/names";
 import { programmeNames } from "@/wording/names/programmes";
-import { currentContext, markNow } from "../_parts/context";
-import { cachedBeside } from "../_parts/pageCache";
+import { currentContext, markNow } from "../_parts/server/context";
+import { cachedBeside } from "../_parts/server/pageCache";
 import { NotRead } from "@/ui/NotRead";
 import { Live } from "../_parts/Live";
 import { Clearable } from "./_parts/Clearable";
@@ -24,7 +24,7 @@ import { HowBorne } from "./_parts/HowBorne";
 import { readBackup } from "./_parts/readBackup";
 import { RoomDues } from "./_parts/RoomDues";
 import { DueBatchCard } from "./_parts/DueBatchCard";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 
 export const metadata: Metadata = { title: "Today" };
 

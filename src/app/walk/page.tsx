@@ -7,8 +7,8 @@ import { dayInWords } from "@/wording/dates";
 import { walkScopeNames } from "@/wording/names/walks";
 import { usualTool } from "@/core/record/facts/settings";
 import { AsOf } from "@/app/_parts/AsOf";
-import { cachedView } from "@/app/_parts/cachedView";
-import { currentContext, markNow } from "../_parts/context";
+import { cachedView } from "@/app/_parts/server/cachedView";
+import { currentContext, markNow } from "../_parts/server/context";
 import { Live } from "../_parts/Live";
 import { StartForm } from "./_parts/StartForm";
 

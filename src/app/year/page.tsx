@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { AsOf } from "@/app/_parts/AsOf";
-import { currentContext, markNow } from "@/app/_parts/context";
-import { cachedView } from "@/app/_parts/cachedView";
+import { currentContext, markNow } from "@/app/_parts/server/context";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { Live } from "@/app/_parts/Live";
 import { today } from "@/operations/shared/context";
 import { readPlaces } from "@/operations/places/queries/readPlaces";

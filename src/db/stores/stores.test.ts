@@ -4,10 +4,10 @@ import type { Day } from "@/core/shared/days";
 import { scopeOf, type Context } from "@/operations/shared/context";
 import { freshCollection, openCaseOn, plantOn, wall } from "@/operations/tests/builders";
 import type { Scope } from "../connection";
-import * as cases from "./cases";
-import * as facts from "./facts";
-import * as placements from "./placements";
-import * as plantStates from "./plantStates";
+import * as cases from "./cases/cases";
+import * as facts from "./record/facts";
+import * as placements from "./plants/placements";
+import * as plantStates from "./plants/plantStates";
 
 let context: Context;
 let scope: Scope;

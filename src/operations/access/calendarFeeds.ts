@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from "node:crypto";
 import { connect } from "@/db/connection";
 import * as collections from "@/db/stores/collections";
-import * as feeds from "@/db/stores/calendarFeeds";
+import * as feeds from "@/db/stores/access/calendarFeeds";
 import type { CloseFeed, OpenFeed } from "@/core/access/calendarFeeds";
 import { contextOf, scopeOf, type Context } from "../shared/context";
 import { transact, refuse, type Outcome } from "../shared/outcome";

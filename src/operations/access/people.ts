@@ -2,9 +2,9 @@ import { may } from "@/core/access/roles";
 import type { AddPerson, ChangePassphrase, ChangePerson } from "@/core/access/commands";
 import { tellChanged } from "@/db/changes";
 import { run, type Asks } from "@/db/query";
-import * as accounts from "@/db/stores/accounts";
-import * as devices from "@/db/stores/devices";
-import * as auditLog from "@/db/stores/auditLog";
+import * as accounts from "@/db/stores/access/accounts";
+import * as devices from "@/db/stores/access/devices";
+import * as auditLog from "@/db/stores/access/auditLog";
 import type { Context } from "../shared/context";
 import { NotAllowed } from "../shared/context";
 import { transact, refuse, type Outcome } from "../shared/outcome";
@@ -13,7 +13,7 @@ import { asksOf, mayTry, note, wasRight, type Caller } from "./door";
 import { passphraseProblem } from "./passphrase";
 import { hashPassphrase, hashSecret, isPassphrase, newRecoveryCodes, newSecret, plainCode } from "./secrets";
 
-export type { ListedDevice } from "@/db/stores/devices";
+export type { ListedDevice } from "@/db/stores/access/devices";
 
 /** A link that lets a device in works so long. Once. */
 const PAIRING_MINUTES = 5;

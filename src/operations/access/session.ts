@@ -1,9 +1,9 @@
 import { may, roleOn, type RoleId } from "@/core/access/roles";
 import { connect } from "@/db/connection";
 import type { Asks } from "@/db/query";
-import * as accounts from "@/db/stores/accounts";
+import * as accounts from "@/db/stores/access/accounts";
 import * as collections from "@/db/stores/collections";
-import * as devices from "@/db/stores/devices";
+import * as devices from "@/db/stores/access/devices";
 import { dayIn } from "@/zones";
 import { hashSecret } from "./secrets";
 

@@ -1,6 +1,6 @@
 import { caseNamed, type Case } from "@/core/record/cases/cases";
 import type { Scope } from "@/db/connection";
-import * as cases from "@/db/stores/cases";
+import * as cases from "@/db/stores/cases/cases";
 import { recordsOf, type KeptRecord, type Records } from "../plants/plantRecords";
 
 export interface CaseOnRecord {

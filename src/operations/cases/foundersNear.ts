@@ -5,8 +5,8 @@ import { standing, type ActDone, type Look } from "@/core/record/facts/facts";
 import { placeTree } from "@/core/advice/spread/places";
 import type { Place } from "@/core/record/facts/descriptions";
 import type { Scope } from "@/db/connection";
-import * as cases from "@/db/stores/cases";
-import * as plantStates from "@/db/stores/plantStates";
+import * as cases from "@/db/stores/cases/cases";
+import * as plantStates from "@/db/stores/plants/plantStates";
 
 /** So many mobile animals count on each plant with the pest nearby (HOUSE): a light infestation. */
 const ON_EACH = 5;

@@ -1,10 +1,10 @@
 import { nearer, seasonOf, type Circumstances, type Nearness } from "@/core/advice/diagnosis/priors";
 import type { PestId } from "@/core/knowledge/pests/pests";
 import type { Scope } from "@/db/connection";
-import * as cases from "@/db/stores/cases";
-import * as exposures from "@/db/stores/exposures";
-import * as plantStates from "@/db/stores/plantStates";
-import * as plants from "@/db/stores/plants";
+import * as cases from "@/db/stores/cases/cases";
+import * as exposures from "@/db/stores/cases/exposures";
+import * as plantStates from "@/db/stores/plants/plantStates";
+import * as plants from "@/db/stores/plants/plants";
 import { today, type Context } from "../shared/context";
 
 type Near = Circumstances["nearby"];

@@ -4,11 +4,11 @@ import { byMoment } from "@/core/record/facts/facts";
 import { groupBy } from "@/core/shared/groupBy";
 import type { Scope } from "@/db/connection";
 import { inParallel } from "@/db/query";
-import * as cases from "@/db/stores/cases";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
-import * as plants from "@/db/stores/plants";
-import * as plantStates from "@/db/stores/plantStates";
+import * as cases from "@/db/stores/cases/cases";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
+import * as plants from "@/db/stores/plants/plants";
+import * as plantStates from "@/db/stores/plants/plantStates";
 
 /** A plant in an open case, or against something without a name: its row in the lists, and its record since that began. */
 export interface PlantInCase {

@@ -5,7 +5,7 @@ import { checkCaseFile } from "@/core/record/format/read";
 import { askOrigin } from "@/core/advice/spread/ask";
 import { CARRIES_VERSION, blamedRoutes } from "@/core/advice/spread/carries";
 import type { Scope } from "@/db/connection";
-import * as caseNumbers from "@/db/stores/caseNumbers";
+import * as caseNumbers from "@/db/stores/cases/caseNumbers";
 import { instantOf } from "@/zones";
 import { today, type Context } from "../shared/context";
 import { fileOfCase } from "./judgements";

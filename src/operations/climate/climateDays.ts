@@ -1,7 +1,7 @@
 import { v5 as uuidv5 } from "uuid";
 import { screened, daysFrom, type DaySummary, type Doubt, type Sample } from "@/core/climate/samples";
 import type { ClimateDay } from "@/core/record/facts/facts";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { dayOf, type Context } from "../shared/context";
 import type { CommandScope } from "../shared/outcome";
 import { plantsWarmedBy } from "../places/placesAround";

@@ -1,6 +1,6 @@
 import { addDays } from "@/core/shared/days";
 import type { Scope } from "@/db/connection";
-import * as climate from "@/db/stores/climate";
+import * as climate from "@/db/stores/climate/climate";
 import { dayIn } from "@/zones";
 
 /** Days that were measured bear on what is reckoned for so long: more than a year. */

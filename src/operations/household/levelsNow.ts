@@ -8,7 +8,7 @@ import {
 } from "@/core/advice/household/cupboard";
 import { standing } from "@/core/record/facts/facts";
 import type { Scope } from "@/db/connection";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { instantOf } from "@/zones";
 import { today, type Context } from "../shared/context";
 

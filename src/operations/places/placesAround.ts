@@ -1,8 +1,8 @@
 import { placeOrder } from "@/core/record/facts/placeOrder";
 import type { Scope } from "@/db/connection";
-import * as cases from "@/db/stores/cases";
-import * as placements from "@/db/stores/placements";
-import * as places from "@/db/stores/places";
+import * as cases from "@/db/stores/cases/cases";
+import * as placements from "@/db/stores/plants/placements";
+import * as places from "@/db/stores/places/places";
 
 /** The place itself and everything that stands in it. */
 export async function placesWithin(scope: Scope, placeId: string): Promise<string[]> {

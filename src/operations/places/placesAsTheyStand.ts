@@ -6,9 +6,9 @@ import type { Place } from "@/core/record/facts/descriptions";
 import { groupBy } from "@/core/shared/groupBy";
 import { apartPlaces, type Against, type ApartPlace, type Occupant } from "@/core/advice/isolation/apartPlaces";
 import type { Scope } from "@/db/connection";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
-import * as plantStates from "@/db/stores/plantStates";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { measuredLately } from "../climate/measured";
 
 /** A place and how warm it is there on a day. */

@@ -2,7 +2,7 @@ import type { Day } from "@/core/shared/days";
 import type { PlantState } from "@/core/knowledge/plants/states";
 import type { PlantCard } from "@/core/schedule/state/plantCard";
 import { shownState } from "@/core/schedule/state/plantState";
-import type { ListedPlant } from "@/db/stores/plantStates";
+import type { ListedPlant } from "@/db/stores/plants/plantStates";
 
 /** What stands beside a plant in a list, as of a day. */
 export function cardOf(plant: ListedPlant, today: Day): PlantCard {

@@ -15,12 +15,12 @@ import { groupBy } from "@/core/shared/groupBy";
 import type { Scope } from "@/db/connection";
 import { inParallel } from "@/db/query";
 import type { SightPair } from "@/core/record/cases/sightPairs";
-import * as cases from "@/db/stores/cases";
-import * as exposures from "@/db/stores/exposures";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
-import * as plants from "@/db/stores/plants";
-import * as plantStates from "@/db/stores/plantStates";
+import * as cases from "@/db/stores/cases/cases";
+import * as exposures from "@/db/stores/cases/exposures";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
+import * as plants from "@/db/stores/plants/plants";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { measuredLately } from "../climate/measured";
 import { sightOnRecord } from "./sightOnRecord";
 

@@ -7,9 +7,9 @@ import type { Day } from "@/core/shared/days";
 import { groupBy } from "@/core/shared/groupBy";
 import type { Scope } from "@/db/connection";
 import { inParallel } from "@/db/query";
-import * as facts from "@/db/stores/facts";
-import * as looks from "@/db/stores/looks";
-import * as plants from "@/db/stores/plants";
+import * as facts from "@/db/stores/record/facts";
+import * as looks from "@/db/stores/looks/looks";
+import * as plants from "@/db/stores/plants/plants";
 
 /** What looks beside finds made lately saw and missed, over the whole collection. */
 export async function sightOnRecord(scope: Scope): Promise<readonly SightPair[]> {

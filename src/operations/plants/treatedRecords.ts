@@ -4,9 +4,9 @@ import type { Place } from "@/core/record/facts/descriptions";
 import { byMoment } from "@/core/record/facts/facts";
 import type { Scope } from "@/db/connection";
 import { inParallel } from "@/db/query";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
-import * as plants from "@/db/stores/plants";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
+import * as plants from "@/db/stores/plants/plants";
 import { measuredLately } from "../climate/measured";
 import { byPlant, placesAround } from "./plantRecords";
 

@@ -6,8 +6,8 @@ import { standing } from "@/core/record/facts/facts";
 import { daysBetween, type Day } from "@/core/shared/days";
 import { groupBy } from "@/core/shared/groupBy";
 import { inParallel } from "@/db/query";
-import * as facts from "@/db/stores/facts";
-import * as ledger from "@/db/stores/ledger";
+import * as facts from "@/db/stores/record/facts";
+import * as ledger from "@/db/stores/record/ledger";
 import { dayOf, scopeOf, type Context } from "../shared/context";
 
 /** Every case there was, as the ledger counts it: how it came, how long it went unseen, and what it has taken. */

@@ -12,10 +12,10 @@ import { cardsFor, type GnatPlaceSize } from "@/core/acts/gnatWays";
 import { runningProgrammes, type Running } from "@/core/advice/seasons/running";
 import type { Scope } from "@/db/connection";
 import { inParallel } from "@/db/query";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
-import * as plantStates from "@/db/stores/plantStates";
-import * as plants from "@/db/stores/plants";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
+import * as plantStates from "@/db/stores/plants/plantStates";
+import * as plants from "@/db/stores/plants/plants";
 import { measuredLately } from "../climate/measured";
 
 /** The programmes that run now. */

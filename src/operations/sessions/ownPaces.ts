@@ -1,8 +1,8 @@
 import { standing } from "@/core/record/facts/facts";
 import { pacesFrom, type Paces } from "@/core/advice/sessions/pace";
 import type { Scope } from "@/db/connection";
-import * as facts from "@/db/stores/facts";
-import * as plants from "@/db/stores/plants";
+import * as facts from "@/db/stores/record/facts";
+import * as plants from "@/db/stores/plants/plants";
 
 /** From so many acts, the newest, hands are known. */
 const ACTS = 400;

@@ -1,7 +1,7 @@
-import * as troubles from "@/db/stores/troubles";
+import * as troubles from "@/db/stores/access/troubles";
 import { scopeOf, type Context } from "./context";
 
-export type { Trouble, TroubledWork } from "@/db/stores/troubles";
+export type { Trouble, TroubledWork } from "@/db/stores/access/troubles";
 
 /** Something that failed is tried again after so long, twice as long each time, and at least daily. */
 const FIRST_WAIT_MS = 60_000;

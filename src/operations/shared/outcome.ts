@@ -5,7 +5,7 @@ import type { LabelObjection } from "@/core/advice/labels/label";
 import type { Objection } from "@/core/advice/tolerance/suitability";
 import { UniqueConstraintError, type Transaction } from "sequelize";
 import type { Scope } from "@/db/connection";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { scopeOf, type Context } from "./context";
 import { refreshPlants, type Touched } from "../plants/refreshPlants";
 

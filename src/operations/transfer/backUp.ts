@@ -5,7 +5,7 @@ import path from "node:path";
 import { pipeline } from "node:stream/promises";
 import { connect, disconnect } from "@/db/connection";
 import { migrate } from "@/db/migrate";
-import * as accounts from "@/db/stores/accounts";
+import * as accounts from "@/db/stores/access/accounts";
 import * as collections from "@/db/stores/collections";
 import { contextOf, openCollections, type Context } from "../shared/context";
 import { fenced } from "../shared/fence";

@@ -1,5 +1,5 @@
 import { sections } from "@/core/record/format/collectionFile";
-import * as transfer from "@/db/stores/transfer";
+import * as transfer from "@/db/stores/record/transfer";
 import { scopeOf, type Context } from "../shared/context";
 
 export const csvTables = ["plants", "looks", "finds", "acts"] as const;

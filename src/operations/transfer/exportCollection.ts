@@ -12,7 +12,7 @@ import {
   type CollectionHead,
 } from "@/core/record/format/collectionFile";
 import * as collections from "@/db/stores/collections";
-import * as transfer from "@/db/stores/transfer";
+import * as transfer from "@/db/stores/record/transfer";
 import { scopeOf, type Context } from "../shared/context";
 
 /** How far it is, in lines and pictures written. */

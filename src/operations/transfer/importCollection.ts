@@ -15,12 +15,12 @@ import { MOST_BOTTLES, type Bottle } from "@/core/knowledge/household/bottles";
 import { standsAlone, standsIn } from "@/core/record/facts/commands";
 import type { Place } from "@/core/record/facts/descriptions";
 import { ringsIn } from "@/core/record/facts/placeOrder";
-import * as carriage from "@/db/stores/carriage";
+import * as carriage from "@/db/stores/plants/carriage";
 import * as collections from "@/db/stores/collections";
 import { putExperience } from "../record/putExperience";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
-import * as transfer from "@/db/stores/transfer";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
+import * as transfer from "@/db/stores/record/transfer";
 import { scopeOf, type Context } from "../shared/context";
 import type { Scope } from "@/db/connection";
 

@@ -20,12 +20,12 @@ import {
 import { groupBy } from "@/core/shared/groupBy";
 import { placesOfRound } from "@/core/advice/walks/places";
 import type { Scope } from "@/db/connection";
-import * as carriage from "@/db/stores/carriage";
-import * as facts from "@/db/stores/facts";
-import * as looks from "@/db/stores/looks";
-import * as places from "@/db/stores/places";
-import * as plants from "@/db/stores/plants";
-import * as plantStates from "@/db/stores/plantStates";
+import * as carriage from "@/db/stores/plants/carriage";
+import * as facts from "@/db/stores/record/facts";
+import * as looks from "@/db/stores/looks/looks";
+import * as places from "@/db/stores/places/places";
+import * as plants from "@/db/stores/plants/plants";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { dayIn, instantOf, withOffset } from "@/zones";
 import { scopeOf, type Context } from "../shared/context";
 import { deriveStale } from "../plants/commands/deriveStale";

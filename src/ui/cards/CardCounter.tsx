@@ -3,8 +3,8 @@
 import { useEffect, useRef, useState } from "react";
 import Button from "react-bootstrap/Button";
 import { fitsSize, usualCards, type CardSize } from "@/core/model/inspection/cardSpots";
-import { notReadSentences, thripsSentence, type NotRead } from "@/wording/advice/cards";
-import { fliesInWords } from "@/wording/advice/seasons";
+import { notReadSentences, thripsSentence, type NotRead } from "@/wording/advice/seasons/cards";
+import { fliesInWords } from "@/wording/advice/seasons/seasons";
 import { cardSizeInWords } from "@/wording/units";
 import { useUnits } from "../shell/Collection";
 import { SizeOfCard } from "./SizeOfCard";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { ringName } from "@/wording/advice/cards";
+import { ringName } from "@/wording/advice/seasons/cards";
 import { pressAt, pressMark, type Mark } from "./marks";
 
 /** Of a ring, mm: a fly with its wings lies within. */

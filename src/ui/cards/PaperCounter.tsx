@@ -3,7 +3,7 @@
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import { PAPER_MINUTES, usualPapers, type CardSize } from "@/core/model/inspection/cardSpots";
-import { movedInWords, notReadSentences, type NotRead } from "@/wording/advice/cards";
+import { movedInWords, notReadSentences, type NotRead } from "@/wording/advice/seasons/cards";
 import { CountedCard } from "./CountedCard";
 import { marksOf, totalOf, type Mark } from "./marks";
 import { PhotoPress } from "./PhotoPress";

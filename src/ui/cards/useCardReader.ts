@@ -3,7 +3,7 @@
 import type { Remote } from "comlink";
 import PQueue from "p-queue";
 import { useEffect, useState } from "react";
-import type { NotRead } from "@/wording/advice/cards";
+import type { NotRead } from "@/wording/advice/seasons/cards";
 import type { CardReader } from "@/workers/cardReader";
 import { WorkerHandle } from "../workerHandle";
 

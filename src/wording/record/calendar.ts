@@ -6,7 +6,7 @@ import type { PestId } from "@/core/knowledge/pests/pests";
 import { plannedInWords } from "../names/acts";
 import { dayCount } from "../dates";
 import { pestName } from "../names/names";
-import { shortWays } from "../advice/seasons";
+import { shortWays } from "../advice/seasons/seasons";
 import { ringsInWords } from "./timers";
 import { plantsInWords } from "../names/plants";
 

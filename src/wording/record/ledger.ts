@@ -1,7 +1,7 @@
 import type { EarlierNext, YearReview } from "@/core/advice/ledger/year";
 import type { TallyBy } from "@/core/advice/ledger/tally";
 import type { Route } from "@/core/advice/spread/streams";
-import { monthNames } from "../advice/seasons";
+import { monthNames } from "../advice/seasons/seasons";
 import { dayAndYear, dayCount } from "../dates";
 import { outcomeNames, pestNames } from "../names/names";
 import { plantsInWords } from "../names/plants";

@@ -24,7 +24,7 @@ import {
   larvaeInWords,
   programmeEndNames,
   roomProgrammeNames,
-} from "../advice/seasons";
+} from "../advice/seasons/seasons";
 import { signNames } from "../names/signs";
 import { warmthIn, type Units } from "../units";
 import { skipReasonNames } from "../names/walks";

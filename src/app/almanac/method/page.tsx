@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { Panel } from "@/ui/Panel";
-import { methodParts, trialKeepers, trials } from "@/wording/advice/method";
+import { methodParts, trialKeepers, trials } from "@/wording/advice/planning/method";
 
 export const metadata: Metadata = { title: "How it is worked out" };
 

@@ -1,14 +1,14 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
-import { currentContext, markNow } from "@/app/_parts/context";
+import { currentContext, markNow } from "@/app/_parts/server/context";
 import { Live } from "@/app/_parts/Live";
 import { growthOf } from "@/core/advice/seasons/developmentRate";
 import { airOf } from "@/core/climate/vapour";
 import { readPaces } from "@/operations/sessions/queries/readPaces";
 import { Panel } from "@/ui/Panel";
 import { pestNames } from "@/wording/names/names";
-import { airNames, daysAbout } from "@/wording/advice/seasons";
-import { cachedView } from "@/app/_parts/cachedView";
+import { airNames, daysAbout } from "@/wording/advice/seasons/seasons";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 import { toFahrenheit } from "@/core/units/temperature";
 

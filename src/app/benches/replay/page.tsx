@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { AsOf } from "@/app/_parts/AsOf";
-import { currentContext } from "@/app/_parts/context";
-import { cachedView } from "@/app/_parts/cachedView";
+import { currentContext } from "@/app/_parts/server/context";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { readReplay } from "@/operations/places/queries/readReplay";
 import { ReplayShelves } from "./_parts/ReplayShelves";
 

@@ -1,7 +1,7 @@
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { readBenches } from "@/operations/places/queries/readBenches";
 import { packBench } from "../_parts/packBench";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 
 /** What stands in every place, by its id: what the page of a large collection fetches after it has been drawn. */
 export async function GET(): Promise<Response> {

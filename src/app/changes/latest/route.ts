@@ -1,4 +1,4 @@
-import { contextIfAny } from "@/app/_parts/context";
+import { contextIfAny } from "@/app/_parts/server/context";
 import type { Told } from "@/offline/live";
 import { may } from "@/core/access/roles";
 import { readRevision } from "@/operations/record/queries/readRevision";

@@ -2,8 +2,8 @@
 
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
-import { askerNow, asked, callerNow, contextFor, ownedContexts } from "@/app/_parts/context";
-import { attempt, runCommand, readForm } from "@/app/_parts/runCommand";
+import { askerNow, asked, callerNow, contextFor, ownedContexts } from "@/app/_parts/server/context";
+import { attempt, runCommand, readForm } from "@/app/_parts/server/runCommand";
 import * as shapes from "@/core/access/commands";
 import * as at from "@/operations/access/door";
 import * as people from "@/operations/access/people";

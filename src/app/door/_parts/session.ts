@@ -1,7 +1,7 @@
 import "server-only";
 import { cookies, headers } from "next/headers";
-import { isSecure } from "@/app/_parts/peer";
-import { SESSION_COOKIES, sessionIn } from "@/app/_parts/session";
+import { isSecure } from "@/app/_parts/server/peer";
+import { SESSION_COOKIES, sessionIn } from "@/app/_parts/server/session";
 import type { LetIn } from "@/operations/access/door";
 
 /** How long a browser keeps the secret; whether it still holds is decided here. */

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { redirect } from "next/navigation";
 import { Panel } from "@/ui/Panel";
-import { asked, door, NO_NAME } from "../../_parts/context";
+import { asked, door, NO_NAME } from "../../_parts/server/context";
 import { OwnerForm } from "../_parts/DoorForm";
 
 export const metadata: Metadata = { title: "Set up an owner" };

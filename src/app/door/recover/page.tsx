@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { Panel } from "@/ui/Panel";
-import { asked } from "../../_parts/context";
+import { asked } from "../../_parts/server/context";
 import { RecoverForm } from "../_parts/DoorForm";
 
 export const metadata: Metadata = { title: "Sign in with a recovery code" };

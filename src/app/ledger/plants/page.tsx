@@ -8,9 +8,9 @@ import { PlantLine } from "@/ui/PlantLine";
 import { dayAndYear } from "@/wording/dates";
 import { tallyName, tallyNames } from "@/wording/record/ledger";
 import { pestNames } from "@/wording/names/names";
-import { currentContext } from "../../_parts/context";
+import { currentContext } from "../../_parts/server/context";
 import { AsOf } from "../../_parts/AsOf";
-import { cachedView } from "../../_parts/cachedView";
+import { cachedView } from "../../_parts/server/cachedView";
 
 export const metadata: Metadata = { title: "Plants of the ledger" };
 

@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { AsOf } from "@/app/_parts/AsOf";
-import { currentContext } from "@/app/_parts/context";
-import { cachedView } from "@/app/_parts/cachedView";
+import { currentContext } from "@/app/_parts/server/context";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { ENDED_FOR_GOOD_DAYS } from "@/core/advice/learning/courses";
 import { reaches } from "@/core/model/clearance/scenarios";
 import type { TechniqueId } from "@/core/knowledge/remedies/remedies";

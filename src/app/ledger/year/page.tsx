@@ -1,14 +1,14 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { AsOf } from "@/app/_parts/AsOf";
-import { currentContext } from "@/app/_parts/context";
-import { cachedView } from "@/app/_parts/cachedView";
+import { currentContext } from "@/app/_parts/server/context";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { PrintPress } from "@/ui/PrintPress";
 import type { TallyLine } from "@/core/advice/ledger/tally";
 import type { PestOfYear } from "@/core/advice/ledger/year";
 import { readYear } from "@/operations/record/queries/readYear";
 import { Panel } from "@/ui/Panel";
-import { monthNames } from "@/wording/advice/seasons";
+import { monthNames } from "@/wording/advice/seasons/seasons";
 import { dayAndYear } from "@/wording/dates";
 import { activeNames } from "@/wording/names/household";
 import { pestNames } from "@/wording/names/names";

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { AsOf } from "@/app/_parts/AsOf";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import type { Day } from "@/core/shared/days";
 import { inUse } from "@/core/knowledge/household/bottles";
 import { datesOf, type Level } from "@/core/advice/household/cupboard";
@@ -15,7 +15,7 @@ import { shortObjections } from "@/wording/advice/cautions";
 import { dayAndYear, dayCount, dayInWords } from "@/wording/dates";
 import { activeNames, allowedNames } from "@/wording/names/household";
 import { pestNames } from "@/wording/names/names";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 
 export const metadata: Metadata = { title: "Cupboard" };
 

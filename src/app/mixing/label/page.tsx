@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { wallTimeIn } from "@/zones";
 import { isMix, mixes, pour } from "@/core/knowledge/mixes/mixes";
 import { labelled } from "@/core/knowledge/household/bottles";

@@ -1,4 +1,4 @@
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { readPhoto } from "@/operations/looks/queries/readPhoto";
 
 /** A photo as it is kept. It never changes, but may be struck out: only this browser keeps it, for a while. */

@@ -1,10 +1,10 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { nextCodes } from "@/core/knowledge/plants/codes";
 import { readForAdding } from "@/operations/plants/queries/readForAdding";
 import { AddPlantForm } from "../_parts/PlantForm";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Add a plant" };

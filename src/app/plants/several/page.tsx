@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { readForAdding } from "@/operations/plants/queries/readForAdding";
 import { SeveralForm } from "./_parts/SeveralForm";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Add several plants" };

@@ -13,7 +13,7 @@ import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fiel
 import { useCommand } from "@/ui/fields/useCommand";
 import { mixNames } from "@/wording/names/names";
 import { roundRhythms } from "@/core/knowledge/routines/roundRhythms";
-import { monthNames, rhythmNames } from "@/wording/advice/seasons";
+import { monthNames, rhythmNames } from "@/wording/advice/seasons/seasons";
 
 /** How often, by what the schools say: oil every season, neem every two to three weeks (common practice). */
 const usualDays: Readonly<Record<RoundMixId, number>> = {

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { NotSentYet } from "@/app/_parts/NotSentYet";
 import { goingOn, type SessionStep } from "@/core/advice/sessions/session";
 import type { GivenStepId } from "@/operations/sessions/sessionView";
-import { givenStepInWords } from "@/wording/advice/seasons";
+import { givenStepInWords } from "@/wording/advice/seasons/seasons";
 import { RunSession, type RunProps } from "./RunSession";
 
 /**

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { may } from "@/core/access/roles";
 import { backupSettings } from "@/env";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { backupsOf } from "@/operations/transfer/backups";
 import { csvTables } from "@/operations/transfer/csv";
 import { Panel } from "@/ui/Panel";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { readAuditLog } from "@/operations/access/people";
 import { Panel } from "@/ui/Panel";
 import { wallTimeIn } from "@/zones";

@@ -3,7 +3,7 @@ import { Live } from "@/app/_parts/Live";
 import { readTimers } from "@/operations/acts/queries/readTimers";
 import { walkOf } from "../_parts/walkOf";
 import { WalkScreen } from "./_parts/WalkScreen";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Walk" };

@@ -1,8 +1,8 @@
 import "server-only";
 import { notFound } from "next/navigation";
-import { currentContext, markNow } from "@/app/_parts/context";
+import { currentContext, markNow } from "@/app/_parts/server/context";
 import { readWalk } from "@/operations/walks/queries/readWalk";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 
 /** The walk a page is about, with the context; a page not found when there is none. */
 export async function walkOf(params: Promise<{ id: string }>) {

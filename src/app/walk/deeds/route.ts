@@ -1,8 +1,8 @@
 import type { z } from "zod";
-import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
-import { contextFor } from "@/app/_parts/context";
-import { another, isAnothers } from "@/app/_parts/whose";
-import { runCommand } from "@/app/_parts/runCommand";
+import { answered, readUpTo, tooLarge } from "@/app/_parts/server/answer";
+import { contextFor } from "@/app/_parts/server/context";
+import { another, isAnothers } from "@/app/_parts/server/whose";
+import { runCommand } from "@/app/_parts/server/runCommand";
 import { SHAPE_HEADER } from "@/offline/live";
 import { now } from "@/clock";
 import { assertNever } from "@/core/shared/assertNever";

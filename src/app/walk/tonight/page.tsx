@@ -3,14 +3,14 @@ import { Link } from "@/ui/Link";
 import { usualTool } from "@/core/record/facts/settings";
 import { readTonight, type TonightLook } from "@/operations/walks/queries/readTonight";
 import { AsOf } from "@/app/_parts/AsOf";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { Panel } from "@/ui/Panel";
 import { PhoneMore } from "@/ui/PhoneMore";
 import { PlantLine } from "@/ui/PlantLine";
 import { expectedCount, percent } from "@/wording/advice/chances";
 import { toolNames } from "@/wording/names/names";
 import { roundNames, timeInWords } from "@/wording/names/walks";
-import { currentContext } from "../../_parts/context";
+import { currentContext } from "../../_parts/server/context";
 import { WalkChosen } from "../_parts/WalkChosen";
 
 export const metadata: Metadata = { title: "Tonight’s looks" };

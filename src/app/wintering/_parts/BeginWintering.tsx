@@ -12,7 +12,7 @@ import { beginProgramme, type Chosen } from "@/core/record/facts/kinds/roomProgr
 import { winterRemedies } from "@/core/knowledge/routines/winterRemedies";
 import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
 import { useCommand } from "@/ui/fields/useCommand";
-import { winterRemedyNames } from "@/wording/advice/seasons";
+import { winterRemedyNames } from "@/wording/advice/seasons/seasons";
 import { dayInWords } from "@/wording/dates";
 import { warmthIn } from "@/wording/units";
 import { useUnits } from "@/ui/shell/Collection";

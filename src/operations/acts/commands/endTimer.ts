@@ -1,5 +1,5 @@
 import type { EndTimer } from "@/core/acts/timerCommands";
-import * as timers from "@/db/stores/timers";
+import * as timers from "@/db/stores/walks/timers";
 import type { Context } from "../../shared/context";
 import { transact, type Outcome } from "../../shared/outcome";
 import { pastMoment } from "../../shared/checks";

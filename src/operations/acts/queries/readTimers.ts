@@ -1,5 +1,5 @@
 import { shownAt } from "@/core/acts/timers";
-import * as timers from "@/db/stores/timers";
+import * as timers from "@/db/stores/walks/timers";
 import { scopeOf, type Context } from "../../shared/context";
 
 /** A timer as a device shows it. */

@@ -10,7 +10,7 @@ import { isWork } from "@/core/advice/planning/doses";
 import { mixFor } from "@/core/advice/tolerance/mixFor";
 import { checkCaseFile } from "@/core/record/format/read";
 import { scopeOf, today, type Context } from "../../shared/context";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { looksAfterUnscored } from "@/core/advice/planning/looks";
 import { lockOpenCase, pastMoment } from "../../shared/checks";

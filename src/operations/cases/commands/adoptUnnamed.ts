@@ -1,7 +1,7 @@
 import type { Day } from "@/core/shared/days";
 import { unnamedOn } from "@/core/advice/unnamed/unnamed";
 import type { AdoptUnnamed } from "@/core/record/facts/kinds/programme";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import type { Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { lockPlant, pastMoment } from "../../shared/checks";

@@ -2,7 +2,7 @@ import type { Case } from "@/core/record/cases/cases";
 import { handIn, reachBefore } from "@/core/record/cases/techniqueHand";
 import type { Closing } from "@/core/record/facts/facts";
 import type { CloseCase } from "@/core/record/facts/kinds/closing";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import type { Judged } from "@/core/advice/clearance/judge";
 import { may } from "@/core/access/roles";
 import { dayOf, scopeOf, type Context } from "../../shared/context";

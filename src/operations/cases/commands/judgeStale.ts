@@ -1,6 +1,6 @@
 import { petalsFor } from "@/core/model/clearance/petals";
-import * as assessments from "@/db/stores/assessments";
-import * as plantStates from "@/db/stores/plantStates";
+import * as assessments from "@/db/stores/cases/assessments";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { scopeOf, type Context } from "../../shared/context";
 import { stillHolds } from "../../collections/settings";
 import { judge, judgedNow } from "../judgements";

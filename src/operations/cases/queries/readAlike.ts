@@ -1,6 +1,6 @@
 import type { Case } from "@/core/record/cases/cases";
 import type { Day } from "@/core/shared/days";
-import * as cases from "@/db/stores/cases";
+import * as cases from "@/db/stores/cases/cases";
 import { dayOf, scopeOf, type Context } from "../../shared/context";
 
 /** Another plant with the same pest. */

@@ -6,11 +6,11 @@ import { originOf, whoFirst, type AroundLine, type Origin } from "@/core/advice/
 import type { PlantCard } from "@/core/schedule/state/plantCard";
 import { minutesToLook, waysWith } from "@/core/advice/tonight/tonight";
 import { inParallel } from "@/db/query";
-import * as arounds from "@/db/stores/around";
-import * as carriage from "@/db/stores/carriage";
-import * as caseNumbers from "@/db/stores/caseNumbers";
-import * as plants from "@/db/stores/plants";
-import * as plantStates from "@/db/stores/plantStates";
+import * as arounds from "@/db/stores/plants/around";
+import * as carriage from "@/db/stores/plants/carriage";
+import * as caseNumbers from "@/db/stores/cases/caseNumbers";
+import * as plants from "@/db/stores/plants/plants";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { caseOnRecord } from "../caseOnRecord";
 import { cardOf } from "../../plants/plantCard";

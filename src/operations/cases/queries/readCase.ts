@@ -20,7 +20,7 @@ import { verdictsOf } from "@/core/schedule/programmes/programmes";
 import { relapseFrom, type Relapse } from "@/core/advice/isolation/relapse";
 import type { TechniqueId } from "@/core/knowledge/remedies/remedies";
 import type { PlantCard } from "@/core/schedule/state/plantCard";
-import * as caseNumbers from "@/db/stores/caseNumbers";
+import * as caseNumbers from "@/db/stores/cases/caseNumbers";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { caseOnRecord } from "../caseOnRecord";
 import { foundersNear } from "../foundersNear";

@@ -1,7 +1,7 @@
 import { ruleOf } from "@/core/advice/clearance/clearing";
 import type { PestId } from "@/core/knowledge/pests/pests";
 import type { PlantCard } from "@/core/schedule/state/plantCard";
-import * as assessments from "@/db/stores/assessments";
+import * as assessments from "@/db/stores/cases/assessments";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { judgedNow } from "../judgements";
 import { cardOf } from "../../plants/plantCard";

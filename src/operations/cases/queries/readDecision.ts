@@ -1,6 +1,6 @@
 import { seasonOf } from "@/core/advice/diagnosis/priors";
 import { placeTree } from "@/core/advice/spread/places";
-import * as plantStates from "@/db/stores/plantStates";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { neighboursAt, type Neighbours } from "../../plants/neighbours";
 import { occupantsOf, warmPlaces } from "../../places/placesAsTheyStand";

@@ -4,7 +4,7 @@ import type { OutcomeId } from "@/core/record/facts/kinds/closing";
 import type { PestId } from "@/core/knowledge/pests/pests";
 import type { RemedyId } from "@/core/knowledge/remedies/remedies";
 import { inParallel } from "@/db/query";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { placesAsTheyStand } from "../../places/placesAsTheyStand";
 

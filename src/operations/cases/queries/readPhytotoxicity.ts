@@ -3,9 +3,9 @@ import { subDays } from "date-fns";
 import { askedAfter, TOLD_WITHIN_DAYS, type AskedAfter } from "@/core/advice/aftercare/phytotoxicity";
 import type { PlantCard } from "@/core/schedule/state/plantCard";
 import { inParallel } from "@/db/query";
-import * as facts from "@/db/stores/facts";
-import * as plants from "@/db/stores/plants";
-import * as plantStates from "@/db/stores/plantStates";
+import * as facts from "@/db/stores/record/facts";
+import * as plants from "@/db/stores/plants/plants";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { cardOf } from "../../plants/plantCard";
 

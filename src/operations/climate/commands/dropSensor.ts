@@ -1,5 +1,5 @@
 import type { DropSensor } from "@/core/climate/sensors";
-import * as sensors from "@/db/stores/sensors";
+import * as sensors from "@/db/stores/climate/sensors";
 import type { Context } from "../../shared/context";
 import { transact, type Outcome } from "../../shared/outcome";
 

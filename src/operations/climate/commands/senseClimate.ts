@@ -1,6 +1,6 @@
 import { addDays } from "@/core/shared/days";
 import type { Sample } from "@/core/climate/samples";
-import * as sensors from "@/db/stores/sensors";
+import * as sensors from "@/db/stores/climate/sensors";
 import { dayOf, scopeOf, today, type Context } from "../../shared/context";
 import { expectOk, transact } from "../../shared/outcome";
 import { askSensor, SensorFailed } from "../askSensor";

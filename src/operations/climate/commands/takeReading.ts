@@ -1,7 +1,7 @@
 import { addDays } from "@/core/shared/days";
 import { LONG_AGO_DAYS } from "@/core/record/cases/outsideModel";
 import type { TakeReading } from "@/core/record/facts/kinds/reading";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { dayOf, today, type Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { knownPlace, pastMoment } from "../../shared/checks";

@@ -9,9 +9,9 @@ import { pestOf, type PestId } from "@/core/knowledge/pests/pests";
 import { developmentRatesAt, developmentRateAt, type DevelopmentRate } from "@/core/advice/seasons/developmentRate";
 import { moveBefore } from "@/core/advice/seasons/wintering";
 import { inParallel } from "@/db/query";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
-import * as sensors from "@/db/stores/sensors";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
+import * as sensors from "@/db/stores/climate/sensors";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { measuredAt, measuredLately } from "../measured";
 

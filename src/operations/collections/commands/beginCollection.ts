@@ -2,7 +2,7 @@ import { usualSettings, usualSpoons } from "@/core/record/facts/settings";
 import type { BeginCollection } from "@/core/record/facts/commands";
 import { connect } from "@/db/connection";
 import type { Asks } from "@/db/query";
-import * as accounts from "@/db/stores/accounts";
+import * as accounts from "@/db/stores/access/accounts";
 import * as collections from "@/db/stores/collections";
 import { addPlace } from "../../places/commands/addPlace";
 import { contextOf } from "../../shared/context";

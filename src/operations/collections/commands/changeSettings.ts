@@ -1,6 +1,6 @@
 import type { Settings } from "@/core/record/facts/settings";
 import * as collections from "@/db/stores/collections";
-import * as plantStates from "@/db/stores/plantStates";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import type { Context } from "../../shared/context";
 import { deriveStale } from "../../plants/commands/deriveStale";
 import { transact, refuse, type Outcome } from "../../shared/outcome";

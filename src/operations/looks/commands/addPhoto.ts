@@ -1,5 +1,5 @@
 import { PHOTO_LIMIT_MB } from "@/core/record/facts/kinds/photo";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import type { Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { pastMoment } from "../../shared/checks";

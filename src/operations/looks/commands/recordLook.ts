@@ -6,9 +6,9 @@ import { nothingExpected, type RecordLook } from "@/core/record/facts/kinds/look
 import { severityOf } from "@/core/model/inspection/severity";
 import { pestOf } from "@/core/knowledge/pests/pests";
 import type { Scope } from "@/db/connection";
-import * as carriage from "@/db/stores/carriage";
-import * as facts from "@/db/stores/facts";
-import * as walks from "@/db/stores/walks";
+import * as carriage from "@/db/stores/plants/carriage";
+import * as facts from "@/db/stores/record/facts";
+import * as walks from "@/db/stores/walks/walks";
 import { waysFor } from "../../cases/waysFor";
 import { dayOf, today, type Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";

@@ -1,6 +1,6 @@
 import type { SkipPlant } from "@/core/record/facts/kinds/skip";
-import * as facts from "@/db/stores/facts";
-import * as walks from "@/db/stores/walks";
+import * as facts from "@/db/stores/record/facts";
+import * as walks from "@/db/stores/walks/walks";
 import type { Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { lockPlant, pastMoment } from "../../shared/checks";

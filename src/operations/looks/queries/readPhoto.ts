@@ -1,5 +1,5 @@
 import { idIn } from "@/core/shared/fields";
-import * as photos from "@/db/stores/photos";
+import * as photos from "@/db/stores/looks/photos";
 import { scopeOf, type Context } from "../../shared/context";
 
 /** A picture that was kept; null where there is none. */

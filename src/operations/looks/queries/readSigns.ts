@@ -1,5 +1,5 @@
 import { recordOfSigns, type SignRecord } from "@/core/advice/diagnosis/compare";
-import * as looks from "@/db/stores/looks";
+import * as looks from "@/db/stores/looks/looks";
 import { scopeOf, type Context } from "../../shared/context";
 
 export interface SignsView {

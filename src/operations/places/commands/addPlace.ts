@@ -1,7 +1,7 @@
 import { standsAlone, standsIn, type AddPlace } from "@/core/record/facts/commands";
 import { plainPlace } from "@/core/record/facts/descriptions";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
 import type { Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { pastMoment } from "../../shared/checks";

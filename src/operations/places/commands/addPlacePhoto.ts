@@ -1,5 +1,5 @@
 import type { AddPlacePhoto } from "@/core/record/facts/kinds/placePhoto";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { PHOTO_LIMIT_BYTES } from "../../looks/commands/addPhoto";
 import type { Context } from "../../shared/context";
 import { refuse, transact, type Outcome } from "../../shared/outcome";

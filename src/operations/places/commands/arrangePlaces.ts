@@ -1,5 +1,5 @@
 import type { ArrangePlaces } from "@/core/record/facts/commands";
-import * as places from "@/db/stores/places";
+import * as places from "@/db/stores/places/places";
 import type { Context } from "../../shared/context";
 import { refuse, transact, type Outcome } from "../../shared/outcome";
 

@@ -1,5 +1,5 @@
 import type { EditPlace } from "@/core/record/facts/commands";
-import * as places from "@/db/stores/places";
+import * as places from "@/db/stores/places/places";
 import type { Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { knownPlace } from "../../shared/checks";

@@ -1,7 +1,7 @@
 import { HANDLED_WITHIN_MINUTES } from "@/core/model/carriage/rates";
 import type { RecordCleaning } from "@/core/record/facts/kinds/cleaning";
-import * as facts from "@/db/stores/facts";
-import * as spreads from "@/db/stores/spread";
+import * as facts from "@/db/stores/record/facts";
+import * as spreads from "@/db/stores/plants/spread";
 import type { Context } from "../../shared/context";
 import { transact, type Outcome } from "../../shared/outcome";
 import { pastMoment } from "../../shared/checks";

@@ -7,8 +7,8 @@ import { addDays } from "@/core/shared/days";
 import { groupBy } from "@/core/shared/groupBy";
 import type { PlantState } from "@/core/knowledge/plants/states";
 import { inParallel } from "@/db/query";
-import * as places from "@/db/stores/places";
-import * as plantStates from "@/db/stores/plantStates";
+import * as places from "@/db/stores/places/places";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { scopeOf, today, type Context } from "../../shared/context";
 
 /** A shelf on the plan: how many of its plants stand how. */

@@ -1,6 +1,6 @@
 import type { ActDone, Fact, Reading, RoomEnding, RoomProgramme, TrapCount } from "@/core/record/facts/facts";
 import { idIn } from "@/core/shared/fields";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { warmPlaces, type WarmPlace } from "../placesAsTheyStand";
 

@@ -10,11 +10,11 @@ import { pestIds } from "@/core/knowledge/pests/pests";
 import { byCode } from "@/core/knowledge/plants/codes";
 import type { Replay, ReplayPlant } from "@/core/advice/replay/replay";
 import { inParallel } from "@/db/query";
-import * as caseNumbers from "@/db/stores/caseNumbers";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
-import * as plants from "@/db/stores/plants";
-import * as spread from "@/db/stores/spread";
+import * as caseNumbers from "@/db/stores/cases/caseNumbers";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
+import * as plants from "@/db/stores/plants/plants";
+import * as spread from "@/db/stores/plants/spread";
 import { dayOf, scopeOf, today, type Context } from "../../shared/context";
 
 export interface ReplayView {

@@ -1,10 +1,10 @@
 import type { AddPlant, AddPlants } from "@/core/record/facts/commands";
 import { USUAL_PLANT_VALUE } from "@/core/knowledge/plants/plantValue";
 import type { Plant } from "@/core/record/facts/descriptions";
-import * as carriage from "@/db/stores/carriage";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
-import * as plants from "@/db/stores/plants";
+import * as carriage from "@/db/stores/plants/carriage";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
+import * as plants from "@/db/stores/plants/plants";
 import { instantOf } from "@/zones";
 import { today, type Context } from "../../shared/context";
 import { transact, refuseAll, type CommandScope, type Outcome, type Problem } from "../../shared/outcome";

@@ -1,5 +1,5 @@
 import type { Scope } from "@/db/connection";
-import * as plantStates from "@/db/stores/plantStates";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { scopeOf, type Context } from "../../shared/context";
 import { refreshCases, refreshStates } from "../refreshPlants";
 

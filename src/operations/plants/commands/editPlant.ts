@@ -1,5 +1,5 @@
 import type { EditPlant } from "@/core/record/facts/commands";
-import * as plants from "@/db/stores/plants";
+import * as plants from "@/db/stores/plants/plants";
 import { today, type Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { careOf, checkCode, lockPlant } from "../../shared/checks";

@@ -1,5 +1,5 @@
 import type { MoveSeveral } from "@/core/record/facts/commands";
-import * as plants from "@/db/stores/plants";
+import * as plants from "@/db/stores/plants/plants";
 import type { Context } from "../../shared/context";
 import { inBatch, refuseAll, transact, type Outcome } from "../../shared/outcome";
 import { movePlant } from "./movePlant";

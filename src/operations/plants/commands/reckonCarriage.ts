@@ -21,8 +21,8 @@ import {
 import { reckonAsked } from "@/core/advice/spread/reckonAsked";
 import { releasesFromIsolation } from "@/core/advice/isolation/releaseFromIsolation";
 import { inParallel } from "@/db/query";
-import * as carriage from "@/db/stores/carriage";
-import * as facts from "@/db/stores/facts";
+import * as carriage from "@/db/stores/plants/carriage";
+import * as facts from "@/db/stores/record/facts";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { refreshState } from "../refreshPlants";
 import { riskOf } from "../risk";

@@ -1,5 +1,5 @@
 import type { RecordReaction } from "@/core/record/facts/kinds/reaction";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import type { Context } from "../../shared/context";
 import { transact, type Outcome } from "../../shared/outcome";
 import { lockPlant, momentOn } from "../../shared/checks";

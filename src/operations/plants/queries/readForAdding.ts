@@ -1,4 +1,4 @@
-import * as plants from "@/db/stores/plants";
+import * as plants from "@/db/stores/plants/plants";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { warmPlaces, type WarmPlace } from "../../places/placesAsTheyStand";
 

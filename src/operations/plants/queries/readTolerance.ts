@@ -1,8 +1,8 @@
 import { genusIn } from "@/core/knowledge/plants/genusIn";
 import { toleranceShownBy, type Borne } from "@/core/advice/tolerance/toleranceShown";
 import { standing } from "@/core/record/facts/facts";
-import * as facts from "@/db/stores/facts";
-import * as plants from "@/db/stores/plants";
+import * as facts from "@/db/stores/record/facts";
+import * as plants from "@/db/stores/plants/plants";
 import { scopeOf, type Context } from "../../shared/context";
 
 /** What plants of a genus in this collection have said to mixes; empty for a genus nobody has named. */

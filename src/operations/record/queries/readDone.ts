@@ -1,6 +1,6 @@
 import { addDays, type Day } from "@/core/shared/days";
 import { inParallel } from "@/db/query";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { scopeOf, today, type Context } from "../../shared/context";
 
 /** What was done on one day: so many plants treated, and looked at. */

@@ -1,4 +1,4 @@
-import * as auditLog from "@/db/stores/auditLog";
+import * as auditLog from "@/db/stores/access/auditLog";
 import { scopeOf, type Context } from "../../shared/context";
 
 /** What was done with the collection last, as a mark to compare: it is another one when anything has been done since. */

@@ -20,12 +20,12 @@ import { arrivalsTaught, type SellerTaught } from "@/core/advice/learning/arriva
 import { sightOf, type Sight } from "@/core/advice/learning/sight";
 import { treats } from "@/core/acts/acts";
 import { inParallel } from "@/db/query";
-import * as cases from "@/db/stores/cases";
+import * as cases from "@/db/stores/cases/cases";
 import * as collections from "@/db/stores/collections";
-import * as facts from "@/db/stores/facts";
-import { cameFrom } from "@/db/stores/spread";
-import * as looks from "@/db/stores/looks";
-import * as ledger from "@/db/stores/ledger";
+import * as facts from "@/db/stores/record/facts";
+import { cameFrom } from "@/db/stores/plants/spread";
+import * as looks from "@/db/stores/looks/looks";
+import * as ledger from "@/db/stores/record/ledger";
 import { dayOf, scopeOf, today, type Context } from "../../shared/context";
 
 /** Of more looks the newest are weighed: what came of so many at once takes a second to weigh. */

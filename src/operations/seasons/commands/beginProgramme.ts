@@ -1,6 +1,6 @@
 import type { BeginProgramme, ChosenProgramme } from "@/core/record/facts/kinds/roomProgramme";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
 import type { Scope } from "@/db/connection";
 import { today, type Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";

@@ -1,5 +1,5 @@
 import type { CountTraps } from "@/core/record/facts/kinds/trapCount";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import type { Context } from "../../shared/context";
 import { transact, type Outcome } from "../../shared/outcome";
 import { knownPlace, lockPlant, pastMoment } from "../../shared/checks";

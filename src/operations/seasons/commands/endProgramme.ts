@@ -1,6 +1,6 @@
 import type { EndProgramme } from "@/core/record/facts/kinds/roomProgramme";
 import { runningProgrammes } from "@/core/advice/seasons/running";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import type { Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 

@@ -3,7 +3,7 @@ import { planInForce, treatmentsToCome } from "@/core/advice/plans/plans";
 import { planOfUnnamed } from "@/core/advice/unnamed/unnamed";
 import { daysBetween, type Day } from "@/core/shared/days";
 import { inParallel } from "@/db/query";
-import * as plantStates from "@/db/stores/plantStates";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { dayOf, scopeOf, today, type Context } from "../../shared/context";
 import { plantsInCase } from "../../cases/openCases";
 import { readRooms } from "./readRooms";

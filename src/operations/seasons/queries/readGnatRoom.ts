@@ -10,7 +10,7 @@ import { gnatLifeDays, gnatVerdict, type GnatVerdict } from "@/core/advice/seaso
 import { gnatPackages, gnatWays, wayOfAct, type GnatPlaceSize, type GnatWayId } from "@/core/acts/gnatWays";
 import { ofKind } from "@/core/advice/seasons/running";
 import { dayOf, scopeOf, today, type Context } from "../../shared/context";
-import * as placePhotos from "@/db/stores/placePhotos";
+import * as placePhotos from "@/db/stores/places/placePhotos";
 import { programmesNow, roomOnRecord, type RoomOnRecord } from "../roomOnRecord";
 
 /** What ways together come to if everything is done on its day. */

@@ -10,7 +10,7 @@ import {
   type RoundWorth,
 } from "@/core/advice/seasons/prevention";
 import { ofKind } from "@/core/advice/seasons/running";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { around } from "../roomOnRecord";
 import { ROUND_TECHNIQUE } from "../roundPlants";

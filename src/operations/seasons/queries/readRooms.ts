@@ -6,7 +6,7 @@ import { biocontrolDue } from "@/core/advice/seasons/biocontrol";
 import { ofKind, type Running } from "@/core/advice/seasons/running";
 import type { Scope } from "@/db/connection";
 import { inParallel } from "@/db/query";
-import * as places from "@/db/stores/places";
+import * as places from "@/db/stores/places/places";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { programmesNow, roomFacts } from "../roomOnRecord";
 import { roundsDue } from "../../walks/queries/readRounds";

@@ -1,6 +1,6 @@
 import { addDays, type Day } from "@/core/shared/days";
 import { coldestOffered, moveBefore } from "@/core/advice/seasons/wintering";
-import * as climate from "@/db/stores/climate";
+import * as climate from "@/db/stores/climate/climate";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { around } from "../roomOnRecord";
 import { winteringNow, type Wintering } from "../winteringNow";

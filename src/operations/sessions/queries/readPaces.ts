@@ -5,9 +5,9 @@ import { meanOf } from "@/core/shared/mean";
 import { pestIds, type PestId } from "@/core/knowledge/pests/pests";
 import { developmentRateAt } from "@/core/advice/seasons/developmentRate";
 import { inParallel } from "@/db/query";
-import * as facts from "@/db/stores/facts";
-import * as places from "@/db/stores/places";
-import * as plantStates from "@/db/stores/plantStates";
+import * as facts from "@/db/stores/record/facts";
+import * as places from "@/db/stores/places/places";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { measuredAt, measuredLately } from "../../climate/measured";
 

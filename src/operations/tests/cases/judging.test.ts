@@ -8,7 +8,7 @@ import { addDays, type Day } from "@/core/shared/days";
 import { readCaseFile } from "@/core/record/format/read";
 import { spotsOf } from "@/core/knowledge/plants/growthForms";
 import { spotsFor } from "@/core/knowledge/remedies/remedies";
-import * as assessments from "@/db/stores/assessments";
+import * as assessments from "@/db/stores/cases/assessments";
 import { adoptPlan } from "../../cases/commands/adoptPlan";
 import { closeCase } from "../../cases/commands/closeCase";
 import { readClearable } from "../../cases/queries/readClearable";

@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
 import { spotsOf } from "@/core/knowledge/plants/growthForms";
-import * as carriage from "@/db/stores/carriage";
+import * as carriage from "@/db/stores/plants/carriage";
 import { scopeOf, type Context } from "../../shared/context";
 import { addPlace } from "../../places/commands/addPlace";
 import { archivePlant } from "../../plants/commands/archivePlant";

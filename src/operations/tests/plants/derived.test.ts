@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { v7 as uuidv7 } from "uuid";
 import { describe, expect, it } from "vitest";
-import * as cases from "@/db/stores/cases";
-import * as exposures from "@/db/stores/exposures";
-import * as plantStates from "@/db/stores/plantStates";
+import * as cases from "@/db/stores/cases/cases";
+import * as exposures from "@/db/stores/cases/exposures";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { closeCase } from "../../cases/commands/closeCase";
 import { scopeOf } from "../../shared/context";
 import { deriveStale } from "../../plants/commands/deriveStale";

@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { spotsOf } from "@/core/knowledge/plants/growthForms";
 import { passedShare } from "@/core/advice/spread/carries";
-import * as carriage from "@/db/stores/carriage";
-import * as facts from "@/db/stores/facts";
+import * as carriage from "@/db/stores/plants/carriage";
+import * as facts from "@/db/stores/record/facts";
 import { recordLook } from "../../looks/commands/recordLook";
 import { reckonCarriage } from "../../plants/commands/reckonCarriage";
 import { readSpread } from "../../plants/spreadOnRecord";

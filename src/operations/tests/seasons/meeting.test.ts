@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { v7 as uuidv7 } from "uuid";
 import { describe, expect, it } from "vitest";
 import type { RecordLook } from "@/core/record/facts/kinds/look";
-import * as plantStates from "@/db/stores/plantStates";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { scopeOf, type Context } from "../../shared/context";
 import { expectOk } from "../../shared/outcome";
 import { readPlant } from "../../plants/queries/readPlant";

@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
 import { addDays, type Day } from "@/core/shared/days";
-import * as climate from "@/db/stores/climate";
+import * as climate from "@/db/stores/climate/climate";
 import { closeCase } from "../../cases/commands/closeCase";
 import { countTraps } from "../../seasons/commands/countTraps";
 import { scopeOf, today, type Context } from "../../shared/context";

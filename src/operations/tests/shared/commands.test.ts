@@ -6,7 +6,7 @@ import { spotsFor } from "@/core/knowledge/remedies/remedies";
 import { spotsOf } from "@/core/knowledge/plants/growthForms";
 import type { AdoptPlan } from "@/core/record/facts/kinds/programme";
 import { settings as shape } from "@/core/record/facts/settings";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { addPlace } from "../../places/commands/addPlace";
 import { addPlant, addPlants } from "../../plants/commands/addPlants";
 import { adoptPlan } from "../../cases/commands/adoptPlan";

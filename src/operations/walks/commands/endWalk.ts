@@ -1,5 +1,5 @@
 import type { EndWalk } from "@/core/record/facts/commands";
-import * as walks from "@/db/stores/walks";
+import * as walks from "@/db/stores/walks/walks";
 import type { Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 

@@ -1,9 +1,9 @@
 import type { Day } from "@/core/shared/days";
 import type { StartWalk } from "@/core/record/facts/commands";
 import { shownState } from "@/core/schedule/state/plantState";
-import * as places from "@/db/stores/places";
-import * as plantStates from "@/db/stores/plantStates";
-import * as walks from "@/db/stores/walks";
+import * as places from "@/db/stores/places/places";
+import * as plantStates from "@/db/stores/plants/plantStates";
+import * as walks from "@/db/stores/walks/walks";
 import { today, type Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
 import { placesWithin } from "../../places/placesAround";

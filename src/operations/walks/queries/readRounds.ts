@@ -11,7 +11,7 @@ import { ofKind, type Running } from "@/core/advice/seasons/running";
 import type { PlantCard } from "@/core/schedule/state/plantCard";
 import { objections, type Objection } from "@/core/advice/tolerance/suitability";
 import type { Scope } from "@/db/connection";
-import * as facts from "@/db/stores/facts";
+import * as facts from "@/db/stores/record/facts";
 import { dayOf, scopeOf, today, type Context } from "../../shared/context";
 import { cardOf } from "../../plants/plantCard";
 import { around, programmesNow } from "../../seasons/roomOnRecord";

@@ -10,8 +10,8 @@ import {
 } from "@/core/advice/tonight/tonight";
 import { potFactor } from "@/core/advice/walks/timeLeft";
 import { inParallel } from "@/db/query";
-import * as carriage from "@/db/stores/carriage";
-import * as plantStates from "@/db/stores/plantStates";
+import * as carriage from "@/db/stores/plants/carriage";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { cardOf } from "../../plants/plantCard";
 import { waysFor } from "../../cases/waysFor";

@@ -10,7 +10,7 @@ import type { Sensitivity } from "@/core/knowledge/plants/sensitivities";
 import type { Round } from "@/core/model/inspection/rounds";
 import { madeAtMs, type WalkEvent } from "@/core/advice/walks/progress";
 import type { Day } from "@/core/shared/days";
-import * as walks from "@/db/stores/walks";
+import * as walks from "@/db/stores/walks/walks";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { nearbyPests, seasonNow } from "../../cases/nearbyPests";
 import { placesAsTheyStand, type StandingPlace } from "../../places/placesAsTheyStand";

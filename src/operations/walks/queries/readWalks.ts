@@ -1,11 +1,11 @@
 import { placeOrder } from "@/core/record/facts/placeOrder";
 import type { Place } from "@/core/record/facts/descriptions";
-import * as places from "@/db/stores/places";
-import * as plantStates from "@/db/stores/plantStates";
-import * as walks from "@/db/stores/walks";
+import * as places from "@/db/stores/places/places";
+import * as plantStates from "@/db/stores/plants/plantStates";
+import * as walks from "@/db/stores/walks/walks";
 import { scopeOf, today, type Context } from "../../shared/context";
 
-export type { WalkInShort } from "@/db/stores/walks";
+export type { WalkInShort } from "@/db/stores/walks/walks";
 
 export interface WalksView {
   /** Begun and not ended, newest first. */

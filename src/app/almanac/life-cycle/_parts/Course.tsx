@@ -14,7 +14,7 @@ import { Panel } from "@/ui/Panel";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/advice/chances";
 import { remedyNames, schoolNames, techniqueNames } from "@/wording/names/names";
-import { bindingSentence, boundSentences, whySentences } from "@/wording/advice/planning";
+import { bindingSentence, boundSentences, whySentences } from "@/wording/advice/planning/planning";
 import { Pick } from "./Pick";
 import { SprayLine } from "./SprayLine";
 

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { notFound } from "next/navigation";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { lookAlikeIds, lookAlikes } from "@/core/knowledge/signs/lookAlikes";
 import { likelihoodOf, seenSignIds, type SignId } from "@/core/knowledge/signs/signs";
 import { pestIds, pestOf, phaseOf, type PestId, type Phase } from "@/core/knowledge/pests/pests";
@@ -15,7 +15,7 @@ import { percent } from "@/wording/advice/chances";
 import { outcomeNames, pestNames, remedyNames, spotNames } from "@/wording/names/names";
 import { signNames } from "@/wording/names/signs";
 import { LifeRing } from "./_parts/LifeRing";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 import { LookAlikes } from "@/ui/animals/lookAlikes";
 import { Stages } from "@/ui/animals/Stages";

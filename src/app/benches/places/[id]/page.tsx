@@ -1,4 +1,4 @@
-import { cachedBeside } from "@/app/_parts/pageCache";
+import { cachedBeside } from "@/app/_parts/server/pageCache";
 import { NotRead } from "@/ui/NotRead";
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
@@ -10,7 +10,7 @@ import { Panel } from "@/ui/Panel";
 import { RecordLine } from "@/ui/record/RecordLine";
 import { recordEntries } from "@/ui/record/entries";
 import { placeKindNames } from "@/wording/names/names";
-import { feedsSentence } from "@/wording/advice/seasons";
+import { feedsSentence } from "@/wording/advice/seasons/seasons";
 import { warmthInWords } from "@/wording/names/warmth";
 import { EditPlaceForm, ReadingForm } from "../_parts/PlaceForms";
 import { PlacePhoto } from "./_parts/PlacePhoto";

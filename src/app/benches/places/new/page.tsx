@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { readPlaces } from "@/operations/places/queries/readPlaces";
 import { AddPlaceForm } from "../_parts/PlaceForms";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Add a place" };

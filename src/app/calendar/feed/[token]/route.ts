@@ -1,5 +1,5 @@
-import { isSecure } from "@/app/_parts/peer";
-import { icsOf } from "@/app/_parts/ics";
+import { isSecure } from "@/app/_parts/server/peer";
+import { icsOf } from "@/app/_parts/server/ics";
 import { now } from "@/clock";
 import { addDays } from "@/core/shared/days";
 import { databaseUrl } from "@/env";

@@ -19,7 +19,7 @@ import { useCollection } from "@/ui/shell/Collection";
 import { toggled } from "@/ui/toggled";
 import { plannedInWords, tellAct, workNames } from "@/wording/names/acts";
 import { hoursInWords } from "@/wording/dates";
-import { preparationNames } from "@/wording/advice/preparation";
+import { preparationNames } from "@/wording/advice/planning/preparation";
 import { withOffset } from "@/zones";
 
 interface Props {

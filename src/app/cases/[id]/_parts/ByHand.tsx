@@ -18,7 +18,7 @@ import { Cautions } from "@/ui/Cautions";
 import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
 import { dayInWords } from "@/wording/dates";
 import { mixNames, remedyNames, techniqueNames } from "@/wording/names/names";
-import { boundSentences, looksInWords } from "@/wording/advice/planning";
+import { boundSentences, looksInWords } from "@/wording/advice/planning/planning";
 import { Adopt, type Adopting } from "./Adopt";
 import { daysFrom, spread, type Chosen } from "./ways";
 

@@ -1,6 +1,6 @@
 import { daysBetween, type Day } from "@/core/shared/days";
 import type { DatedSchedule } from "@/core/advice/plans/schedules";
-import { looksInWords, rhythmInWords } from "@/wording/advice/planning";
+import { looksInWords, rhythmInWords } from "@/wording/advice/planning/planning";
 
 const WIDTH = 240;
 const HEIGHT = 26;

@@ -13,7 +13,7 @@ import { Reckoning } from "@/ui/reckoner/Reckoning";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
 import { expectedCount, inTen, percent } from "@/wording/advice/chances";
 import { hoursInWords, shortDay } from "@/wording/dates";
-import { closedSentences, firstWayNames, firstWayTells, proposalSentence } from "@/wording/advice/decision";
+import { closedSentences, firstWayNames, firstWayTells, proposalSentence } from "@/wording/advice/clearance/decision";
 import { worthNames } from "@/wording/names/plantValue";
 import { useUnits } from "@/ui/shell/Collection";
 import { volumeIn } from "@/wording/units";

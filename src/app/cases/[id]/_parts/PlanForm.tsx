@@ -27,7 +27,7 @@ import { shortObjections } from "@/wording/advice/cautions";
 import { percent } from "@/wording/advice/chances";
 import { dayInWords } from "@/wording/dates";
 import { approachNames } from "@/wording/names/names";
-import { beyondSentences, planSentence } from "@/wording/advice/planning";
+import { beyondSentences, planSentence } from "@/wording/advice/planning/planning";
 import type { AlikeCase } from "@/operations/cases/queries/readAlike";
 import { NotForAll, useAlsoFor } from "./AlsoFor";
 import { ByHand } from "./ByHand";

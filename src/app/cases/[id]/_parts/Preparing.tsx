@@ -1,7 +1,7 @@
 import { Link } from "@/ui/Link";
 import type { Preparation } from "@/core/advice/planning/preparation";
 import { inTen } from "@/wording/advice/chances";
-import { preparationNames, preparationRefusals } from "@/wording/advice/preparation";
+import { preparationNames, preparationRefusals } from "@/wording/advice/planning/preparation";
 
 /** What hands do on the first day before any bottle is opened, in its order, and what each step adds. */
 export function Preparing({ preparation, plantId }: { preparation: Preparation; plantId: string }) {

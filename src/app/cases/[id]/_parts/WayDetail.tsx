@@ -29,7 +29,7 @@ import { percent } from "@/wording/advice/chances";
 import { ownSentences } from "@/wording/advice/learning";
 import { dayInWords } from "@/wording/dates";
 import { mixNames, remedyNames, techniqueNames, wayNames } from "@/wording/names/names";
-import { bindingSentence, boundSentences, planSentence, whySentences } from "@/wording/advice/planning";
+import { bindingSentence, boundSentences, planSentence, whySentences } from "@/wording/advice/planning/planning";
 import { Adopt, type Adopting } from "./Adopt";
 import { Preparing } from "./Preparing";
 import type { Chosen, Way } from "./ways";

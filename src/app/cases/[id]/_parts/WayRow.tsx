@@ -5,7 +5,7 @@ import type { ReactNode } from "react";
 import type { Day } from "@/core/shared/days";
 import { inTen, percent } from "@/wording/advice/chances";
 import { dayInWords, hoursInWords, shortDay } from "@/wording/dates";
-import { rhythmInWords } from "@/wording/advice/planning";
+import { rhythmInWords } from "@/wording/advice/planning/planning";
 import { CourseLine } from "./CourseLine";
 import type { Way } from "./ways";
 

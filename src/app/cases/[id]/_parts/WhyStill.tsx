@@ -6,7 +6,7 @@ import { Panel } from "@/ui/Panel";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/advice/chances";
-import { explanationNames, whatToChange } from "@/wording/advice/escalation";
+import { explanationNames, whatToChange } from "@/wording/advice/planning/escalation";
 
 /** What is less likely than this is not told. */
 const SHOWN_FROM = 0.05;

@@ -1,7 +1,7 @@
 import "server-only";
 import { notFound } from "next/navigation";
-import { currentContext } from "@/app/_parts/context";
-import { cachedView } from "@/app/_parts/cachedView";
+import { currentContext } from "@/app/_parts/server/context";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { momentNow } from "@/app/_parts/moments";
 import { today } from "@/operations/shared/context";
 import { readCase } from "@/operations/cases/queries/readCase";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { notYetSentence } from "@/wording/advice/clearance";
+import { notYetSentence } from "@/wording/advice/clearance/clearance";
 import { pestNames } from "@/wording/names/names";
 import { caseOf } from "../_parts/caseOf";
 import { CloseForm } from "../_parts/CloseForm";

@@ -1,12 +1,12 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { notFound } from "next/navigation";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { today } from "@/operations/shared/context";
 import { readDecision } from "@/operations/cases/queries/readDecision";
 import { pestNames } from "@/wording/names/names";
 import { Deciding } from "../_parts/Deciding";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "First decision" };

@@ -1,4 +1,4 @@
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { readDelay } from "@/operations/cases/queries/readDelay";
 
 /** What a day's delay of the next treatment costs, asked for one plant at a time. */

@@ -1,4 +1,4 @@
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { readCase } from "@/operations/cases/queries/readCase";
 
 /** A case in the open case format. */

@@ -3,7 +3,7 @@ import { Link } from "@/ui/Link";
 import type { Plan } from "@/core/advice/plans/plans";
 import { pestNames } from "@/wording/names/names";
 import { warmthInWords } from "@/wording/names/warmth";
-import { cachedBeside } from "@/app/_parts/pageCache";
+import { cachedBeside } from "@/app/_parts/server/pageCache";
 import { speaks } from "@/core/advice/learning/courses";
 import { readCourses } from "@/operations/record/queries/readTaught";
 import { readAlike } from "@/operations/cases/queries/readAlike";

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { takePairing } from "@/core/access/commands";
 import { readPairing } from "@/operations/access/door";
 import { Panel } from "@/ui/Panel";
-import { asked, callerNow, NO_NAME } from "../../../_parts/context";
+import { asked, callerNow, NO_NAME } from "../../../_parts/server/context";
 import { PairingForm } from "../../_parts/DoorForm";
 
 export const metadata: Metadata = { title: "Sign this device in", referrer: "no-referrer" };

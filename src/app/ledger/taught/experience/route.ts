@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
-import { currentContext } from "@/app/_parts/context";
-import { runCommand } from "@/app/_parts/runCommand";
+import { answered, readUpTo, tooLarge } from "@/app/_parts/server/answer";
+import { currentContext } from "@/app/_parts/server/context";
+import { runCommand } from "@/app/_parts/server/runCommand";
 import { experienceOf } from "@/core/advice/learning/experience";
 import { MOST_BYTES, type FileProblem } from "@/core/record/format/read";
 import { databaseUrl } from "@/env";

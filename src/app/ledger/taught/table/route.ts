@@ -1,5 +1,5 @@
-import { csvAnswer } from "@/app/_parts/answer";
-import { currentContext } from "@/app/_parts/context";
+import { csvAnswer } from "@/app/_parts/server/answer";
+import { currentContext } from "@/app/_parts/server/context";
 import { readCourses } from "@/operations/record/queries/readTaught";
 import { doseInWords } from "@/wording/advice/learning";
 import { pestNames } from "@/wording/names/names";

@@ -1,5 +1,5 @@
-import { csvAnswer } from "@/app/_parts/answer";
-import { currentContext } from "@/app/_parts/context";
+import { csvAnswer } from "@/app/_parts/server/answer";
+import { currentContext } from "@/app/_parts/server/context";
 import { readYear } from "@/operations/record/queries/readYear";
 import { pestNames } from "@/wording/names/names";
 import { yearAsked } from "../_parts/yearAsked";

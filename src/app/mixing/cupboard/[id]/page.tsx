@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { Panel } from "@/ui/Panel";
 import { BottleForm, DropBottle } from "../_parts/BottleForm";
 

@@ -2,9 +2,9 @@ import { Link } from "@/ui/Link";
 import type { ArrivalSteps } from "@/core/advice/arrivals/steps";
 import type { PlantView } from "@/operations/plants/queries/readPlant";
 import { Panel } from "@/ui/Panel";
-import { dryingSentence, schoolsSentence, washNames } from "@/wording/advice/arrivals";
-import { wayBackSentence } from "@/wording/advice/carries";
-import { cleanLooksSoFar } from "@/wording/advice/clearance";
+import { dryingSentence, schoolsSentence, washNames } from "@/wording/advice/spread/arrivals";
+import { wayBackSentence } from "@/wording/advice/spread/carries";
+import { cleanLooksSoFar } from "@/wording/advice/clearance/clearance";
 import { dayInWords } from "@/wording/dates";
 
 /** The steps of a plant that has come: inspected, washed, looked at, joined. */

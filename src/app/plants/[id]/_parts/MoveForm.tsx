@@ -10,7 +10,7 @@ import { SelectField, SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useCommand } from "@/ui/fields/useCommand";
 import { pestName } from "@/wording/names/names";
-import { wouldCatchSentence } from "@/wording/advice/carries";
+import { wouldCatchSentence } from "@/wording/advice/spread/carries";
 
 /** Where a plant goes, and what it risks there, said before the press. */
 export function MoveForm({

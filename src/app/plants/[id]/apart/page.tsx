@@ -1,13 +1,13 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { momentNow } from "@/app/_parts/moments";
 import { readApart } from "@/operations/plants/queries/readApart";
 import { Panel } from "@/ui/Panel";
 import { againstNames } from "@/wording/names/places";
 import { ApartForm } from "../_parts/ApartForm";
 import { IslandForm } from "../_parts/IslandForm";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Set apart" };

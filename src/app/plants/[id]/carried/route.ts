@@ -1,4 +1,4 @@
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { readCarried } from "@/operations/plants/queries/readCarried";
 
 /** How the chance that a plant carries something rose and fell: reckoned when somebody wants to see it. */

@@ -6,7 +6,7 @@ import { isCut } from "@/core/knowledge/plants/growthForms";
 import { readForAdding } from "@/operations/plants/queries/readForAdding";
 import { pestNames } from "@/wording/names/names";
 import { plantOf } from "../_parts/plantOf";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Take a cutting" };

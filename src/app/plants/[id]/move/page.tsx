@@ -1,12 +1,12 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { momentNow } from "@/app/_parts/moments";
 import { readMove } from "@/operations/plants/queries/readApart";
 import { Panel } from "@/ui/Panel";
-import { carriesSentence, wayBackSentence } from "@/wording/advice/carries";
+import { carriesSentence, wayBackSentence } from "@/wording/advice/spread/carries";
 import { MoveForm } from "../_parts/MoveForm";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Move a plant" };

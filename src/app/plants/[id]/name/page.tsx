@@ -3,7 +3,7 @@ import { usualTool } from "@/core/record/facts/settings";
 import { readNaming } from "@/operations/looks/queries/readNaming";
 import { plantOf } from "../_parts/plantOf";
 import { NameIt } from "./_parts/NameIt";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 
 export const metadata: Metadata = { title: "Name it" };
 

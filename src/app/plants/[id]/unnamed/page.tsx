@@ -1,16 +1,16 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { notFound } from "next/navigation";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { readUnnamed } from "@/operations/cases/queries/readUnnamed";
 import { Steps } from "@/app/_parts/Steps";
 import { Panel } from "@/ui/Panel";
 import { plannedInWords } from "@/wording/names/acts";
 import { dayInWords } from "@/wording/dates";
 import { signNames, testOn } from "@/wording/names/signs";
-import { answerSentence, candidatesSentence } from "@/wording/advice/unnamed";
+import { answerSentence, candidatesSentence } from "@/wording/advice/planning/unnamed";
 import { PlanAcrossSuspects } from "./_parts/PlanAcrossSuspects";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Not named yet" };

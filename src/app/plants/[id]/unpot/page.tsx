@@ -7,13 +7,13 @@ import { treatmentsToCome } from "@/core/advice/plans/plans";
 import { readUnpotting } from "@/operations/cases/queries/readUnpotting";
 import { restsDry } from "@/core/advice/tolerance/treatedPlant";
 import { notFound, redirect } from "next/navigation";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { momentNow } from "@/app/_parts/moments";
 import { NotAllowed, today } from "@/operations/shared/context";
 import { pestNames } from "@/wording/names/names";
 import { Season } from "./_parts/Season";
 import { Unpotting } from "./_parts/Unpotting";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 
 export const metadata: Metadata = { title: "Unpot" };

@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { AsOf } from "@/app/_parts/AsOf";
-import { cachedView } from "@/app/_parts/cachedView";
-import { currentContext, markNow } from "@/app/_parts/context";
+import { cachedView } from "@/app/_parts/server/cachedView";
+import { currentContext, markNow } from "@/app/_parts/server/context";
 import { Live } from "@/app/_parts/Live";
 import { momentNow } from "@/app/_parts/moments";
 import { workIds } from "@/core/acts/workIds";

@@ -5,7 +5,7 @@ import path from "node:path";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import PQueue from "p-queue";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { today, type Context } from "@/operations/shared/context";
 import { exportCollection } from "@/operations/transfer/exportCollection";
 

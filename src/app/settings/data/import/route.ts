@@ -5,7 +5,7 @@ import path from "node:path";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import type { ReadableStream as NodeStream } from "node:stream/web";
-import { asked, askerNow, contextFor } from "@/app/_parts/context";
+import { asked, askerNow, contextFor } from "@/app/_parts/server/context";
 import { may } from "@/core/access/roles";
 import { databaseUrl } from "@/env";
 import { askFor } from "@/jobs/ask";

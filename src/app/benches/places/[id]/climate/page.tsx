@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { notFound } from "next/navigation";
-import { currentContext, markNow } from "@/app/_parts/context";
+import { currentContext, markNow } from "@/app/_parts/server/context";
 import { Live } from "@/app/_parts/Live";
 import { momentNow } from "@/app/_parts/moments";
 import { may } from "@/core/access/roles";
@@ -11,7 +11,7 @@ import { NEEM_STIFF_C, readClimate, type ClimateView } from "@/operations/climat
 import { Panel } from "@/ui/Panel";
 import { dayInWords, momentInWords } from "@/wording/dates";
 import { pestNames } from "@/wording/names/names";
-import { airNames, daysAbout } from "@/wording/advice/seasons";
+import { airNames, daysAbout } from "@/wording/advice/seasons/seasons";
 import { warmthInWords } from "@/wording/names/warmth";
 import { wallTimeIn } from "@/zones";
 import { ReadingForm } from "../../_parts/PlaceForms";
@@ -19,7 +19,7 @@ import { ImportReadings, MaxMin } from "./_parts/ImportReadings";
 import { DropSensor, SensorForm } from "./_parts/SensorForm";
 import { MonthTable } from "./_parts/MonthTable";
 import { YearPicture } from "./_parts/YearPicture";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 import { warmerBy, warmthIn, type Units } from "@/wording/units";
 

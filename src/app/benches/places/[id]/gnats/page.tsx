@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import { notFound } from "next/navigation";
-import { currentContext, markNow } from "@/app/_parts/context";
+import { currentContext, markNow } from "@/app/_parts/server/context";
 import { Live } from "@/app/_parts/Live";
 import { may } from "@/core/access/roles";
 import { readGnatRoom } from "@/operations/seasons/queries/readGnatRoom";
@@ -16,7 +16,7 @@ import {
   gnatWayNames,
   fliesInWords,
   shortWays,
-} from "@/wording/advice/seasons";
+} from "@/wording/advice/seasons/seasons";
 import { warmthInWords } from "@/wording/names/warmth";
 import { GnatPicture } from "./_parts/GnatPicture";
 import { GnatTable } from "./_parts/GnatTable";
@@ -24,7 +24,7 @@ import { CountForm } from "./_parts/CountForm";
 import { ChooseWays } from "./_parts/ChooseWays";
 import { WayPress } from "./_parts/WayPress";
 import { EndPress } from "@/app/_parts/EndPress";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 import { warmthIn } from "@/wording/units";
 

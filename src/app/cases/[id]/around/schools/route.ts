@@ -1,4 +1,4 @@
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { readSchools } from "@/operations/cases/queries/readSchools";
 
 /** Treat the neighbours or only look: reckoned when somebody asks. */

@@ -1,6 +1,6 @@
-import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
-import { runCommand } from "@/app/_parts/runCommand";
-import { another, isAnothers } from "@/app/_parts/whose";
+import { answered, readUpTo, tooLarge } from "@/app/_parts/server/answer";
+import { runCommand } from "@/app/_parts/server/runCommand";
+import { another, isAnothers } from "@/app/_parts/server/whose";
 import { addPhoto as addPhotoShape, type AddPhoto } from "@/core/record/facts/kinds/photo";
 import { addPhoto, PHOTO_LIMIT_BYTES } from "@/operations/looks/commands/addPhoto";
 import type { Context } from "@/operations/shared/context";

@@ -21,7 +21,7 @@ import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/advice/chances";
 import { dayInWords } from "@/wording/dates";
 import { approachNames, pestNames } from "@/wording/names/names";
-import { soapSentence } from "@/wording/advice/unnamed";
+import { soapSentence } from "@/wording/advice/planning/unnamed";
 
 /** What is good against everything that it may be: each way against each candidate, and weighted over all. */
 export function PlanAcrossSuspects({

@@ -5,7 +5,7 @@ import { daysBetween } from "@/core/shared/days";
 import type { CaseFileInput } from "@/core/record/format/schema";
 import { NotReckoned } from "@/ui/reckoner/NotReckoned";
 import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
-import { outOfSeasonSentences } from "@/wording/advice/roots";
+import { outOfSeasonSentences } from "@/wording/advice/seasons/roots";
 
 /** Now or in spring: what each comes to in chances, for a plant that rests. */
 export function Season({ file, question }: { file: CaseFileInput; question: OutOfSeasonQuestion }) {

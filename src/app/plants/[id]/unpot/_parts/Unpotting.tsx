@@ -19,7 +19,7 @@ import { MomentField } from "@/ui/fields/MomentField";
 import { useCommand } from "@/ui/fields/useCommand";
 import { Panel } from "@/ui/Panel";
 import { mediumNames } from "@/wording/names/acts";
-import { drySentence, unpottingSteps } from "@/wording/advice/roots";
+import { drySentence, unpottingSteps } from "@/wording/advice/seasons/roots";
 import { QuantityField } from "@/ui/fields/QuantityField";
 import { widthIn, type Units } from "@/wording/units";
 import { useUnits } from "@/ui/shell/Collection";

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { currentContext } from "@/app/_parts/context";
+import { currentContext } from "@/app/_parts/server/context";
 import { ActForm } from "@/app/_parts/act/ActForm";
 import { momentNow } from "@/app/_parts/moments";
 import { workIds } from "@/core/acts/workIds";
@@ -9,7 +9,7 @@ import { isWork, treatmentOf } from "@/core/advice/planning/doses";
 import { readDueStep } from "@/operations/sessions/queries/readDue";
 import { treatmentName } from "@/wording/names/acts";
 import { pestName } from "@/wording/names/names";
-import { cachedView } from "@/app/_parts/cachedView";
+import { cachedView } from "@/app/_parts/server/cachedView";
 
 export const metadata: Metadata = { title: "Something went differently" };
 

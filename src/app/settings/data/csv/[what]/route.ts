@@ -1,5 +1,5 @@
-import { csvAnswer } from "@/app/_parts/answer";
-import { currentContext } from "@/app/_parts/context";
+import { csvAnswer } from "@/app/_parts/server/answer";
+import { currentContext } from "@/app/_parts/server/context";
 import { csvTables, readCsvRows } from "@/operations/transfer/csv";
 
 /** A table of the collection. */

@@ -7,7 +7,7 @@ import { TableOutcome, textOf } from "@/app/_parts/TableOutcome";
 import { useUpload } from "@/app/_parts/useUpload";
 import type { CommandResult } from "@/offline/commandResult";
 import { useUnits } from "@/ui/shell/Collection";
-import { doubtNames } from "@/wording/advice/seasons";
+import { doubtNames } from "@/wording/advice/seasons/seasons";
 import type { Doubt } from "@/core/climate/samples";
 
 const useReadings = (placeId: string) => useUpload(`/benches/places/${placeId}/climate/readings`, "text/csv");

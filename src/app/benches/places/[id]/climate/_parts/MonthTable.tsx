@@ -4,7 +4,7 @@ import { groupBy } from "@/core/shared/groupBy";
 import { meanOf } from "@/core/shared/mean";
 import type { ShownDay } from "@/operations/climate/queries/readClimate";
 import { useUnits } from "@/ui/shell/Collection";
-import { monthNames } from "@/wording/advice/seasons";
+import { monthNames } from "@/wording/advice/seasons/seasons";
 import { warmthIn } from "@/wording/units";
 
 const shown = (value: number | null, digits: number) => (value === null ? "" : value.toFixed(digits));

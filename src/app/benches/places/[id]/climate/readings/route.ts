@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import { z } from "zod";
-import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
-import { runCommand } from "@/app/_parts/runCommand";
+import { answered, readUpTo, tooLarge } from "@/app/_parts/server/answer";
+import { runCommand } from "@/app/_parts/server/runCommand";
 import { id } from "@/core/shared/fields";
 import type { Cells } from "@/core/record/format/csvFacts";
 import type { ReadingProblem } from "@/core/record/format/csvReadings";

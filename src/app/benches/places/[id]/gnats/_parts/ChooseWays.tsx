@@ -8,7 +8,7 @@ import { beginProgrammeAction } from "@/app/_parts/actions";
 import { usePress } from "@/app/_parts/usePress";
 import { gnatWayIds, type GnatWayId } from "@/core/acts/gnatWays";
 import { toggled } from "@/ui/toggled";
-import { gnatWayNames } from "@/wording/advice/seasons";
+import { gnatWayNames } from "@/wording/advice/seasons/seasons";
 
 /** The ways to be carried out; each hits one stage of their life, so they are combined. */
 export function ChooseWays({

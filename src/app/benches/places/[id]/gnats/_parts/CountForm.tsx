@@ -15,8 +15,8 @@ import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fiel
 import { MomentField } from "@/ui/fields/MomentField";
 import { useCommand } from "@/ui/fields/useCommand";
 import { useCollection } from "@/ui/shell/Collection";
-import { unsentSentence } from "@/wording/advice/cards";
-import { countedNames } from "@/wording/advice/seasons";
+import { unsentSentence } from "@/wording/advice/seasons/cards";
+import { countedNames } from "@/wording/advice/seasons/seasons";
 import { withOffset } from "@/zones";
 
 const USUAL_DAYS = 7;

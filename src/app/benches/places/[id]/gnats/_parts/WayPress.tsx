@@ -13,7 +13,7 @@ import { SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useCommand } from "@/ui/fields/useCommand";
 import { useCollection } from "@/ui/shell/Collection";
-import { gnatWayNames } from "@/wording/advice/seasons";
+import { gnatWayNames } from "@/wording/advice/seasons/seasons";
 import { withOffset } from "@/zones";
 
 interface Pressed {

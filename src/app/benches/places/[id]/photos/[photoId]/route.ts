@@ -1,5 +1,5 @@
-import { answered, readUpTo, tooLarge } from "@/app/_parts/answer";
-import { runCommand } from "@/app/_parts/runCommand";
+import { answered, readUpTo, tooLarge } from "@/app/_parts/server/answer";
+import { runCommand } from "@/app/_parts/server/runCommand";
 import { addPlacePhoto as shape, type AddPlacePhoto } from "@/core/record/facts/kinds/placePhoto";
 import { PHOTO_LIMIT_BYTES } from "@/operations/looks/commands/addPhoto";
 import { addPlacePhoto } from "@/operations/places/commands/addPlacePhoto";

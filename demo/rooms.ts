@@ -1,5 +1,6 @@
 import { addDays } from "../src/core/shared/days";
-import { gnatWays, type GnatWayId } from "../src/core/acts/gnatWays";
+import type { GnatWayId } from "../src/core/acts/gnatWayIds";
+import { gnatWays } from "../src/core/acts/gnatWays";
 import { beginProgramme } from "../src/operations/seasons/commands/beginProgramme";
 import { countTraps } from "../src/operations/seasons/commands/countTraps";
 import { today, type Context } from "../src/operations/shared/context";

@@ -9,6 +9,8 @@ import type { ProductId } from "../knowledge/household/products";
 import type { Search } from "../model/inspection/see";
 import type { PestId } from "../knowledge/pests/pests";
 import type { ActEvent, ActKind, ActSubject, AheadId, Costs, Target, Touches } from "./kind";
+import type { GnatWayId } from "./gnatWayIds";
+import type { DoneToPots, InPots } from "./inPots";
 import { mechanical } from "./mechanical";
 import type { Poured } from "./poured";
 import { release } from "./release";
@@ -53,6 +55,21 @@ export function eventsOfAct(done: Act, target: Target, atDays: number): readonly
 /** What must be read before an act. Never empty. */
 export function cautionsOfAct(done: Act): readonly CautionId[] {
   return kindOf(done.kind).cautions(done);
+}
+
+/** Which way against a room's gnats an act belongs to; null for any other. @example wayOfAct({ kind: "trap", cards: 2, days: 28 }) // "cards" */
+export function wayOfAct(done: Act): GnatWayId | null {
+  return kindOf(done.kind).gnatWay(done);
+}
+
+/** What an act does to the gnats in the pots it is done to; what it takes out of the air is no part of it. */
+export function inPotsOf(done: Act, to: DoneToPots): InPots {
+  return kindOf(done.kind).inPots(done, to);
+}
+
+/** What makes two acts the same step of a session, however much of it there was. @example likeness({ kind: "trap", cards: 2, days: 28 }) // "trap" */
+export function likeness(done: Act): string {
+  return `${done.kind} ${kindOf(done.kind).alike(done)}`.trimEnd();
 }
 
 /** What an act takes on a plant in a pot `potCm` wide (HOUSE). Throws RangeError unless `potCm` is above 0. */

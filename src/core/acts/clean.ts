@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { nothingInPots } from "./inPots";
 import { actKind, touchesNothing } from "./kind";
 
 /** What is cleaned around plants, and with what (common practice). */
@@ -28,5 +29,8 @@ export const clean = actKind({
   ],
   costs: ({ what }) => ({ minutes: minutes[what], volumeMl: 0 }),
   timers: () => [],
+  gnatWay: () => null,
+  inPots: () => nothingInPots,
+  alike: ({ what }) => what,
   ahead: () => [],
 });

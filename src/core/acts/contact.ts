@@ -24,6 +24,7 @@ import {
 } from "../knowledge/remedies/remedies";
 import { SPRAY_FREE_DAYS } from "../knowledge/remedies/naturalEnemies";
 import { minutesFor } from "./effort";
+import { nothingInPots } from "./inPots";
 import { actKind, touchesNothing } from "./kind";
 import { fan, type TimerProposal } from "./timerIds";
 import { seenIds, touched } from "./touch";
@@ -185,6 +186,9 @@ export const contact = actKind({
   cautions: ({ mix }) => cautionsOfMix(mix),
   costs: ({ technique, volumeMl }, potCm) => ({ minutes: minutesFor(technique, potCm), volumeMl }),
   timers: timersOf,
+  gnatWay: () => null,
+  inPots: () => nothingInPots,
+  alike: ({ mix }) => remediesIn(mix).join(" "),
   ahead: () => [{ what: "freeForHelpers", days: SPRAY_FREE_DAYS }],
 });
 

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { whole } from "../shared/fields";
 import { cultureIds, cultures } from "../knowledge/remedies/lasting";
+import { keptUp } from "./inPots";
 import { actKind, touchesNothing } from "./kind";
 
 const MINUTES = 5;
@@ -26,5 +27,8 @@ export const culture = actKind({
   cautions: () => ["thirst"],
   costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
   timers: () => [],
+  gnatWay: ({ way }) => (way === "richFeed" ? null : way),
+  inPots: ({ way, days }, done) => keptUp(cultures[way], days, done),
+  alike: ({ way }) => way,
   ahead: () => [],
 });

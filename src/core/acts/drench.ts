@@ -10,6 +10,7 @@ import {
   type SoilRemedy,
 } from "../knowledge/remedies/soilRemedies";
 import { pestOf } from "../knowledge/pests/pests";
+import type { DoneToPots, InPots } from "./inPots";
 import { actKind, touchesNothing } from "./kind";
 
 /** Minutes to water one pot through with a mix (HOUSE). */
@@ -66,11 +67,30 @@ export const drench = actKind({
   cautions: ({ remedy }) => (soilRemedies[remedy] as SoilRemedy).cautions,
   costs: ({ volumeMl }) => ({ minutes: MINUTES, volumeMl }),
   timers: () => [{ what: "soak", minutes: SOAK_MINUTES, optional: true }],
+  gnatWay: ({ remedy }) => (remedy === "bti" ? "larvicide" : remedy === "soap" ? null : remedy),
+  inPots: inPotsOf,
+  alike: ({ remedy }) => remedy,
   ahead: () => [],
 });
 
 /** The works of plans that are drenches; a soak in soap is a step of the way in for winter, and of no plan. */
 const workOf = { neem: "drenchNeem", bti: "drenchBti", peroxide: "drenchPeroxide", soap: null } as const;
+
+/** How much of what lives in a mix a drench meets: most sits in the top layer and at the neck, little at the roots (HOUSE). */
+const DRENCHED = 0.92 * DRENCH_REACH[0] + 0.08 * DRENCH_REACH[2];
+const SOIL_STAGES = ["egg", "larva", "pupa"] as const;
+
+function inPotsOf({ remedy }: { readonly remedy: keyof typeof soilRemedies }, { day, pots }: DoneToPots): InPots {
+  const [egg, larva, pupa] = SOIL_STAGES.map((stage) => DRENCHED * soilKillOf(remedy, "fungusGnat", stage).likely);
+  const { after }: SoilRemedy = soilRemedies[remedy];
+  const hazard = after ? -ln(1 - DRENCHED * after.larvae) : 0;
+  return {
+    treatments: [{ atDay: day, pots, kill: [egg!, larva!, pupa!] }],
+    effects: after
+      ? [{ fromDay: day, untilDay: day + after.days, pots, dailyHazard: [0, hazard, 0], layFactor: 1 }]
+      : [],
+  };
+}
 
 /** What is poured on until it runs through, against what the pot holds of mix (HOUSE). */
 const POURED = 0.3;

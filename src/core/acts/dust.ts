@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { whole } from "../shared/fields";
-import { DUST_HAZARD } from "../knowledge/remedies/lasting";
+import { DUST_HAZARD, DUSTED_MIX } from "../knowledge/remedies/lasting";
 import { pestOf, type LifeStage } from "../knowledge/pests/pests";
 import { SPRAY_FREE_DAYS } from "../knowledge/remedies/naturalEnemies";
+import { keptUp, nothingInPots } from "./inPots";
 import { actKind, touchesNothing } from "./kind";
 
 /** Where dust goes: on the leaves where nobody said. */
@@ -33,5 +34,8 @@ export const dust = actKind({
   cautions: () => ["dustMask", "dustOnlyDry", "sprayFree"],
   costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
   timers: () => [],
+  gnatWay: ({ on }) => (on === "mix" ? "dust" : null),
+  inPots: ({ dryDays, on }, done) => (on === "mix" ? keptUp(DUSTED_MIX, dryDays, done) : nothingInPots),
+  alike: () => "",
   ahead: () => [{ what: "freeForHelpers", days: SPRAY_FREE_DAYS }],
 });

@@ -1,21 +1,5 @@
 import type { Act } from "./acts";
-import { assertNever } from "../shared/assertNever";
-
-/** The ways to bring a room's gnats down, each against another stage of their life. */
-export const gnatWayIds = [
-  "dryTop",
-  "waterFromBelow",
-  "larvicide",
-  "neem",
-  "sandCap",
-  "dust",
-  "cards",
-  "vinegar",
-  "scaldedMix",
-  "peroxide",
-  "nematodes",
-] as const;
-export type GnatWayId = (typeof gnatWayIds)[number];
+import type { GnatWayId } from "./gnatWayIds";
 
 /** What a way is done to. */
 export interface GnatPlaceSize {
@@ -106,29 +90,6 @@ export const gnatWays: Readonly<Record<GnatWayId, GnatWay>> = {
     }),
   },
 };
-
-/** Which way an act belongs to; null for any other. @example wayOfAct({ kind: "trap", cards: 2, days: 28 }) // "cards" */
-export function wayOfAct(act: Act): GnatWayId | null {
-  switch (act.kind) {
-    case "culture":
-      return act.way === "richFeed" ? null : act.way;
-    case "trap":
-      return act.lure === "vinegar" ? "vinegar" : "cards";
-    case "drench":
-      return act.remedy === "bti" ? "larvicide" : act.remedy === "soap" ? null : act.remedy;
-    case "release":
-      return act.predator === "nematodes" ? "nematodes" : null;
-    case "dust":
-      return act.on === "mix" ? "dust" : null;
-    case "contact":
-    case "mechanical":
-    case "systemic":
-    case "clean":
-      return null;
-    default:
-      return assertNever(act);
-  }
-}
 
 /** Cards for so many pots: one for each ten, and one for each shelf (common practice). @example cardsFor(12, 1) // 2 */
 export function cardsFor(pots: number, shelves: number): number {

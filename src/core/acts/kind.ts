@@ -6,6 +6,8 @@ import type { Pest, PestId } from "../knowledge/pests/pests";
 import type { GrowthFormId } from "../knowledge/plants/growthForms";
 import type { LastingEvent, TreatmentEvent } from "../model/population/events";
 import type { CautionId } from "../knowledge/remedies/remedies";
+import type { GnatWayId } from "./gnatWayIds";
+import type { DoneToPots, InPots } from "./inPots";
 import type { Poured } from "./poured";
 import type { TimerProposal } from "./timerIds";
 import type { WorkId } from "./workIds";
@@ -101,6 +103,12 @@ export interface ActKind<K extends string, Shape extends z.ZodType<{ readonly ki
   readonly costs: (act: z.output<Shape>, potCm: number) => Costs;
   /** What is waited for with the clock afterwards. */
   readonly timers: (act: z.output<Shape>) => readonly TimerProposal[];
+  /** The way against a room's gnats that it belongs to; null for none. */
+  readonly gnatWay: (act: z.output<Shape>) => GnatWayId | null;
+  /** What it does to the gnats in the pots it is done to; what it takes out of the air is no part of it. */
+  readonly inPots: (act: z.output<Shape>, done: DoneToPots) => InPots;
+  /** What makes two of it the same step of a session, however much of it there was; empty where all are. */
+  readonly alike: (act: z.output<Shape>) => string;
   /** What follows so many days later. */
   readonly ahead: (act: z.output<Shape>) => readonly { readonly what: AheadId; readonly days: number }[];
 }

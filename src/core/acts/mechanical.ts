@@ -10,6 +10,7 @@ import type { CautionId, KillRange } from "../knowledge/remedies/remedies";
 import { techniques } from "../knowledge/remedies/remedies";
 import { pestOf, type Habitat, type PestId } from "../knowledge/pests/pests";
 import type { Search } from "../model/inspection/see";
+import { nothingInPots } from "./inPots";
 import { actKind, touchesNothing, type ActEvent, type Target } from "./kind";
 import { fan } from "./timerIds";
 import type { WorkId } from "./workIds";
@@ -130,6 +131,12 @@ export const mechanical = actKind({
   cautions: ({ way }) => cautions[way],
   costs: ({ way }, potCm) => ({ minutes: Math.max(1, Math.round((minutesAt12cm[way] * potCm) / 12)), volumeMl: 0 }),
   timers: ({ way }) => (way === "shower" || way === "unpot" ? [fan] : []),
+  gnatWay: () => null,
+  inPots: ({ way }, { day, pots }) =>
+    way === "unpot"
+      ? { ...nothingInPots, treatments: [{ atDay: day, pots, kill: [WASHED_ROOTS, WASHED_ROOTS, WASHED_ROOTS] }] }
+      : nothingInPots,
+  alike: ({ way }) => way,
   ahead: (act) => {
     const dryDays = rootsIn(act)?.dryDays ?? 0;
     return dryDays > 0 ? [{ what: "water", days: dryDays }] : [];

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { orNothing, whole } from "../shared/fields";
 import { huntsIn, predatorIds, predators, type LastingRemedy, type PredatorId } from "../knowledge/remedies/lasting";
+import { nothingInPots, type DoneToPots, type InPots, type PotEffect } from "./inPots";
 import { actKind, touchesNothing } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 
@@ -35,6 +36,9 @@ export const release = actKind({
   cautions: ({ predator }) => predators[predator].cautions,
   costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
   timers: () => [],
+  gnatWay: ({ predator }) => (predator === "nematodes" ? predator : null),
+  inPots: inPotsOf,
+  alike: ({ predator }) => predator,
   ahead: ({ predator }) => {
     const { phases = [], untilDay }: LastingRemedy = predators[predator];
     // Renewed when they begin to fade, so that none are missing between.
@@ -50,4 +54,19 @@ export const release = actKind({
 function hunts(predator: PredatorId, where: "cabinet" | "open" | null | undefined): boolean {
   const { onlyEnclosed }: LastingRemedy = predators[predator];
   return !onlyEnclosed || where === "cabinet";
+}
+
+/** Nematodes hunt larvae in the mix, as well as the warmth lets them; where that is not known as well as they can. */
+function inPotsOf({ predator }: { readonly predator: PredatorId }, { day, pots, meanC }: DoneToPots): InPots {
+  if (predator !== "nematodes") return nothingInPots;
+  const { phases, dailyHazard } = predators.nematodes;
+  const hunt = meanC === undefined ? 1 : huntsIn("nematodes", { meanC, humidity: null });
+  const effects = phases.map(([from, until, share]): PotEffect => ({
+    fromDay: day + from,
+    untilDay: day + until,
+    pots,
+    dailyHazard: [0, hunt * share * dailyHazard.fungusGnat.larva, 0],
+    layFactor: 1,
+  }));
+  return { ...nothingInPots, effects };
 }

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { text } from "../shared/fields";
 import { meanOf } from "../shared/mean";
 import { systemicIds, systemics, takenUpAt } from "../knowledge/remedies/lasting";
+import { nothingInPots } from "./inPots";
 import { actKind, touchesNothing } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 
@@ -35,6 +36,9 @@ export const systemic = actKind({
   cautions: ({ remedy }) => systemics[remedy].cautions,
   costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
   timers: () => [],
+  gnatWay: () => null,
+  inPots: () => nothingInPots,
+  alike: ({ remedy }) => remedy,
   ahead: ({ remedy }) => [
     { what: "systemicActs", days: systemics[remedy].fromDay },
     { what: "systemicEnds", days: systemics[remedy].untilDay },

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { whole } from "../shared/fields";
 import { cardHazard, cupHazard } from "../knowledge/remedies/lasting";
+import { nothingInPots } from "./inPots";
 import { actKind, touchesNothing } from "./kind";
 import { lastingEvents } from "./lastingEvent";
 
@@ -33,5 +34,8 @@ export const trap = actKind({
   cautions: ({ lure }) => (lure === "vinegar" ? [] : ["cardsCatchMore"]),
   costs: () => ({ minutes: MINUTES, volumeMl: 0 }),
   timers: () => [],
+  gnatWay: ({ lure }) => (lure === "vinegar" ? "vinegar" : "cards"),
+  inPots: () => nothingInPots,
+  alike: () => "",
   ahead: () => [],
 });

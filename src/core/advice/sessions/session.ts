@@ -1,10 +1,9 @@
 import type { WorkId } from "../../acts/workIds";
 import { workOf } from "../../acts/works";
-import { pouredIn, timersAfter, treats, type Act } from "../../acts/acts";
+import { likeness, pouredIn, timersAfter, treats, type Act } from "../../acts/acts";
 import type { TimerProposal } from "../../acts/timerIds";
-import { assertNever } from "../../shared/assertNever";
 import { groupBy } from "../../shared/groupBy";
-import { mixes, remediesIn, type MixId } from "../../knowledge/mixes/mixes";
+import { mixes, type MixId } from "../../knowledge/mixes/mixes";
 import { mixVolume, volumeFor } from "../../knowledge/mixes/sprayVolume";
 import { carriesOut, type Dose } from "../planning/doses";
 import type { LabelObjection } from "../labels/label";
@@ -143,30 +142,6 @@ export function lookLine({ plantId, bearer }: Pick<SessionPlant, "plantId" | "be
  */
 export function isForGroup(dose: { readonly work: WorkId } | { readonly technique: TechniqueId }): boolean {
   return "work" in dose ? groupWorks.some((one) => one === dose.work) : !isOneByOne(dose.technique);
-}
-
-/** What makes two acts the same step of a session, however much of it there was. */
-function likeness(act: Act): string {
-  switch (act.kind) {
-    case "contact":
-      return `contact ${remediesIn(act.mix).join(" ")}`;
-    case "mechanical":
-      return `mechanical ${act.way}`;
-    case "drench":
-    case "systemic":
-      return `${act.kind} ${act.remedy}`;
-    case "clean":
-      return `clean ${act.what}`;
-    case "release":
-      return `release ${act.predator}`;
-    case "culture":
-      return `culture ${act.way}`;
-    case "trap":
-    case "dust":
-      return act.kind;
-    default:
-      return assertNever(act);
-  }
 }
 
 /**

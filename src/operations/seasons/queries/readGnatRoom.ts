@@ -7,7 +7,9 @@ import { beginOf, roomOf, type RoomAct, type RoomCount } from "@/core/advice/sea
 import { judgeGnats, type GnatJudgement } from "@/core/advice/seasons/gnats/judge";
 import { isTender } from "@/core/advice/seasons/gnats/pots";
 import { gnatLifeDays, gnatVerdict, type GnatVerdict } from "@/core/advice/seasons/gnats/verdict";
-import { gnatPackages, gnatWays, wayOfAct, type GnatPlaceSize, type GnatWayId } from "@/core/acts/gnatWays";
+import type { GnatWayId } from "@/core/acts/gnatWayIds";
+import { wayOfAct } from "@/core/acts/acts";
+import { gnatPackages, gnatWays, type GnatPlaceSize } from "@/core/acts/gnatWays";
 import { ofKind } from "@/core/advice/seasons/running";
 import { dayOf, scopeOf, today, type Context } from "../../shared/context";
 import * as placePhotos from "@/db/stores/places/placePhotos";

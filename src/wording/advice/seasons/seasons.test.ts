@@ -5,7 +5,7 @@ import type { ChosenProgramme } from "@/core/record/facts/kinds/roomProgramme";
 import { hazardIds } from "@/core/schedule/programmes/hazard";
 import type { Feeds } from "@/core/advice/seasons/feeding";
 import type { GnatVerdict } from "@/core/advice/seasons/gnats/verdict";
-import { gnatWayIds } from "@/core/acts/gnatWays";
+import { gnatWayIds } from "@/core/acts/gnatWayIds";
 import { entryInWords, roomDueInWords, roomPath } from "../../record/calendar";
 import {
   chosenInWords,

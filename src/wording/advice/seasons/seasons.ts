@@ -10,7 +10,7 @@ import type { Habit } from "@/core/schedule/programmes/returns";
 import type { Feeds } from "@/core/advice/seasons/feeding";
 import type { GnatJudgement } from "@/core/advice/seasons/gnats/judge";
 import type { GnatVerdict } from "@/core/advice/seasons/gnats/verdict";
-import type { GnatWayId } from "@/core/acts/gnatWays";
+import type { GnatWayId } from "@/core/acts/gnatWayIds";
 import type { Spared } from "@/core/advice/seasons/prevention";
 import type { RoundRhythm } from "@/core/knowledge/routines/roundRhythms";
 import type { WinterRemedy } from "@/core/knowledge/routines/winterRemedies";

@@ -1,7 +1,9 @@
 import { addDays, type Day } from "../../../shared/days";
 import type { Running } from "../running";
 import type { RoomAct, RoomCount } from "./fromRecord";
-import { gnatWays, wayOfAct, type GnatWayId } from "../../../acts/gnatWays";
+import type { GnatWayId } from "../../../acts/gnatWayIds";
+import { wayOfAct } from "../../../acts/acts";
+import { gnatWays } from "../../../acts/gnatWays";
 
 /** What a room of gnats asks for. */
 export type GnatDue =

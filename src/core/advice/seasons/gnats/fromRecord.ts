@@ -1,10 +1,8 @@
-import type { Act, ActKindId } from "../../../acts/acts";
+import { inPotsOf, type Act } from "../../../acts/acts";
 import { addDays, daysBetween, type Day } from "../../../shared/days";
 import type { CountedOn } from "../../../record/facts/kinds/trapCount";
-import { ln } from "../../../shared/exponential";
-import { cardHazard, cultures, cupHazard, DUSTED_MIX, huntsIn, predators } from "../../../knowledge/remedies/lasting";
-import { DRENCH_REACH, soilKillOf, soilRemedies, type SoilRemedy } from "../../../knowledge/remedies/soilRemedies";
-import type { AirTrap, CardCount, GnatRoom, PotEffect, PotTreatment } from "./room";
+import { cardHazard, cupHazard } from "../../../knowledge/remedies/lasting";
+import type { AirTrap, CardCount, GnatRoom } from "./room";
 
 /** A pot of the room, with how much of the laying it draws. */
 export interface RoomPot {
@@ -39,10 +37,6 @@ export interface RoomRecord {
   readonly warmth: (from: Day, to: Day) => readonly number[];
 }
 
-/** How much of what lives in a mix a drench meets: most sits in the top layer and at the neck, little at the roots (HOUSE). */
-const DRENCHED = 0.92 * DRENCH_REACH[0] + 0.08 * DRENCH_REACH[2];
-/** Tipped out and washed, so much of it goes with the old mix (HOUSE). */
-const WASHED = 0.9;
 /** A card serves ten pots; where fewer stand it does no more (HOUSE). */
 const POTS_A_CARD = 10;
 /** However many cards hang, no more than this of the flies are caught a day (HOUSE). */
@@ -52,7 +46,6 @@ const KEPT_DAYS = 366;
 
 const perCard = cardHazard.fungusGnat!["adult"]!;
 const perCup = cupHazard.fungusGnat!["adult"]!;
-const SOIL_STAGES = ["egg", "larva", "pupa"] as const;
 
 /** What flies meet on `cards` cards or cups among so many pots, deaths a day. @example trapRate(2, 10, perCard) // 0.167 */
 function trapRate(cards: number, pots: number, each: number): number {
@@ -137,71 +130,4 @@ function unwritten(cards: readonly CardCount[], traps: readonly AirTrap[], pots:
     const hung = traps.some((trap) => trap.counted && trap.fromDay < atDay && trap.untilDay > fromDay);
     return hung ? [] : [{ fromDay, untilDay: atDay, perDay: trapRate(1, pots, perCard), counted: true }];
   });
-}
-
-/** What an act does to pots of a room from a day on. */
-interface InPots {
-  readonly effects: readonly PotEffect[];
-  readonly treatments: readonly PotTreatment[];
-}
-
-const nothing: InPots = { effects: [], treatments: [] };
-
-/** Where and when something is done, and how warm it is then; unknown where left out. */
-interface MeasureTaken {
-  readonly day: number;
-  readonly pots: readonly number[];
-  readonly meanC: number | undefined;
-}
-
-/** What makes the mixes a worse place for so many days. */
-function keptUp(
-  { layFactor, larvaHazard }: { readonly layFactor: number; readonly larvaHazard: number },
-  fromDay: number,
-  days: number,
-  pots: readonly number[],
-): InPots {
-  if (layFactor === 1 && larvaHazard === 0) return nothing;
-  const dailyHazard = [larvaHazard, larvaHazard, 0] as const;
-  return { ...nothing, effects: [{ fromDay, untilDay: fromDay + days, pots, dailyHazard, layFactor }] };
-}
-
-/** What each kind of act does to pots; traps are of the air. */
-const inPots: { readonly [K in ActKindId]: (act: Extract<Act, { kind: K }>, doing: MeasureTaken) => InPots } = {
-  contact: () => nothing,
-  systemic: () => nothing,
-  trap: () => nothing,
-  clean: () => nothing,
-  dust: ({ dryDays, on }, { day, pots }) => (on === "mix" ? keptUp(DUSTED_MIX, day, dryDays, pots) : nothing),
-  culture: ({ way, days }, { day, pots }) => keptUp(cultures[way], day, days, pots),
-  release: ({ predator }, { day: fromDay, pots, meanC }) => {
-    if (predator !== "nematodes") return nothing;
-    const { phases, dailyHazard } = predators.nematodes;
-    const hunts = meanC === undefined ? 1 : huntsIn("nematodes", { meanC, humidity: null });
-    const effects = phases.map(([from, until, share]): PotEffect => ({
-      fromDay: fromDay + from,
-      untilDay: fromDay + until,
-      pots,
-      dailyHazard: [0, hunts * share * dailyHazard.fungusGnat.larva, 0],
-      layFactor: 1,
-    }));
-    return { ...nothing, effects };
-  },
-  mechanical: ({ way }, { day: atDay, pots }) =>
-    way === "unpot" ? { ...nothing, treatments: [{ atDay, pots, kill: [WASHED, WASHED, WASHED] }] } : nothing,
-  drench: ({ remedy }, { day, pots }) => {
-    const [egg, larva, pupa] = SOIL_STAGES.map((stage) => DRENCHED * soilKillOf(remedy, "fungusGnat", stage).likely);
-    const { after }: SoilRemedy = soilRemedies[remedy];
-    const hazard = after ? -ln(1 - DRENCHED * after.larvae) : 0;
-    return {
-      treatments: [{ atDay: day, pots, kill: [egg!, larva!, pupa!] }],
-      effects: after
-        ? [{ fromDay: day, untilDay: day + after.days, pots, dailyHazard: [0, hazard, 0], layFactor: 1 }]
-        : [],
-    };
-  },
-};
-
-function inPotsOf(act: Act, doing: MeasureTaken): InPots {
-  return (inPots[act.kind] as (act: Act, doing: MeasureTaken) => InPots)(act, doing);
 }

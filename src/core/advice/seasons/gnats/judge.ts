@@ -1,6 +1,7 @@
 import { logNegativeBinomial } from "../../../model/clearance/gamma";
 import { exp, expm1, ln, ln1p } from "../../../shared/exponential";
-import type { CardCount, GnatRoom, PotTreatment, SliceCount } from "./room";
+import type { PotTreatment } from "../../../acts/inPots";
+import type { CardCount, GnatRoom, SliceCount } from "./room";
 import { gnatScenarios, type GnatScenario } from "./scenarios";
 import {
   AIR,

@@ -5,7 +5,9 @@ import { gnatDues, plannedWays } from "./due";
 import { beginOf, roomOf, type RoomAct, type RoomCount, type RoomRecord } from "./fromRecord";
 import { judgeGnats } from "./judge";
 import { gnatLifeDays, gnatVerdict, worstPots, type GnatStanding } from "./verdict";
-import { cardsFor, gnatPackages, gnatWayIds, gnatWays, wayOfAct, type GnatWayId } from "../../../acts/gnatWays";
+import { gnatWayIds, type GnatWayId } from "../../../acts/gnatWayIds";
+import { wayOfAct } from "../../../acts/acts";
+import { cardsFor, gnatPackages, gnatWays } from "../../../acts/gnatWays";
 import { gnatWeight, larvaeCeiling } from "./pots";
 
 const begunOn = day("2026-10-01");

@@ -1,27 +1,10 @@
+import type { PotEffect, PotTreatment } from "../../../acts/inPots";
+
 /**
  * Gnats of one room: eggs, larvae and pupae each in their pot, grown flies common to the room. A multi-type branching process in
  * discrete time, as on one plant, with a pot instead of a site; a fly lays into a pot by its weight. Cards count what flies, slices of
  * potato what creeps in a pot.
  */
-
-/** Something that changes life in some pots for a while, at its full strength. */
-export interface PotEffect {
-  readonly fromDay: number;
-  readonly untilDay: number;
-  /** The pots it is done to, by their place in `weights`. */
-  readonly pots: readonly number[];
-  /** Deaths a day of what lives in the mix: egg, larva, pupa. */
-  readonly dailyHazard: readonly [egg: number, larva: number, pupa: number];
-  /** Factor on the eggs that are laid into these pots. */
-  readonly layFactor: number;
-}
-
-/** Something that kills at once in some pots, at its full strength: the share of egg, larva and pupa. */
-export interface PotTreatment {
-  readonly atDay: number;
-  readonly pots: readonly number[];
-  readonly kill: readonly [egg: number, larva: number, pupa: number];
-}
 
 /** What takes flies out of the air for a while. `perDay` is the daily hazard; caught flies are counted only on cards. */
 export interface AirTrap {

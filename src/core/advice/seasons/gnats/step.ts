@@ -1,7 +1,8 @@
 import { degreeDaysPerDay } from "../../../climate/degreeDays";
 import { exp } from "../../../shared/exponential";
 import { pests, type LifeStage } from "../../../knowledge/pests/pests";
-import type { AirTrap, GnatRoom, PotEffect } from "./room";
+import type { PotEffect } from "../../../acts/inPots";
+import type { AirTrap, GnatRoom } from "./room";
 
 const gnat = pests.fungusGnat;
 const inMix = gnat.stages.filter(({ where }) => where === "soil");

@@ -3,7 +3,7 @@ import { decimal, dayField, id, orNothing, text, whole } from "../../../shared/f
 import { mixIds } from "../../../knowledge/mixes/mixes";
 import { techniqueIds } from "../../../knowledge/remedies/remedies";
 import { predatorIds } from "../../../knowledge/remedies/lasting";
-import { gnatWayIds } from "../../../acts/gnatWays";
+import { gnatWayIds } from "../../../acts/gnatWayIds";
 import { roundRhythms } from "../../../knowledge/routines/roundRhythms";
 import { winterRemedies } from "../../../knowledge/routines/winterRemedies";
 import { factKind } from "../kind";

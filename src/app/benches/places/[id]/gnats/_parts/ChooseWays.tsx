@@ -6,7 +6,7 @@ import Form from "react-bootstrap/Form";
 import { v7 as uuidv7 } from "uuid";
 import { beginProgrammeAction } from "@/app/_parts/actions";
 import { usePress } from "@/app/_parts/usePress";
-import { gnatWayIds, type GnatWayId } from "@/core/acts/gnatWays";
+import { gnatWayIds, type GnatWayId } from "@/core/acts/gnatWayIds";
 import { toggled } from "@/ui/toggled";
 import { gnatWayNames } from "@/wording/advice/seasons/seasons";
 

@@ -1,3 +1,4 @@
+import { keepersReadIn } from "./experience";
 import { describe, expect, it } from "vitest";
 import type { CourseTaught } from "@/core/advice/learning/courses";
 import { reliabilityOf } from "@/core/advice/learning/reliability";
@@ -11,7 +12,6 @@ import {
   arrivalsElsewhereSentence,
   arrivalsSentence,
   elsewhereSentence,
-  keepersReadIn,
   sightElsewhereSentence,
   byOursSentence,
   ownSentences,

@@ -153,12 +153,6 @@ export function elsewhereSentence({ keepers, cases }: Pick<Experience, "keepers"
   return `From ${manyInWords(keepers, "other keeper")} with ${manyInWords(cases, "case")}. ${counts}`;
 }
 
-/** What came of a file that was read in. @example keepersReadIn(3) // "3 other keepers read in." */
-export const keepersReadIn = (keepers: number): string => {
-  const told = manyInWords(keepers, "other keeper");
-  return `${told[0]!.toUpperCase()}${told.slice(1)} read in.`;
-};
-
 /** What an eye with a tool sees elsewhere, of what we suppose; the middle of what their looks allow. */
 export function sightElsewhereSentence({ tool, looks, precision, pull }: ToldElsewhere["eyes"][number]): string {
   return `${toolNames[tool]}: ${manyInWords(looks, "look")} beside a find; theirs see about ${percent(exp(pull / precision))} of what we suppose.`;

@@ -1,16 +1,14 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { type FormEvent } from "react";
+import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { forgetExperienceAction } from "@/app/_parts/actions";
 import { TableOutcome, textOf } from "@/app/_parts/TableOutcome";
+import { usePress } from "@/app/_parts/usePress";
 import { useUpload } from "@/app/_parts/useUpload";
-import { forgetExperience } from "@/core/record/facts/commands";
-import { SubmitRow } from "@/ui/fields/fields";
-import { useCommand } from "@/ui/fields/useCommand";
-import { keepersReadIn } from "@/wording/advice/learning";
+import { keepersReadIn } from "@/wording/advice/experience";
 
 /** Reads a file of other keepers' experience in. */
 export function AddExperience() {
@@ -36,16 +34,13 @@ export function AddExperience() {
 
 /** Forgets all of it: judgements begin without it again. */
 export function ForgetExperience() {
-  const router = useRouter();
-  const { form, submit, trouble } = useCommand({
-    schema: forgetExperience,
-    action: forgetExperienceAction,
-    defaults: () => ({}),
-    done: () => router.refresh(),
-  });
+  const { press, trouble, going } = usePress(forgetExperienceAction);
   return (
-    <form onSubmit={submit} noValidate>
-      <SubmitRow form={form} trouble={trouble} label="Forget other keepers' experience" variant="outline-primary" />
-    </form>
+    <>
+      {trouble && <Alert variant="danger">{trouble}</Alert>}
+      <Button variant="outline-primary" disabled={going} onClick={() => void press({})}>
+        {going ? "Saving …" : "Forget other keepers' experience"}
+      </Button>
+    </>
   );
 }

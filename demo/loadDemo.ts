@@ -25,7 +25,7 @@ import { setApart } from "../src/operations/plants/commands/setApart";
 import { dayIn, instantOf } from "../src/zones";
 import { bottles, drips, places, plan, plants, settings, SKIPS } from "./collection";
 import { loadAir, loadGnats } from "./rooms";
-import { loadYear, longThere, movedMeanwhile, YEAR_AGO } from "./year";
+import { cameBefore, loadYear, longThere, movedMeanwhile, YEAR_AGO } from "./year";
 import { arrival, happenings, roundSpots, type Happening } from "./history";
 
 /** The same name gives the same id at every load, so that the demo is the same collection wherever it is loaded. */
@@ -163,7 +163,9 @@ async function addThem(context: Context, which: (code: string) => boolean): Prom
     if (!which(code)) continue;
     const inFlower = extra?.inFlower ?? false;
     // They stand in the order of the table.
-    await add(context, { code, name, genus, potCm, seller, place, slot: index, inFlower, acquiredOn: null });
+    const before = cameBefore[code];
+    const acquiredOn = before === undefined ? null : addDays(today(context), -before);
+    await add(context, { code, name, genus, potCm, seller, place, slot: index, inFlower, acquiredOn });
   }
 }
 

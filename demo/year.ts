@@ -1,5 +1,6 @@
 import type { MixId } from "../src/core/knowledge/mixes/mixes";
 import type { PestId } from "../src/core/knowledge/pests/pests";
+import type { SignId } from "../src/core/knowledge/signs/signs";
 import { spotsOf, type GrowthFormId } from "../src/core/knowledge/plants/growthForms";
 import { spotsFor, type TechniqueId } from "../src/core/knowledge/remedies/remedies";
 import type { SeverityId } from "../src/core/model/inspection/severity";
@@ -31,6 +32,8 @@ interface Course {
   readonly count?: number;
   readonly found: number;
   readonly note: string;
+  /** The signs that were looked for when it was found, and spoke for it. */
+  readonly signs?: { readonly present: readonly SignId[]; readonly absent: readonly SignId[] };
   readonly tool: ToolId;
   /** A look by the eye that passed it over, the day before. */
   readonly passedOver?: true;
@@ -55,6 +58,7 @@ const courses: readonly Course[] = [
   {
     ...{ plant: "S03", pest: "mealybug", severity: "light", count: 6, found: 352, tool: "loupe", apart: "pantry" },
     note: "Cotton between the tubercles, near the crown.",
+    signs: { present: ["cottonTufts"], absent: ["stickyFilm", "ants"] },
     ...{ mix: "alcoholFull", technique: "dab", volumeMl: 5, treated: [352, 345, 338, 331] },
     ...{ clean: [321, 314, 307], closed: 306, closing: "Three clean looks." },
   },
@@ -67,6 +71,7 @@ const courses: readonly Course[] = [
   {
     ...{ plant: "R10", pest: "spiderMite", severity: "patch", found: 264, tool: "loupe", apart: "pantry" },
     ...{ passedOver: true, note: "Stippled between the veins; the heating had run for a month." },
+    signs: { present: ["stippling", "webbing"], absent: ["silverStreaks"] },
     ...{ mix: "soapMild", technique: "spray", volumeMl: 75, treated: [264, 260, 256, 252, 248] },
     ...{ again: { ago: 256, count: 3 }, clean: [241, 233, 225], closed: 224, closing: "New leaves without a mark." },
     photos: [
@@ -77,6 +82,7 @@ const courses: readonly Course[] = [
   {
     ...{ plant: "S03", pest: "mealybug", severity: "trace", count: 2, found: 236, tool: "loupe", apart: "pantry" },
     note: "Back in the crown, at bloom.",
+    signs: { present: ["cottonTufts", "alcoholDissolves"], absent: ["stickyFilm"] },
     ...{ mix: "alcoholFull", technique: "sprayAndSwab", volumeMl: 60, treated: [236, 229, 222, 215, 208] },
     ...{ clean: [199, 190, 181], closed: 180, closing: "Watched for two months this time." },
   },
@@ -106,6 +112,7 @@ const courses: readonly Course[] = [
   {
     ...{ plant: "S02", pest: "spiderMite", severity: "light", count: 8, found: 138, tool: "loupe", passedOver: true },
     note: "Brown cork high up on the ribs, it creeps under the loupe.",
+    signs: { present: ["creepingSpecks"], absent: ["webbing"] },
     ...{ mix: "soapAlcohol", technique: "spray", volumeMl: 45, treated: [138, 134, 130, 126] },
     ...{ clean: [117, 110, 103], closed: 102, closing: "Clear." },
   },
@@ -123,10 +130,18 @@ const courses: readonly Course[] = [
   },
 ];
 
+const namingOf = ({ signs, pest }: Course) =>
+  signs ? { present: [...signs.present], absent: [...signs.absent], by: "signs" as const, likeliest: pest } : null;
+
 /** Those that were set apart meanwhile, and came back at the end of their row. */
 export const movedMeanwhile: ReadonlySet<string> = new Set(
   courses.flatMap(({ plant, apart }) => (apart ? [plant] : [])),
 );
+
+/** Some of the plants that were there a year ago had come so many days before. */
+export const cameBefore: Readonly<Record<string, number>> = {
+  ...{ S03: 5, R06: 6, R13: 14, V02: 44, V03: 114, R10: 154, S02: 534, V01: 734 },
+};
 
 /** The plants that were there a year ago. */
 export const longThere: ReadonlySet<string> = new Set([
@@ -209,7 +224,11 @@ function stepsOf(course: Course, { at, idOf, formOf, placeOf }: Loading): Step[]
     finds: [{ id: idOf("find", plant, pest, ago), caseId, pest, severity, count, removed: false }],
   });
   const steps: Step[] = [
-    look(found, "year", { note: course.note, ...find(found, course.severity, course.count ?? null) }),
+    look(found, "year", {
+      note: course.note,
+      naming: namingOf(course),
+      ...find(found, course.severity, course.count ?? null),
+    }),
     ...course.clean.map((ago) => look(ago, "year", { tool: "loupe" })),
     ...course.treated.map((ago) =>
       treatment(ago, { plant, caseId, mix: course.mixOn?.[ago] ?? mix, technique, volumeMl }, { at, idOf, formOf }),

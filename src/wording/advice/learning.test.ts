@@ -12,6 +12,9 @@ import {
   arrivalsElsewhereSentence,
   arrivalsSentence,
   elsewhereSentence,
+  expectedSentence,
+  passingSentence,
+  promiseSentence,
   sightElsewhereSentence,
   byOursSentence,
   ownSentences,
@@ -97,6 +100,25 @@ describe("what a keeper's own record makes of a case", () => {
     [0.911, 0.908, "What has been learned counts here; it agrees with our estimates."],
   ])("%d beside %d", (own, ours, sentence) => {
     expect(byOursSentence(own, ours).replaceAll("\u00a0", " ")).toBe(sentence);
+  });
+});
+
+describe("what was told, held against what came", () => {
+  const [low, high] = reliabilityOf(
+    [...Array.from({ length: 9 }, () => ({ p: 0.015, came: false })), { p: 0.015, came: true }, { p: 0.7, came: true }],
+    [0, 0.05, 1],
+  );
+
+  it("of looks and of plans", () => {
+    expect(expectedSentence(low!).replaceAll("\u00a0", " ")).toMatch(
+      /^Told to find something at 0 % to 5 %: 1 of 10 \(\d+ % to \d+ %\) did\. That fits\.$/,
+    );
+    expect(promiseSentence(high!).replaceAll("\u00a0", " ")).toMatch(
+      /^Plans adopted at 5 % to 100 %: the looks afterwards were clean in 1 of 1 \(.*\)\. Too few to tell\.$/,
+    );
+    expect(passingSentence({ mean: 1.42, low: 0.8, high: 2.1 })).toBe(
+      "From plant to plant, 1.4 times as much passes as we suppose (0.8 to 2.1).",
+    );
   });
 });
 

@@ -97,6 +97,12 @@ export function toldSentence({ from, until, told, came, off }: ToldBetween): str
   return `Called clear at ${percent(from)} to ${percent(until)}, ${percent(told)} on average: nothing came back in ${countedInWords(came)}. ${verdicts[off ?? "fits"]}.`;
 }
 
+/** What came of what plans promised. @example promiseSentence(bin) // "Plans adopted at 60 % to 80 %: the looks afterwards were clean in 5 of 6 (61 % to 94 %). That fits." */
+export function promiseSentence({ from, until, came, off }: ToldBetween): string {
+  const verdict = { ...verdicts, tooSure: "We were too sure", tooCautious: "It went better than we expected" };
+  return `Plans adopted at ${percent(from)} to ${percent(until)}: the looks afterwards were clean in ${countedInWords(came)}. ${verdict[off ?? "fits"]}.`;
+}
+
 /** What came of what looks were expected to find. @example expectedSentence(bin) // "Looks told to find something at 1 % to 2 %: 3 of 140 did (1 % to 4 %). That fits." */
 export function expectedSentence({ from, until, came, off }: ToldBetween): string {
   const verdict = {

@@ -20,6 +20,7 @@ import {
   doseInWords,
   expectedSentence,
   passingSentence,
+  promiseSentence,
   handSentence,
   sightSentence,
   taughtSentences,
@@ -37,8 +38,21 @@ export const metadata: Metadata = { title: "What your record has taught" };
 /** What ended what, whether what was told came true, and what each tool sees: from this collection's own record. */
 export default async function TaughtPage() {
   const context = await currentContext();
-  const { courses, closings, hands, sights, eyes, sellers, arrivals, elsewhere, expected, passing, cases, closed } =
-    await cachedView(context, "taught", () => readTaught(context));
+  const {
+    courses,
+    closings,
+    hands,
+    sights,
+    eyes,
+    sellers,
+    arrivals,
+    elsewhere,
+    promises,
+    expected,
+    passing,
+    cases,
+    closed,
+  } = await cachedView(context, "taught", () => readTaught(context));
   const sentences = taughtSentences(courses);
   const { numbers } = context.collection;
   const withOthers = elsewhere !== null && numbers !== "ours";
@@ -116,6 +130,21 @@ export default async function TaughtPage() {
           </ul>
         )}
       </Panel>
+      {promises.length > 0 && (
+        <Panel title="Plans: was it right?">
+          <ul className="list-unstyled mb-0">
+            {promises.map((bin) => (
+              <li key={bin.from} className="mb-2">
+                {promiseSentence(bin)}
+                <Span counted={bin.came} told={bin.told} bare />
+              </li>
+            ))}
+          </ul>
+          <p className="small mb-0">
+            Only plans whose treatments were all carried out, and that were not replaced before they ended.
+          </p>
+        </Panel>
+      )}
       <Panel title="Who carries: was it right?">
         {expected.length === 0 ? (
           <p className="mb-0">

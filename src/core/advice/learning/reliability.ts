@@ -19,6 +19,8 @@ export interface ToldBetween {
 
 /** Where chances told at closing are cut; nine in ten and nineteen in twenty are what keepers close by. */
 const CLOSING_CUTS = [0, 0.5, 0.8, 0.9, 0.95, 0.99, 1];
+/** Where the chances that the looks after a plan are clean are cut. */
+export const PLAN_CUTS: readonly number[] = [0, 0.2, 0.4, 0.6, 0.8, 0.9, 1];
 /** Where the chances that a look finds something are cut: most are small. */
 export const LOOK_CUTS: readonly number[] = [0, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1];
 

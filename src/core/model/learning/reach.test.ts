@@ -50,7 +50,7 @@ describe("the shares of reach behind some cases", () => {
 
   it("hold the true ones four times in five, whoever is at work", () => {
     const dice = diceFrom(7);
-    const runs = 300;
+    const runs = 500;
     let held = 0;
     for (let run = 0; run < runs; run++) {
       const truth = dirichlet(dice, [3, 6, 3]);

@@ -13,6 +13,8 @@ const counted = z.object({
   openedAt: z.date(),
   closedAt: z.date().nullable(),
   outcome: z.enum(outcomes).nullable(),
+  /** When its pest was found. */
+  finds: z.array(z.date()),
   /** When its plant left; null while it is in use. */
   archivedAt: z.date().nullable(),
   seller: z.string(),
@@ -25,7 +27,7 @@ const counted = z.object({
 /** Every case there was, with where its plant stood when it was found and where it probably came from. */
 export function cases(scope: Scope): Promise<z.output<typeof counted>[]> {
   const sql = `select s.id as "caseId", s.plant_id as "plantId", s.pest, s.opened_at as "openedAt", s.closed_at as "closedAt",
-      s.outcome, p.archived_at as "archivedAt",
+      s.outcome, s.finds, p.archived_at as "archivedAt",
       p.seller, p.pot_cm::float8 as "potCm", p.acquired_on::text as "acquiredOn", stood.place_id as "placeId", n.origin
     from cases s
     join plants p on p.collection_id = s.collection_id and p.id = s.plant_id

@@ -15,7 +15,8 @@ import { addDays, type Day } from "@/core/shared/days";
 import { byMoment, standing } from "@/core/record/facts/facts";
 import { groupBy } from "@/core/shared/groupBy";
 import { coursesTaught, ENDED_FOR_GOOD_DAYS, type CourseCase, type CourseTaught } from "@/core/advice/learning/courses";
-import { LOOK_CUTS, reliabilityOf, type ToldBetween } from "@/core/advice/learning/reliability";
+import { promisesKept } from "@/core/advice/learning/promises";
+import { LOOK_CUTS, PLAN_CUTS, reliabilityOf, type ToldBetween } from "@/core/advice/learning/reliability";
 import { arrivalsTaught, type SellerTaught } from "@/core/advice/learning/arrivals";
 import { sightOf, type Sight } from "@/core/advice/learning/sight";
 import { treats } from "@/core/acts/acts";
@@ -62,6 +63,8 @@ export interface TaughtView {
   readonly hands: readonly HandTaught[];
   /** What came with the plants of each seller. */
   readonly sellers: readonly SellerTaught[];
+  /** Chances told when plans were adopted that the looks after them are clean, beside how often they were. */
+  readonly promises: readonly ToldBetween[];
   /** Chances told before looks that they would find something, beside how often they did. */
   readonly expected: readonly ToldBetween[];
   /** How many looks that were, how many of them found something, and how much more that says passes from plant to plant than we suppose; null for too few. */
@@ -86,13 +89,20 @@ async function casesTold(context: Context) {
     () => facts.all(scope, "closing"),
   );
   const plantIds = [...new Set(all.map(({ plantId }) => plantId))];
-  const acts = standing(await facts.of(scope, "act", "plantId", plantIds)).toSorted(byMoment);
+  const [everyAct, programmes] = await inParallel(
+    scope,
+    () => facts.of(scope, "act", "plantId", plantIds),
+    () => facts.of(scope, "programme", "plantId", plantIds),
+  );
+  const acts = standing(everyAct).toSorted(byMoment);
+  const doneAt = new Map(acts.flatMap(({ stepId, at }) => (stepId ? [[stepId, at] as const] : [])));
+  const plansOf = groupBy(standing(programmes).toSorted(byMoment), ({ plantId, pest }) => `${plantId} ${pest}`);
   const actsOf = groupBy(acts, ({ plantId }) => plantId ?? "");
   const closingsOf = groupBy(standing(closings), ({ plantId }) => plantId);
   const casesOn = groupBy(all, ({ plantId, pest }) => `${plantId} ${pest}`);
   // What was still open when its plant left tells of no end.
   const known = all.filter(({ closedAt, archivedAt }) => closedAt !== null || archivedAt === null);
-  return known.map(({ caseId, plantId, pest, openedAt, closedAt, outcome }) => {
+  return known.map(({ caseId, plantId, pest, openedAt, closedAt, outcome, finds }) => {
     const closedOn = closedAt && dayOf(context, closedAt);
     const closing = closedAt
       ? closingsOf.get(plantId)?.find((each) => each.pest === pest && each.at.getTime() === closedAt.getTime())
@@ -109,7 +119,14 @@ async function casesTold(context: Context) {
       ...{ caseId, pest, openedOn: dayOf(context, openedAt), closedOn, doses, returned },
       outcome,
     };
-    return { counted, pClear: closing?.pClear ?? null, guardedUntil };
+    const plans = (plansOf.get(`${plantId} ${pest}`) ?? [])
+      .filter(({ at }) => at >= openedAt && (closedAt === null || at <= closedAt))
+      .map(({ at, pClean, steps }) => {
+        const treatments = steps.filter(({ kind }) => kind === "treat").map(({ id }) => doneAt.get(id) ?? null);
+        return { adoptedAt: at, pClean, treatments };
+      });
+    const promised = promisesKept(plans, { finds, closedAt, outcome });
+    return { counted, pClear: closing?.pClear ?? null, guardedUntil, promised };
   });
 }
 
@@ -151,6 +168,10 @@ export async function readTaught(context: Context): Promise<TaughtView> {
         const known = returned || (guardedUntil !== null && guardedUntil <= now);
         return outcome === "clear" && pClear !== null && known ? [{ p: pClear, came: !returned }] : [];
       }),
+    ),
+    promises: reliabilityOf(
+      told.flatMap(({ promised }) => promised),
+      PLAN_CUTS,
     ),
     sights: sightOf(pairs),
     eyes: eyesOf(pairs).map((eye) => ({

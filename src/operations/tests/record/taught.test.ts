@@ -3,8 +3,11 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { ARRIVALS_PRIOR } from "@/core/model/carriage/arrivalShare";
 import { seeChances } from "@/core/model/inspection/see";
 import { pestOf } from "@/core/knowledge/pests/pests";
+import { addDays } from "@/core/shared/days";
+import * as facts from "@/db/stores/record/facts";
+import { adoptPlan } from "../../cases/commands/adoptPlan";
 import { closeCase } from "../../cases/commands/closeCase";
-import type { Context } from "../../shared/context";
+import { scopeOf, today, type Context } from "../../shared/context";
 import { expectOk } from "../../shared/outcome";
 import { readCase } from "../../cases/queries/readCase";
 import { readYear } from "../../record/queries/readYear";
@@ -12,7 +15,7 @@ import { readTaught } from "../../record/queries/readTaught";
 import { recordAct } from "../../acts/commands/recordAct";
 import { recordLook } from "../../looks/commands/recordLook";
 import { voidFact } from "../../record/commands/voidFact";
-import { aFind, aLook, aSpray, freshCollection, openCaseOn, plantOn, wall } from "../builders";
+import { aFind, aLook, aPlan, aSpray, daysAgo, freshCollection, openCaseOn, plantOn, wall } from "../builders";
 
 let context: Context;
 let shelf: string;
@@ -52,6 +55,28 @@ describe("what the record has taught", () => {
     // A closing that is struck out ended nothing.
     expectOk(await voidFact(context, { kind: "closing", factId: back.closing.id, reason: "not over" }));
     expect((await readTaught(context)).courses[0]).toMatchObject({ ended: { hits: 1, of: 2 }, returned: 0, open: 1 });
+  });
+
+  it("holds what plans promised against what came, where they were carried out", async () => {
+    const planned = async (carriedOut: number) => {
+      const plantId = await plantOn(context, shelf);
+      const caseId = await openCaseOn(context, plantId, 60);
+      const then = daysAgo(context, 60);
+      const dates = [59, 52].map((ago) => addDays(today(context), -ago));
+      const { id } = expectOk(await adoptPlan(then, aPlan(caseId, dates)));
+      const { steps, pClean } = (await facts.find(scopeOf(context, "read"), "programme", id))!;
+      const treats = steps.filter(({ kind }) => kind === "treat").slice(0, carriedOut);
+      for (const [i, step] of treats.entries())
+        expectOk(await recordAct(context, aSpray(plantId, caseId, [59, 52][i]!, {}, { stepId: step.id })));
+      for (const ago of [30, 20]) expectOk(await recordLook(context, aLook(plantId, ago)));
+      const closing = { id: uuidv7(), caseId, outcome: "clear" as const, at: wall(19), note: "" };
+      expectOk(await closeCase(context, closing));
+      return { plantId, pClean: pClean! };
+    };
+    const { pClean } = await planned(2);
+    await planned(1);
+    const { promises } = await readTaught(context);
+    expect(promises).toMatchObject([{ told: pClean, came: { hits: 1, of: 1 }, off: "tooFew" }]);
   });
 
   it("is told year by year, with what came back", async () => {
@@ -112,6 +137,7 @@ describe("what the record has taught", () => {
       eyes: [],
       sellers: [],
       arrivals: ARRIVALS_PRIOR,
+      promises: [],
       expected: [],
       passing: { looks: 0, finds: 0, learned: null },
       worth: { hands: [], eyes: [], arrivals: { plants: 0, showed: 0 } },

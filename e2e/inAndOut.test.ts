@@ -114,12 +114,12 @@ describe("in and out", () => {
       await page.open("/ledger/taught");
       await (await page.field("Experience file")).sendKeys(others);
       await page.press("Import");
-      await page.sees("2 other keepers read in.");
+      await page.sees("Imported: 2 other keepers.");
     }
     await page.sees("From 2 other keepers with 23 cases.");
     await page.sees("your record with other keepers' says");
     await page.press("Forget other keepers' experience");
-    await page.sees("Read in a file that another keeper or a club has shared.");
+    await page.sees("Import a file that another keeper or a club has shared.");
   });
 
   it("and is backed up by itself", async () => {

@@ -1,7 +1,4 @@
 import { manyInWords } from "../numbers";
 
-/** What came of a file that was read in. @example keepersReadIn(3) // "3 other keepers read in." */
-export const keepersReadIn = (keepers: number): string => {
-  const told = manyInWords(keepers, "other keeper");
-  return `${told[0]!.toUpperCase()}${told.slice(1)} read in.`;
-};
+/** What came of a file that was imported. @example keepersImported(3) // "Imported: 3 other keepers." */
+export const keepersImported = (keepers: number): string => `Imported: ${manyInWords(keepers, "other keeper")}.`;

@@ -1,4 +1,4 @@
-import { keepersReadIn } from "./experience";
+import { keepersImported } from "./experience";
 import { describe, expect, it } from "vitest";
 import type { CourseTaught } from "@/core/advice/learning/courses";
 import { reliabilityOf } from "@/core/advice/learning/reliability";
@@ -131,7 +131,10 @@ describe("what other keepers' records have taught", () => {
     expect(elsewhereSentence({ keepers: 3, cases: 40 }, true)).toContain(
       "From 3 other keepers with 40 cases. Your settings say",
     );
-    expect([keepersReadIn(1), keepersReadIn(4)]).toEqual(["One other keeper read in.", "4 other keepers read in."]);
+    expect([keepersImported(1), keepersImported(4)]).toEqual([
+      "Imported: one other keeper.",
+      "Imported: 4 other keepers.",
+    ]);
   });
 
   it("says what their eyes see, and what came with their plants", () => {

@@ -44,7 +44,7 @@ const commandNames: Record<CommandName, string> = {
   keepSensor: "sensor connected",
   dropSensor: "sensor disconnected",
   importReadings: "readings imported",
-  addExperience: "other keepers' experience read in",
+  addExperience: "other keepers' experience imported",
   forgetExperience: "other keepers' experience forgotten",
   countTraps: "gnats counted",
   beginProgramme: "room programme started or changed",

@@ -44,7 +44,7 @@ const problemSentences = {
   programme_not_running: "It is no longer running: someone stopped it, or it was never started.",
   not_gnats_place: "Gnats concern a place with pots, and there is no potted plant there.",
   cupboard_full: "The cupboard holds 300 bottles at most. Delete what was entered by mistake.",
-  too_many_keepers: "More than 1,000 keepers in all. Forget what was read in first.",
+  too_many_keepers: "More than 1,000 keepers in all. Forget those you imported first.",
   only_own_experience: "This file tells of this collection alone: its own record counts already.",
   too_many_rows: "More than 20,000 rows. Import them in parts.",
   no_rows: "There are no rows in this. The first line of a table names its columns.",

@@ -18,17 +18,14 @@ import {
   arrivalsSentence,
   countedInWords,
   doseInWords,
-  expectedSentence,
-  passingSentence,
-  promiseSentence,
   handSentence,
   sightSentence,
   taughtSentences,
-  toldSentence,
 } from "@/wording/advice/learning";
 import { pestNames, toolNames } from "@/wording/names/names";
 import { OtherKeepers } from "./_parts/OtherKeepers";
 import { Shares, sharesOf } from "./_parts/Shares";
+import { WasItRight } from "./_parts/WasItRight";
 
 /** Sellers of the most plants; the others brought too few to tell. */
 const SELLERS_SHOWN = 12;
@@ -38,21 +35,8 @@ export const metadata: Metadata = { title: "What your record has taught" };
 /** What ended what, whether what was told came true, and what each tool sees: from this collection's own record. */
 export default async function TaughtPage() {
   const context = await currentContext();
-  const {
-    courses,
-    closings,
-    hands,
-    sights,
-    eyes,
-    sellers,
-    arrivals,
-    elsewhere,
-    promises,
-    expected,
-    passing,
-    cases,
-    closed,
-  } = await cachedView(context, "taught", () => readTaught(context));
+  const taught = await cachedView(context, "taught", () => readTaught(context));
+  const { courses, hands, sights, eyes, sellers, arrivals, elsewhere, cases, closed } = taught;
   const sentences = taughtSentences(courses);
   const { numbers } = context.collection;
   const withOthers = elsewhere !== null && numbers !== "ours";
@@ -113,63 +97,7 @@ export default async function TaughtPage() {
           the stronger treatment. Treatments and days are medians of the cases that ended.
         </p>
       </Panel>
-      <Panel title="Was it right?">
-        {closings.length === 0 ? (
-          <p className="mb-0">
-            No case called clear has been closed for {dayCount(ENDED_FOR_GOOD_DAYS)} yet. After that you see here
-            whether the predictions came true.
-          </p>
-        ) : (
-          <ul className="list-unstyled mb-0">
-            {closings.map((bin) => (
-              <li key={bin.from} className="mb-2">
-                {toldSentence(bin)}
-                <Span counted={bin.came} told={bin.told} bare />
-              </li>
-            ))}
-          </ul>
-        )}
-      </Panel>
-      {promises.length > 0 && (
-        <Panel title="Plans: was it right?">
-          <ul className="list-unstyled mb-0">
-            {promises.map((bin) => (
-              <li key={bin.from} className="mb-2">
-                {promiseSentence(bin)}
-                <Span counted={bin.came} told={bin.told} bare />
-              </li>
-            ))}
-          </ul>
-          <p className="small mb-0">
-            Only plans whose treatments were all carried out, and that were not replaced before they ended.
-          </p>
-        </Panel>
-      )}
-      <Panel title="Who carries: was it right?">
-        {expected.length === 0 ? (
-          <p className="mb-0">
-            This appears once you look at plants as tonight&rsquo;s walk proposes: each look is then held against the
-            chance we told for it.
-          </p>
-        ) : (
-          <ul className="list-unstyled mb-0">
-            {expected.map((bin) => (
-              <li key={bin.from} className="mb-2">
-                {expectedSentence(bin)}
-                <Span counted={bin.came} told={bin.told} bare />
-              </li>
-            ))}
-          </ul>
-        )}
-        {passing.learned && (
-          <p className="mb-0 mt-2">
-            {passingSentence(passing.learned)}{" "}
-            {numbers === "ours"
-              ? "What plants may carry goes by our estimates."
-              : "What plants may carry goes by that."}
-          </p>
-        )}
-      </Panel>
+      <WasItRight {...taught} oursAlone={numbers === "ours"} />
       <Panel title="How much your treatments miss">
         {hands.length === 0 ? (
           <p className="mb-0">This appears once a case that you sprayed, dabbed, wiped or dunked is closed.</p>

@@ -104,6 +104,13 @@ describe("how much passes from plant to plant", () => {
     expect(passed).toBeCloseTo(other / 2, 12);
   });
 
+  it("a find where none was told of is a wonder and no end of the reckoning", () => {
+    const found = [expectedOf({ pFind: 0, pPassed: 0, passes: 1 }), expectedOf({ pFind: 0, pPassed: 1, passes: 1 })];
+    const { mean } = passingFrom({ looks: 9, expected: 3, quiet: 3, found }, "mixed")!;
+    expect(mean).toBeGreaterThan(0.5);
+    expect(mean).toBeLessThan(2);
+  });
+
   it("is nothing from next to nothing, or where ours alone are wanted", () => {
     const some = { looks: 90, expected: 3, quiet: 3, found: [] };
     expect(passingFrom({ ...some, expected: 1, quiet: 1 }, "mixed")).toBeNull();

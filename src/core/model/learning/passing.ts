@@ -27,16 +27,19 @@ export const PASSING_SPREAD = { mixed: 0.7, mine: 1.2 } as const satisfies Recor
 const FEWEST_FINDS = 2;
 const grid = evenInLog(0.05, 20, 240);
 
+/** Rounding may make nothing of what is next to nothing. */
+const LEAST_CHANCE = 1e-9;
+
 /**
  * What a look was expected to find by our own estimate, from the chance that was told, below 1, how much of it was due to passing, and how
- * much more than we suppose was taken to pass. @example expectedOf({ pFind: 0.1, pPassed: 1, passes: 1 }).other // 0
+ * much more than we suppose was taken to pass. What found something was never quite impossible. @example expectedOf({ pFind: 0.1, pPassed: 1, passes: 1 }).other // 0
  */
 export function expectedOf(told: {
   readonly pFind: number;
   readonly pPassed: number;
   readonly passes: number;
 }): Expected {
-  const all = -ln1p(-told.pFind);
+  const all = -ln1p(-Math.max(LEAST_CHANCE, told.pFind));
   return { passed: (all * told.pPassed) / told.passes, other: all * (1 - told.pPassed) };
 }
 

@@ -45,9 +45,21 @@ export function recordLook(context: Context, command: RecordLook): Promise<Outco
   });
 }
 
-/** What was told of such a look before it; of one that was made on another day than is told of, or at other places, nothing was. */
-async function expectedBefore(context: Context, scope: Scope, plant: Plant, look: Pick<Look, "at" | "tool" | "spots">) {
+/** What is written down later may be told of with what came to be known meanwhile. */
+const TOLD_WITHIN_MS = 3_600_000;
+
+/**
+ * What was told of such a look before it. Nothing of one that is written down later than within the hour, that was made at other places or with another
+ * tool, or on no walk: whoever looks because something struck them finds more than chance.
+ */
+async function expectedBefore(
+  context: Context,
+  scope: Scope,
+  plant: Plant,
+  look: Pick<Look, "at" | "tool" | "spots" | "walkId">,
+) {
   const asOf = today(context);
+  if (!look.walkId || context.now.getTime() - look.at.getTime() > TOLD_WITHIN_MS) return null;
   const way = waysFor(context, plant).findLastIndex(
     ({ tool, search }) => tool === look.tool && search.spots.every((spot) => look.spots.includes(spot)),
   );

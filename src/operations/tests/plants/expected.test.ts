@@ -1,3 +1,4 @@
+import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
 import { spotsOf } from "@/core/knowledge/plants/growthForms";
 import { passedShare } from "@/core/advice/spread/carries";
@@ -8,17 +9,24 @@ import { reckonCarriage } from "../../plants/commands/reckonCarriage";
 import { readSpread } from "../../plants/spreadOnRecord";
 import { voidFact } from "../../record/commands/voidFact";
 import { readTaught } from "../../record/queries/readTaught";
+import { startWalk } from "../../walks/commands/startWalk";
 import { scopeOf, type Context } from "../../shared/context";
 import { expectOk } from "../../shared/outcome";
-import { aFind, aLook, freshCollection, openCaseOn, plantOn } from "../builders";
+import { aFind, aLook, freshCollection, openCaseOn, plantOn, wall } from "../builders";
 
 let context: Context;
 let shelf: string;
-beforeEach(async () => ({ context, shelf } = await freshCollection({ owns: ["lamp", "loupe"] })));
+let walkId: string;
+beforeEach(async () => {
+  ({ context, shelf } = await freshCollection({ owns: ["lamp", "loupe"] }));
+  walkId = uuidv7();
+});
+const walk = async () =>
+  expectOk(await startWalk(context, { id: walkId, scope: "place", placeId: shelf, tool: "loupe", round: "all" }));
 
 const all = spotsOf("trailingVine").filter((spot) => spot !== "roots");
 const careful = (plantId: string, days: number, over = {}) =>
-  aLook(plantId, days, { tool: "loupe", spots: all, ...over });
+  aLook(plantId, days, { tool: "loupe", spots: all, walkId, ...over });
 const told = async (lookId: string) => {
   const { pFind, pPassed, passes } = (await facts.find(scopeOf(context, "read"), "look", lookId))!;
   return { pFind, pPassed, passes };
@@ -30,6 +38,7 @@ describe("what a look was expected to find", () => {
     const sick = await plantOn(context, shelf);
     const beside = await plantOn(context, shelf);
     await openCaseOn(context, sick, 20);
+    await walk();
     const before = careful(beside, 0);
     expectOk(await recordLook(context, before));
     // Nothing had been reckoned.
@@ -48,10 +57,13 @@ describe("what a look was expected to find", () => {
 
   it.each<[string, number, object]>([
     ["of another day", 1, {}],
+    ["of hours before", 0, { at: wall(0, "12:00") }],
+    ["on no walk", 0, { walkId: null }],
     ["with another tool", 0, { tool: "eye" }],
     ["at fewer places", 0, { spots: ["axil"] }],
   ])("nothing is of one %s", async (_what, days, over) => {
     const plantId = await plantOn(context, shelf);
+    await walk();
     await reckonCarriage(context);
     const look = careful(plantId, days, over);
     expectOk(await recordLook(context, look));
@@ -63,6 +75,7 @@ describe("what a look was expected to find", () => {
     await openCaseOn(context, sick, 30);
     const plants = [];
     for (let i = 0; i < 8; i++) plants.push(await plantOn(context, shelf));
+    await walk();
     await reckonCarriage(context);
     const looks = plants.map((plantId) => careful(plantId, 0, { finds: [aFind()] }));
     for (const look of looks) {

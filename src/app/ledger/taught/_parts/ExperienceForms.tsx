@@ -8,7 +8,7 @@ import { forgetExperienceAction } from "@/app/_parts/actions";
 import { TableOutcome, textOf } from "@/app/_parts/TableOutcome";
 import { usePress } from "@/app/_parts/usePress";
 import { useUpload } from "@/app/_parts/useUpload";
-import { keepersReadIn } from "@/wording/advice/experience";
+import { keepersImported } from "@/wording/advice/experience";
 
 /** Reads a file of other keepers' experience in. */
 export function AddExperience() {
@@ -27,7 +27,7 @@ export function AddExperience() {
       <Button type="submit" variant="outline-primary" disabled={going}>
         {going ? "Importing …" : "Import"}
       </Button>
-      <TableOutcome result={result}>{({ keepers }) => keepersReadIn(Number(keepers))}</TableOutcome>
+      <TableOutcome result={result}>{({ keepers }) => keepersImported(Number(keepers))}</TableOutcome>
     </Form>
   );
 }

@@ -33,8 +33,9 @@ export function OtherKeepers({ elsewhere, unused }: Props) {
         </>
       ) : (
         <p>
-          Read in a file that another keeper or a club has shared. Until your own record says more, new cases then start
-          from theirs as well: a quarter of a case for each of theirs, and never more than our own estimate.
+          Import a file that another keeper or a club has shared. New cases then start from theirs as well, until your
+          own record says more. Each of their cases counts a quarter of one of yours, and all together no more than our
+          own estimate.
         </p>
       )}
       <Only right="own">

@@ -11,6 +11,7 @@ import {
   sightSentence,
   arrivalsElsewhereSentence,
   arrivalsSentence,
+  betterSentence,
   elsewhereSentence,
   expectedSentence,
   passingSentence,
@@ -146,6 +147,13 @@ describe("what other keepers' records have taught", () => {
       "3 of 20 new plants showed a pest soon after coming.",
     );
   });
+});
+
+it("says what another tool would do for the rhythm", () => {
+  const told = { instead: "eye", tool: "loupe", sees: 0.2, would: 0.6, everyDays: 7, couldBe: 14 } as const;
+  expect(betterSentence(told)).toBe(
+    "By eye, 2 in 10 looks see a light infestation like these; with lamp and loupe, 6 in 10. A look every 14 days with lamp and loupe finds it as early as one every 7 days by eye.",
+  );
 });
 
 describe("what came with the plants of a seller", () => {

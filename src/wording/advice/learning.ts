@@ -2,6 +2,7 @@ import type { SellerTaught } from "@/core/advice/learning/arrivals";
 import { plainlyBetter, speaks, type CourseTaught } from "@/core/advice/learning/courses";
 import type { ToldBetween } from "@/core/advice/learning/reliability";
 import type { Counted } from "@/core/advice/learning/span";
+import type { BetterTool } from "@/core/advice/learning/rhythm";
 import { reaches } from "@/core/model/clearance/scenarios";
 import type { Learned } from "@/core/model/learning/grid";
 import type { LearnedReach } from "@/core/model/learning/reach";
@@ -15,7 +16,8 @@ import { exp } from "@/core/shared/exponential";
 import { groupBy } from "@/core/shared/groupBy";
 import { workNames } from "../names/acts";
 import { manyInWords } from "../numbers";
-import { percent } from "./chances";
+import { inTen, percent } from "./chances";
+import { dayCount } from "../dates";
 import { pestName, remedyNames, techniqueNames, toolNames } from "../names/names";
 
 /** A way as it is said. @example doseInWords({ remedy: "oil", technique: "spray" }) // "Smothering oil, spray to run-off" */
@@ -132,6 +134,21 @@ export function sightSentence({
   const from = `${toolNames[tool]}: ${manyInWords(looks, "look")} beside a find`;
   if (!learned) return `${from}, too few to say.`;
   return `${from}. It sees ${percent(learned.mean)} of what we suppose (${percent(learned.low)} to ${percent(learned.high)}).`;
+}
+
+const lookedWith: Readonly<Record<ToolId, string>> = {
+  eye: "by eye",
+  lamp: "with the lamp",
+  loupe: "with lamp and loupe",
+  paper: "over white paper",
+  unpotted: "unpotted",
+};
+
+/** What another tool would do for the rhythm. @example betterSentence(one) // "By eye you see a light infestation like these in 2 in 10 looks, with lamp and loupe in 6 in 10. …" */
+export function betterSentence({ instead, tool, sees, would, everyDays, couldBe }: BetterTool): string {
+  const [now, better] = [lookedWith[instead], lookedWith[tool]];
+  const first = `${now[0]!.toUpperCase()}${now.slice(1)}`;
+  return `${first}, ${inTen(sees)} looks see a light infestation like these; ${better}, ${inTen(would)}. A look every ${dayCount(couldBe)} ${better} finds it as early as one every ${dayCount(everyDays)} ${now}.`;
 }
 
 /**

@@ -16,6 +16,7 @@ import { percent } from "@/wording/advice/chances";
 import { dayCount } from "@/wording/dates";
 import {
   arrivalsSentence,
+  betterSentence,
   countedInWords,
   doseInWords,
   handSentence,
@@ -154,7 +155,7 @@ export default async function TaughtPage() {
               {eyes.map((eye, i) => (
                 <li key={i} className="mb-1">
                   {several && `${eye.name}: `}
-                  {sightSentence(eye)}
+                  {sightSentence(eye)} {eye.better && betterSentence(eye.better)}
                 </li>
               ))}
             </ul>

@@ -7,6 +7,8 @@ import type { Learned } from "@/core/model/learning/grid";
 import { passingFrom } from "@/core/model/learning/passing";
 import type { SharePrior } from "@/core/model/learning/share";
 import { eyesOf, eyesWorth, learnedSightOf } from "@/core/record/cases/keepersEye";
+import { betterTool, type BetterTool } from "@/core/advice/learning/rhythm";
+import type { SightPair } from "@/core/record/cases/sightPairs";
 import type { LearnedSight } from "@/core/model/learning/sight";
 import type { ToolId } from "@/core/model/inspection/tools";
 import { sightOnRecord } from "../../plants/sightOnRecord";
@@ -48,6 +50,8 @@ export interface EyeTaught {
   readonly name: string;
   readonly looks: number;
   readonly learned: LearnedSight | null;
+  /** What another tool that the keeper owns would do for the rhythm; null where nothing is learned yet, or no tool is clearly better. */
+  readonly better: BetterTool | null;
 }
 
 export interface TaughtView {
@@ -138,6 +142,25 @@ export async function readCourses(context: Context): Promise<readonly CourseTaug
   );
 }
 
+/** What looks beside finds have told of an eye, and what another tool would do for the keeper's rhythm. */
+function eyeTaught(
+  { collection }: Context,
+  eye: ReturnType<typeof eyesOf>[number],
+  pairs: readonly SightPair[],
+  beginning: Beginning,
+): EyeTaught {
+  const { keeper, tool, name, looks: many } = eye;
+  const learnedWith = (other: ToolId) => learnedSightOf({ keeper, tool: other }, pairs, beginning);
+  const learned = learnedWith(tool);
+  const owned = (["lamp", "loupe"] as const).filter((one) => collection.owns.includes(one));
+  const beside = pairs
+    .filter(({ look }) => look.keeper === keeper && look.tool === tool)
+    .map(({ pest, look }) => ({ pest, growthForm: look.growthForm, spots: look.spots }));
+  const sees = (other: ToolId) => learnedWith(other)?.mean ?? 1;
+  const better = learned && betterTool(tool, owned, beside, sees, collection.lookEveryDays);
+  return { tool, name, looks: many, learned, better };
+}
+
 /** What this collection's own record has taught: what ended what, whether what was told came true, and what each tool sees. */
 export async function readTaught(context: Context): Promise<TaughtView> {
   const now = today(context);
@@ -174,10 +197,7 @@ export async function readTaught(context: Context): Promise<TaughtView> {
       PLAN_CUTS,
     ),
     sights: sightOf(pairs),
-    eyes: eyesOf(pairs).map((eye) => ({
-      ...{ tool: eye.tool, name: eye.name, looks: eye.looks },
-      learned: learnedSightOf(eye, pairs, beginning),
-    })),
+    eyes: eyesOf(pairs).map((eye) => eyeTaught(context, eye, pairs, beginning)),
     hands: handsOf(shown).map((hand) => ({
       ...{ technique: hand.technique, name: hand.name, cases: hand.cases },
       learned: learnedOf(hand, shown, beginning),

@@ -8,7 +8,8 @@ export async function up({ context }: { context: QueryInterface }) {
       add column p_passed double precision check (p_passed between 0 and 1),
       add column passes double precision check (passes > 0),
       add check ((p_find is null) = (p_passed is null) and (p_find is null) = (passes is null));
-    create index looks_expected on looks (collection_id) where p_find is not null and voided_at is null;
+    create index looks_expected on looks (collection_id, happened_at) include (p_find, p_passed, passes)
+      where p_find is not null and voided_at is null;
   `);
 }
 

@@ -42,37 +42,45 @@ export async function daysOf(scope: Scope, plantIds: readonly string[]): Promise
   return found.map((one) => ({ ...one, day: dayIn(one.at, scope.timeZone) }));
 }
 
-const expected = z.object({ pFind: z.number(), pPassed: z.number(), passes: z.number(), found: z.boolean() });
-const sums = z.object({ looks: z.number(), expected: z.number().nullable(), quiet: z.number().nullable() });
+const expected = z.object({ pFind: z.number(), found: z.boolean() });
+const found = z.object({ pFind: z.number(), pPassed: z.number(), passes: z.number() });
+const sums = z.object({ looks: z.number(), expected: z.number().nullable() });
 /** What a look was expected to find, and whether a case began with it. */
 export type ExpectedLook = z.output<typeof expected>;
 
-/** Looks of which something was expected: with their chance, in no event quite 1. */
-const expectedLooks = `from (
-    select k.happened_at as at, least(k.p_find, 0.999999) as "pFind", k.p_passed as "pPassed", k.passes, exists (
-      select 1 from cases c where c.collection_id = k.collection_id and c.plant_id = k.plant_id and c.opened_at = k.happened_at) as found
-    from looks k where k.collection_id = :c and k.p_find is not null and k.voided_at is null
-  ) one`;
+/** The chance of a look of which something was expected, in no event quite 1. */
+const CHANCE = "least(k.p_find, 0.999999)";
+const EXPECTED = "k.collection_id = :c and k.p_find is not null and k.voided_at is null";
 
 /** The newest looks of which something was expected, `limit` of them at most. */
 export function newestExpected(scope: Scope, limit: number): Promise<ExpectedLook[]> {
-  const sql = `select "pFind", "pPassed", passes, found ${expectedLooks} order by at desc limit :limit`;
+  const sql = `select ${CHANCE} as "pFind", exists (
+      select 1 from cases c where c.collection_id = k.collection_id and c.plant_id = k.plant_id and c.opened_at = k.happened_at) as found
+    from (select * from looks k where ${EXPECTED} order by k.happened_at desc limit :limit) k`;
   return rows(scope, expected, sql, { limit });
 }
 
-/** What passing from plant to plant let expect, by our own estimate, of all looks, of those that found nothing, and of each that found something. */
+/**
+ * What passing from plant to plant let expect, by our own estimate, of all looks, of those that found nothing, and of each that found
+ * something. Of hundreds of thousands of looks only the few finds are gone through one by one.
+ */
 export async function passing(scope: Scope): Promise<Passing> {
-  const hazard = `-ln(1 - "pFind") * "pPassed" / passes`;
-  const sql = `select count(*)::int as looks, sum(${hazard}) as expected, sum(${hazard}) filter (where not found) as quiet ${expectedLooks}`;
-  const [all, found] = await inParallel(
+  const all = `select count(*)::int as looks, sum(-ln(1 - ${CHANCE}) * k.p_passed / k.passes) as expected
+    from looks k where ${EXPECTED}`;
+  const finds = `select distinct on (k.id) ${CHANCE} as "pFind", k.p_passed as "pPassed", k.passes
+    from cases c join looks k on k.collection_id = c.collection_id and k.plant_id = c.plant_id and k.happened_at = c.opened_at
+    where ${EXPECTED} order by k.id`;
+  const [sum, few] = await inParallel(
     scope,
-    () => first(scope, sums, sql),
-    () => rows(scope, expected, `select "pFind", "pPassed", passes, found ${expectedLooks} where found`),
+    () => first(scope, sums, all),
+    () => rows(scope, found, finds),
   );
-  return {
-    ...{ looks: all?.looks ?? 0, expected: all?.expected ?? 0, quiet: all?.quiet ?? 0 },
-    found: found.map(expectedOf),
-  };
+  const { looks = 0 } = sum ?? {};
+  const due = sum?.expected ?? 0;
+  const each = few.map(expectedOf);
+  // Added up in another order the two may differ by a rounding.
+  const quiet = Math.max(0, due - each.reduce((total, { passed }) => total + passed, 0));
+  return { looks, expected: due, quiet, found: each };
 }
 
 /** Which of these plants something was ever found on; also where that look was struck out. */

@@ -85,6 +85,7 @@ await withTarget("wary_faults_actions", async (target) => {
     "programmes",
     "closings",
     "reactions",
+    "trap_counts",
     "plants",
     "places",
   ];

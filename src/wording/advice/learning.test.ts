@@ -152,7 +152,7 @@ describe("what other keepers' records have taught", () => {
 it("says what another tool would do for the rhythm", () => {
   const told = { instead: "eye", tool: "loupe", sees: 0.2, would: 0.6, everyDays: 7, couldBe: 14 } as const;
   expect(betterSentence(told)).toBe(
-    "By eye, 2 in 10 looks see a light infestation like these; with lamp and loupe, 6 in 10. A look every 14 days with lamp and loupe finds it as early as one every 7 days by eye.",
+    "By eye, 2 in 10 looks see a light infestation like these; with lamp and loupe, 6 in 10. A look every 14 days with lamp and loupe finds it as early as one every 7 days by eye. Plants in a case, at risk or new here still want weekly looks.",
   );
 });
 

@@ -148,7 +148,7 @@ const lookedWith: Readonly<Record<ToolId, string>> = {
 export function betterSentence({ instead, tool, sees, would, everyDays, couldBe }: BetterTool): string {
   const [now, better] = [lookedWith[instead], lookedWith[tool]];
   const first = `${now[0]!.toUpperCase()}${now.slice(1)}`;
-  return `${first}, ${inTen(sees)} looks see a light infestation like these; ${better}, ${inTen(would)}. A look every ${dayCount(couldBe)} ${better} finds it as early as one every ${dayCount(everyDays)} ${now}.`;
+  return `${first}, ${inTen(sees)} looks see a light infestation like these; ${better}, ${inTen(would)}. A look every ${dayCount(couldBe)} ${better} finds it as early as one every ${dayCount(everyDays)} ${now}. Plants in a case, at risk or new here still want weekly looks.`;
 }
 
 /**

@@ -143,6 +143,11 @@ describe("experience that is handed on", () => {
     expect(toldElsewhere(mine, keeper(1))).toBeNull();
   });
 
+  it("is read by others though a closing has outlasted its case", () => {
+    const file = experienceOf(keeper(3), { ...taught(2, 5), cases: 0, courses: [], sights: [], closings: [] });
+    expect(readExperience(JSON.stringify(file))).toEqual({ ok: true, file });
+  });
+
   it("reads the example", () => {
     const example = path.resolve(import.meta.dirname, "../../../../docs/experience-example.json");
     const read = readExperience(readFileSync(example, "utf8"));

@@ -32,7 +32,11 @@ export function experienceOf(
     from: [
       {
         keeper,
-        cases: taught.cases,
+        // A closing may outlast its case, where what had been found was struck out: what it told still counts.
+        cases: Math.max(
+          taught.cases,
+          sum(taught.worth.hands, ({ cases }) => cases),
+        ),
         // A way is of one remedy there: what a can of several has ended says nothing of any of them.
         courses: taught.courses
           .filter(({ dose }) => eachOf(dose).length === 1)

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { diceFrom } from "../clearance/tests/simulate";
+import { factorFrom, simpsonMean } from "./tests/checks";
 import { expectedOf, learnedPassing, passingFrom, PASSING_SPREAD, type Expected } from "./passing";
 
 /** Looks at plants some of which stood beside a case, as a keeper with this factor makes them. */
@@ -15,10 +16,6 @@ function looksOf(dice: () => number, factor: number, n: number) {
   }
   return { looks: n, expected, quiet, found };
 }
-
-/** A draw from the log-normal with mean 1 that stands beforehand (Box and Muller 1958). */
-const factorFrom = (dice: () => number, spread: number) =>
-  Math.exp(spread * Math.sqrt(-2 * Math.log(1 - dice())) * Math.cos(2 * Math.PI * dice()) - spread ** 2 / 2);
 
 describe("how much passes from plant to plant", () => {
   it("is our estimate while nothing is told, falls with quiet looks and rises with finds that only passing explains", () => {
@@ -64,15 +61,7 @@ describe("how much passes from plant to plant", () => {
         (product, { passed, other }) => product * (1 - Math.exp(-(Math.exp(log) * passed + other))),
         Math.exp(-((log + spread ** 2 / 2) ** 2) / (2 * spread ** 2) - Math.exp(log) * quiet),
       );
-    const [low, high, n] = [Math.log(0.05), Math.log(20), 2000];
-    let [above, below] = [0, 0];
-    for (let i = 0; i <= n; i++) {
-      const log = low + ((high - low) * i) / n;
-      const weight = (i === 0 || i === n ? 1 : i % 2 === 1 ? 4 : 2) * density(log);
-      above += weight * Math.exp(log);
-      below += weight;
-    }
-    expect(learnedPassing({ quiet, found }, spread).mean).toBeCloseTo(above / below, 3);
+    expect(learnedPassing({ quiet, found }, spread).mean).toBeCloseTo(simpsonMean(density, 0.05, 20), 3);
   });
 
   it("holds the true factor in its span four times in five, for 500 keepers (simulation-based calibration, Talts et al. 2018, from memory)", () => {

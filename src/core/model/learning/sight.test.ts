@@ -1,16 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { diceFrom } from "../clearance/tests/simulate";
+import { factorFrom, simpsonMean } from "./tests/checks";
 import { learnedSight, sawChance, sightFrom, sightWorth, SPREAD, type SightTold } from "./sight";
 
 const look = (saw: boolean, animals = 2, chance = 0.5): SightTold => ({ saw, animals, chance });
 const many = (n: number, saw: boolean) => Array.from({ length: n }, () => look(saw));
-
-/** A draw from the log-normal with mean 1 that stands beforehand (Box and Muller 1958). */
-function factorFrom(dice: () => number, spread: number): number {
-  const normal = Math.sqrt(-2 * Math.log(1 - dice())) * Math.cos(2 * Math.PI * dice());
-  return Math.exp(spread * normal - spread ** 2 / 2);
-}
 
 /** So many looks of an eye with this factor, beside finds of one to four animals, with our estimate anywhere. */
 const looksOf = (dice: () => number, factor: number, n: number): SightTold[] =>
@@ -86,15 +81,7 @@ describe("what looks tell of an eye", () => {
         prior,
       );
     };
-    const [low, high, n] = [Math.log(0.1), Math.log(6), 2000];
-    let [above, below] = [0, 0];
-    for (let i = 0; i <= n; i++) {
-      const log = low + ((high - low) * i) / n;
-      const weight = (i === 0 || i === n ? 1 : i % 2 === 1 ? 4 : 2) * density(log);
-      above += weight * Math.exp(log);
-      below += weight;
-    }
-    expect(learnedSight(told, spread).mean).toBeCloseTo(above / below, 3);
+    expect(learnedSight(told, spread).mean).toBeCloseTo(simpsonMean(density, 0.1, 6), 3);
   });
 
   it("holds the true factor in its span four times in five (simulation-based calibration, Talts et al. 2018, from memory)", () => {

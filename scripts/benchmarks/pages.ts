@@ -3,6 +3,7 @@ import { cpus } from "node:os";
 import { setTimeout } from "node:timers/promises";
 import { loadDemo, idOf } from "../../demo/loadDemo";
 import { now } from "../../src/clock";
+import { prepareAppRole } from "../../src/db/appRole";
 import { connect } from "../../src/db/connection";
 import { reckoners } from "../../src/jobs/reckoners";
 import { contextOf, openCollections } from "../../src/operations/shared/context";
@@ -37,7 +38,8 @@ const names = [
 ] as const;
 
 async function measure(what: string, url: string, limitMs: number, caseId: string, plantId: string): Promise<void> {
-  const stopServer = await startServer(PORT, url);
+  // Under the application's own role: row-level security is part of what a page takes.
+  const stopServer = await startServer(PORT, await prepareAppRole(connect(url), url));
   try {
     // The process that does the jobs starts beside the pages, and judges what it finds to be judged.
     await setTimeout(SETTLE_MS);

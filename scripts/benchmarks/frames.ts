@@ -64,9 +64,9 @@ async function playBack(driver: WebDriver): Promise<void> {
   );
 }
 
-await withDatabase("wary_benchmark_frames", async (url) => {
+await withDatabase("wary_benchmark_frames", async (url, appUrl) => {
   await buildLargeCollection(connect(url), now(), LARGE);
-  const stopServer = await startServer(PORT, url);
+  const stopServer = await startServer(PORT, appUrl);
   const { driver, close } = await openBrowser();
   try {
     await carry(driver);

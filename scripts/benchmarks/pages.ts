@@ -3,7 +3,6 @@ import { cpus } from "node:os";
 import { setTimeout } from "node:timers/promises";
 import { loadDemo, idOf } from "../../demo/loadDemo";
 import { now } from "../../src/clock";
-import { prepareAppRole } from "../../src/db/appRole";
 import { connect } from "../../src/db/connection";
 import { reckoners } from "../../src/jobs/reckoners";
 import { contextOf, openCollections } from "../../src/operations/shared/context";
@@ -17,6 +16,8 @@ const WARM_UP = 10;
 const SETTLE_MS = 8000;
 const REQUESTS = 100;
 const LARGE = { plants: 5000, shelves: 100, weeks: 52, openCases: 40 };
+
+// What is asked is asked under the application's own role: row-level security is part of what a page takes.
 
 /** The 50th and 95th percentile of the times to a whole answer, one request after the other, in ms. */
 async function time(path: string): Promise<{ p50: number; p95: number }> {
@@ -37,9 +38,8 @@ const names = [
   ["/plants/", "a plant"],
 ] as const;
 
-async function measure(what: string, url: string, limitMs: number, caseId: string, plantId: string): Promise<void> {
-  // Under the application's own role: row-level security is part of what a page takes.
-  const stopServer = await startServer(PORT, await prepareAppRole(connect(url), url));
+async function measure(what: string, appUrl: string, limitMs: number, caseId: string, plantId: string): Promise<void> {
+  const stopServer = await startServer(PORT, appUrl);
   try {
     // The process that does the jobs starts beside the pages, and judges what it finds to be judged.
     await setTimeout(SETTLE_MS);
@@ -62,11 +62,11 @@ async function measure(what: string, url: string, limitMs: number, caseId: strin
 }
 
 console.log(`Pages, ${REQUESTS} requests each, one at a time; ${cpus().length} cores (${cpus()[0]?.model.trim()}).`);
-await withDatabase("wary_benchmark_demo", async (url) => {
+await withDatabase("wary_benchmark_demo", async (url, appUrl) => {
   await loadDemo(url, now());
-  await measure("demo, 52 plants", url, 100, idOf("case", "R01", "mealybug"), idOf("plant", "L03"));
+  await measure("demo, 52 plants", appUrl, 100, idOf("case", "R01", "mealybug"), idOf("plant", "L03"));
 });
-await withDatabase("wary_benchmark_large", async (url) => {
+await withDatabase("wary_benchmark_large", async (url, appUrl) => {
   const begin = performance.now();
   const { caseId, plantId } = await buildLargeCollection(connect(url), now(), LARGE);
   console.log(
@@ -81,5 +81,5 @@ await withDatabase("wary_benchmark_large", async (url) => {
     pool.reckonAll,
   );
   await pool.end();
-  await measure(`${LARGE.plants} plants, a year`, url, 100, caseId, plantId);
+  await measure(`${LARGE.plants} plants, a year`, appUrl, 100, caseId, plantId);
 });

@@ -47,7 +47,7 @@ const press = `
   button.click();
   seen();`;
 
-await withDatabase("wary_benchmark_walk_large", async (url) => {
+await withDatabase("wary_benchmark_walk_large", async (url, appUrl) => {
   const { context } = await buildLargeCollection(connect(url), now(), {
     plants: 5000,
     shelves: 120,
@@ -55,7 +55,7 @@ await withDatabase("wary_benchmark_walk_large", async (url) => {
     openCases: 20,
   });
   const starts: number[] = [];
-  const stopServer = await startServer(PORT, url);
+  const stopServer = await startServer(PORT, appUrl);
   const pages: number[] = [];
   try {
     for (let i = 0; i < 6; i++) {
@@ -75,7 +75,7 @@ await withDatabase("wary_benchmark_walk_large", async (url) => {
   report("the page of a walk over 5,000 plants", pages.slice(1), 2000);
 });
 
-await withDatabase("wary_benchmark_walk", async (url) => {
+await withDatabase("wary_benchmark_walk", async (url, appUrl) => {
   const { context } = await buildLargeCollection(connect(url), now(), {
     plants: 400,
     shelves: 20,
@@ -83,7 +83,7 @@ await withDatabase("wary_benchmark_walk", async (url) => {
     openCases: 0,
   });
   const id = await begin(context);
-  const stopServer = await startServer(PORT, url);
+  const stopServer = await startServer(PORT, appUrl);
   const browser = await openBrowser(phone);
   try {
     const { driver } = browser;

@@ -76,8 +76,8 @@ export function fileOfCase(
 }
 
 /** A case file as it would be by our estimates alone; null where it is the same, since the keeper's own record bears on nothing in it. */
-export function fileByOurs(
-  file: CaseFileInput | null,
+function fileByOurs(
+  file: CaseFileInput,
   record: KeptRecord,
   found: Case,
   asOf: Day,
@@ -108,6 +108,7 @@ export function judge(context: Pick<Context, "collection" | "now">, record: Kept
     plan,
     courses: coursesOn(record.acts, day, inUse(context.collection.bottles)),
     on: onPlant(context, record, found.openedAt),
+    byOurs: fileByOurs(input, record, found, day, context.collection),
   };
   try {
     return judgeCase(input, record.plant.growthForm, bearing, waysOf(context.collection));

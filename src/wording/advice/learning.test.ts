@@ -18,6 +18,7 @@ import {
   promiseSentence,
   sightElsewhereSentence,
   byOursSentence,
+  twiceSentence,
   ownSentences,
   taughtSentences,
   toldSentence,
@@ -102,6 +103,12 @@ describe("what a keeper's own record makes of a case", () => {
   ])("%d beside %d", (own, ours, sentence) => {
     expect(byOursSentence(own, ours).replaceAll("\u00a0", " ")).toBe(sentence);
   });
+});
+
+it("says a case both ways", () => {
+  expect(twiceSentence({ pClear: 0.97, byOurs: 0.91 }).replaceAll("\u00a0", " ")).toBe(
+    "97 % likely over; 91 % by our estimates alone.",
+  );
 });
 
 describe("what was told, held against what came", () => {

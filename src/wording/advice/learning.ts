@@ -161,6 +161,11 @@ export function byOursSentence(own: number, ours: number): string {
   return `What has been learned counts here, and makes it ${own > ours ? "surer" : "less sure"}: by our estimates alone it would be ${theirs}.`;
 }
 
+/** A case by what has been learned, beside our estimates. @example twiceSentence({ pClear: 0.97, byOurs: 0.91 }) // "97 % likely over; 91 % by our estimates alone." */
+export function twiceSentence({ pClear, byOurs }: { readonly pClear: number; readonly byOurs: number }): string {
+  return `${percent(pClear)} likely over; ${percent(byOurs)} by our estimates alone.`;
+}
+
 /** What came with the plants of a seller. @example arrivalsSentence(one) // "Swap: 4 of 13 plants showed a pest soon after they came. About 22 % of the next will (11 % to 33 %)." */
 export function arrivalsSentence({ seller, plants, showed, learned }: SellerTaught): string {
   const some =

@@ -189,7 +189,7 @@ export default async function CasePage({ params }: { params: Promise<{ id: strin
             <CaseReckoned
               pest={found.pest}
               file={view.file}
-              byOurs={view.fileByOurs}
+              byOurs={judgement?.byOurs ?? null}
               on={view.on}
               coming={comingDoses(view)}
               marks={marksOf(view)}

@@ -24,6 +24,7 @@ import {
   taughtSentences,
 } from "@/wording/advice/learning";
 import { pestNames, toolNames } from "@/wording/names/names";
+import { BearsOn } from "./_parts/BearsOn";
 import { OtherKeepers } from "./_parts/OtherKeepers";
 import { Shares, sharesOf } from "./_parts/Shares";
 import { WasItRight } from "./_parts/WasItRight";
@@ -167,6 +168,7 @@ export default async function TaughtPage() {
           </>
         )}
       </Panel>
+      <BearsOn cases={taught.bearsOn} />
       {sellers.length > 0 && (
         <Panel title="What comes with new plants">
           <ul className="list-unstyled mb-0">

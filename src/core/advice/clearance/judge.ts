@@ -47,11 +47,15 @@ export interface Standing {
   /** The courses of remedies that run on the plant. */
   readonly courses: TreatmentCourses;
   readonly on: OnPlant;
+  /** The case's file as it would be by our estimates alone; left out where the keeper's record bears on nothing in it. */
+  readonly byOurs?: CaseFileInput | null;
 }
 
 /** Everything the application says of a case; plain data, as it is kept. */
 export interface Judgement {
   readonly assessment: Assessment;
+  /** How likely it would be over by our estimates alone, 0–1; left out where that is the same question. */
+  readonly byOurs?: number;
   /** How many clean looks would make it sure enough, when the next would be, and how likely they are; null when eight would not, and
    * while nothing has been done since live animals were seen. */
   readonly sureAfter: {
@@ -83,7 +87,7 @@ export type Judged =
  * outside: a case that cannot be reckoned says why, and never throws.
  */
 export function judgeCase(input: CaseFileInput, form: GrowthFormId, standing: Standing, ways: KeepersWays): Judged {
-  const { today, lastLook, search, sees = 1, plan, courses, on } = standing;
+  const { today, lastLook, search, sees = 1, plan, courses, on, byOurs } = standing;
   const read = checkCaseFile(input);
   if (!read.ok) return read;
   const { file } = read;
@@ -102,8 +106,10 @@ export function judgeCase(input: CaseFileInput, form: GrowthFormId, standing: St
     assessment.pClear < ways.clearTarget && !leftSitting(reckoning)
       ? looksUntilSure(scorer, see, { firstDay: calendar.of(next), everyDays, target: ways.clearTarget })
       : null;
+  const ours = byOurs ? chanceIn(byOurs) : null;
   const judgement = {
     assessment,
+    ...(ours !== null && { byOurs: ours }),
     sureAfter: worth && { looks: worth.looks, next, pClean: worth.pClean, sure: worth.sure },
     outlook:
       plan &&
@@ -116,6 +122,13 @@ export function judgeCase(input: CaseFileInput, form: GrowthFormId, standing: St
       ),
   };
   return { ok: true, judgement };
+}
+
+/** How likely a case is over by its file; null where that cannot be reckoned. */
+function chanceIn(input: CaseFileInput): number | null {
+  const read = checkCaseFile(input);
+  const assessed = read.ok && assessFile(read.file);
+  return assessed && assessed.ok ? assessed.assessment.pClear : null;
 }
 
 /** The courses in days of the model, and what may follow on them. */

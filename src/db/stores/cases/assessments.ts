@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { pestIds } from "@/core/knowledge/pests/pests";
 import type { Scope } from "../../connection";
 import { idList, rows, run } from "../../query";
 
@@ -73,4 +74,33 @@ export function sureOf(
       and (a.result #>> '{judgement,assessment,pClear}')::float8 >= :least
     order by p.code`;
   return rows(scope, open, sql, { ...now, least });
+}
+
+const twice = z.object({
+  caseId: z.string(),
+  code: z.string(),
+  plant: z.string(),
+  pest: z.enum(pestIds),
+  pClear: z.number(),
+  byOurs: z.number(),
+});
+/** An open case on which the keeper's record bears, with how likely it is over by that, and by our estimates alone. */
+export type JudgedTwice = z.output<typeof twice>;
+
+/** Open cases of plants in use that were judged both ways, of these ways, this model, this day and the facts as they are; those furthest apart first. */
+export function judgedTwice(
+  scope: Scope,
+  now: { ways: string; modelVersion: number; asOf: string },
+): Promise<JudgedTwice[]> {
+  const sql = `select s.id as "caseId", p.code, p.name as plant, s.pest, b."pClear", b."byOurs"
+    from assessments a
+    join cases s on s.collection_id = a.collection_id and s.id = a.case_id and s.closed_at is null
+    join plants p on p.collection_id = s.collection_id and p.id = s.plant_id and p.archived_at is null
+    join plant_states t on t.collection_id = s.collection_id and t.plant_id = s.plant_id
+    cross join lateral (select (a.result #>> '{judgement,assessment,pClear}')::float8 as "pClear",
+      (a.result #>> '{judgement,byOurs}')::float8 as "byOurs") b
+    where a.collection_id = :c and a.facts_version = t.facts_version and a.ways = :ways
+      and a.model_version = :modelVersion and a.as_of = :asOf and b."byOurs" is not null
+    order by abs(b."pClear" - b."byOurs") desc, p.code, s.pest`;
+  return rows(scope, twice, sql, now);
 }

@@ -24,7 +24,7 @@ import * as caseNumbers from "@/db/stores/cases/caseNumbers";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { caseOnRecord } from "../caseOnRecord";
 import { foundersNear } from "../foundersNear";
-import { fileByOurs, fileOfCase, knownJudgement, type KnownJudgement } from "../judgements";
+import { fileOfCase, knownJudgement, type KnownJudgement } from "../judgements";
 import { onPlant } from "../../plants/onPlant";
 import { warmed, type WarmPlace } from "../../places/placesAsTheyStand";
 import { cardOf } from "../../plants/plantCard";
@@ -44,8 +44,6 @@ export interface CaseView {
   readonly clearance: Clearance;
   /** Everything on record as a case file, for reckoning elsewhere; null for a case that cannot be written as one. */
   readonly file: CaseFileInput | null;
-  /** The same by our estimates alone, where the keeper's own record makes a difference to it and it is open; else null. */
-  readonly fileByOurs: CaseFileInput | null;
   /** What the engine says of it; null for closed cases, and while it has not been reckoned yet. */
   readonly judged: KnownJudgement | null;
   /** Why the plan in force no longer promises what it did. */
@@ -101,7 +99,6 @@ export async function readCase(context: Context, asked: string): Promise<CaseVie
     nextStep: plan && nextTreatment(plan),
     clearance: ruleOf(found, record, record.warmth, day, sureness),
     file,
-    fileByOurs: found.open ? fileByOurs(file, record, found, day, context.collection) : null,
     judged,
     changed: changesSince(plan, found, record, record.warmth, day, judgement?.outlook?.lateDays ?? 0),
     generationDays: place.meanC === null ? null : eggToAdultDays(pestOf(found.pest), place.meanC),

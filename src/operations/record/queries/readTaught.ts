@@ -23,12 +23,14 @@ import { arrivalsTaught, type SellerTaught } from "@/core/advice/learning/arriva
 import { sightOf, type Sight } from "@/core/advice/learning/sight";
 import { treats } from "@/core/acts/acts";
 import { inParallel } from "@/db/query";
+import * as assessments from "@/db/stores/cases/assessments";
 import * as cases from "@/db/stores/cases/cases";
 import * as collections from "@/db/stores/collections";
 import * as facts from "@/db/stores/record/facts";
 import { cameFrom } from "@/db/stores/plants/spread";
 import * as looks from "@/db/stores/looks/looks";
 import * as ledger from "@/db/stores/record/ledger";
+import { judgedNow } from "../../cases/judgements";
 import { dayOf, scopeOf, today, type Context } from "../../shared/context";
 
 /** Of more looks the newest are weighed: what came of so many at once takes a second to weigh. */
@@ -73,6 +75,8 @@ export interface TaughtView {
   readonly expected: readonly ToldBetween[];
   /** How many looks that were, how many of them found something, and how much more that says passes from plant to plant than we suppose; null for too few. */
   readonly passing: { readonly looks: number; readonly finds: number; readonly learned: Learned | null };
+  /** Open cases on which this bears, as far as they are judged, with how likely they are over by it and by our estimates alone; those furthest apart first. */
+  readonly bearsOn: readonly assessments.JudgedTwice[];
   /** What that is worth to keepers elsewhere. */
   readonly worth: Omit<ToldElsewhere, "keepers">;
   /** What other keepers' records have taught that were read in; null where none were. */
@@ -166,7 +170,7 @@ export async function readTaught(context: Context): Promise<TaughtView> {
   const now = today(context);
   const told = await casesTold(context);
   const scope = scopeOf(context, "read");
-  const [pairs, shown, came, experience, expected, passing] = await inParallel(
+  const [pairs, shown, came, experience, expected, passing, bearsOn] = await inParallel(
     scope,
     () => sightOnRecord(scope),
     () => cases.shownReach(scope),
@@ -174,6 +178,7 @@ export async function readTaught(context: Context): Promise<TaughtView> {
     () => collections.experience(scope),
     () => looks.newestExpected(scope, MOST_EXPECTED),
     () => looks.passing(scope),
+    () => assessments.judgedTwice(scope, judgedNow(context)),
   );
   // Whoever keeps to our estimates sees what their own would be.
   const { numbers, toldElsewhere } = context.collection;
@@ -211,6 +216,7 @@ export async function readTaught(context: Context): Promise<TaughtView> {
       ...{ looks: passing.looks, finds: passing.found.length },
       learned: passingFrom(passing, beginning.numbers),
     },
+    bearsOn,
     worth: {
       hands: handsWorth(shown),
       eyes: eyesWorth(pairs),

@@ -7,6 +7,7 @@ import { addDays } from "@/core/shared/days";
 import * as facts from "@/db/stores/record/facts";
 import { adoptPlan } from "../../cases/commands/adoptPlan";
 import { closeCase } from "../../cases/commands/closeCase";
+import { judgeStale } from "../../cases/commands/judgeStale";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { expectOk } from "../../shared/outcome";
 import { readCase } from "../../cases/queries/readCase";
@@ -115,15 +116,26 @@ describe("what the record has taught", () => {
       (await readCase({ ...context, collection: { ...context.collection, numbers } }, next))!.file!.reachPrior;
     expect(await begun("mixed")).toEqual(hand!.learned!.mean);
     expect(await begun("ours")).toBeUndefined();
-    // By ours alone it is the same case without what the hand has shown.
-    const byOurs = async (numbers: "ours" | "mixed") =>
-      (await readCase({ ...context, collection: { ...context.collection, numbers } }, next))!.fileByOurs;
-    expect(await byOurs("ours")).toBeNull();
-    const { reachPrior: _prior, ...same } = (await readCase(context, next))!.file!;
-    expect(await byOurs("mixed")).toEqual(same);
-    // A case that no hand has touched begins as all do.
+    // By ours alone it is the same case without what the hand has shown; one that no hand has touched begins as all do.
     const untouched = await openCaseOn(context, await plantOn(context, shelf), 10);
-    expect((await readCase(context, untouched))!.fileByOurs).toBeNull();
+    const judged = async (numbers: "ours" | "mixed", caseId = next) => {
+      const { judged } = (await readCase({ ...context, collection: { ...context.collection, numbers } }, caseId))!;
+      return judged!.judged.ok ? judged!.judged.judgement : null;
+    };
+    const mixed = (await judged("mixed"))!;
+    const ours = (await judged("ours"))!;
+    expect(ours.byOurs).toBeUndefined();
+    expect(mixed.byOurs).toBe(ours.assessment.pClear);
+    expect((await judged("mixed", untouched))!.byOurs).toBeUndefined();
+    // Once the job has judged it, it stands among what has been learned.
+    expect((await readTaught(context)).bearsOn).toEqual([]);
+    await judgeStale(context);
+    expect((await readTaught(context)).bearsOn).toMatchObject([
+      { caseId: next, pest: "mealybug", pClear: mixed.assessment.pClear, byOurs: mixed.byOurs },
+    ]);
+    // Of facts that have changed since nothing is said.
+    expectOk(await recordAct(context, aSpray(plantId, next, 5, soap)));
+    expect((await readTaught(context)).bearsOn).toEqual([]);
     const moved = (of: readonly number[] | undefined) => Math.abs(of![2]! - 0.25);
     expect(moved(await begun("mine"))).toBeGreaterThan(moved(await begun("mixed")));
   });
@@ -140,6 +152,7 @@ describe("what the record has taught", () => {
       promises: [],
       expected: [],
       passing: { looks: 0, finds: 0, learned: null },
+      bearsOn: [],
       worth: { hands: [], eyes: [], arrivals: { plants: 0, showed: 0 } },
       elsewhere: null,
       cases: 0,

@@ -21,7 +21,7 @@ const Picture = dynamic(() => import("./Picture").then((module) => module.Pictur
 interface Props {
   readonly pest: PestId;
   readonly file: CaseFileInput;
-  readonly byOurs: CaseFileInput | null;
+  readonly byOurs: number | null;
   readonly on: OnPlant;
   readonly coming: readonly DatedDose[];
   readonly marks: readonly Mark[];

@@ -27,8 +27,8 @@ export function WhatIf({
 }: {
   reckoner: ReckonerHandle;
   file: CaseFileInput;
-  /** The same by our estimates alone; null where the keeper's own record makes no difference. */
-  byOurs: CaseFileInput | null;
+  /** How likely it would be over by our estimates alone; null where the keeper's own record bears on nothing. */
+  byOurs: number | null;
   pClear: number;
 }) {
   const [supposed, setSupposed] = useState(nothing);
@@ -45,7 +45,7 @@ export function WhatIf({
           <span className="text-body-secondary"> instead of {percent(pClear)}</span>
         )}
       </p>
-      {byOurs && <ByOurs reckoner={reckoner} file={byOurs} pClear={pClear} />}
+      {byOurs !== null && <p className="small">{byOursSentence(pClear, byOurs)}</p>}
       <PhoneFold summary="Suppose something else">
         <Form.Check
           id="what-if-spray"
@@ -89,10 +89,4 @@ export function WhatIf({
       </PhoneFold>
     </Panel>
   );
-}
-
-/** What the keeper's own record makes of it. */
-function ByOurs({ reckoner, file, pClear }: { reckoner: ReckonerHandle; file: CaseFileInput; pClear: number }) {
-  const { answer } = useAnswer(reckoner, (remote) => remote.whatIf(file, nothing), "by ours");
-  return answer === null ? null : <p className="small">{byOursSentence(pClear, answer)}</p>;
 }

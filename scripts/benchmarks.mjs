@@ -9,6 +9,7 @@ import { ensureBuild } from "./lib/build.mjs";
 const BENCHMARKS = {
   engine: { tsx: "engine" },
   truth: { tsx: "calibration" },
+  taught: { tsx: "taught" },
   played: { full: "simulation" },
   cards: { tsx: "cards" },
   rooms: { tsx: "rooms" },

@@ -30,21 +30,32 @@ export function chanceToSeeOne(pestId: PestId, form: GrowthFormId, meanC: number
   return shares.reduce((sum, share, i) => sum + share * see[i]!, 0);
 }
 
+/** The chances, 0–1, that bear on what one look sees where another found something. */
+export interface ChancesBeside {
+  /** That it sees an animal which the other has seen. */
+  readonly ofSeen: number;
+  /** That it sees any one animal, and that the other does. */
+  readonly ofAny: number;
+  readonly otherSees: number;
+}
+
 /**
- * The chance that an animal which one look has seen is seen by another: of those that one sees, by age and place, the share that the
- * other sees. 0 where the first can see none. @example chanceAmongSeen("mealybug", "rosette", 22, eyeOnAll, loupeOnAll) // higher than for any animal
+ * What a look sees beside another that was made with `other`: by age and place, those that the other sees are also easier for it, and those
+ * that the other passes are harder. `ofSeen` is 0 where the other can see none. @example chancesBeside("mealybug", "rosette", 22, eyeOnAll, loupeOnAll).ofSeen // higher than for any animal
  */
-export function chanceAmongSeen(
+export function chancesBeside(
   pestId: PestId,
   form: GrowthFormId,
   meanC: number,
   search: Search,
-  seenWith: Search,
-): number {
+  other: Search,
+): ChancesBeside {
   const { shares, seeing } = population(pestId, form, meanC);
-  const [see, seen] = [seeing(search), seeing(seenWith)];
-  const all = shares.reduce((sum, share, i) => sum + share * seen[i]!, 0);
-  return all > 0 ? shares.reduce((sum, share, i) => sum + share * seen[i]! * see[i]!, 0) / all : 0;
+  const [see, seen] = [seeing(search), seeing(other)];
+  const over = (of: (i: number) => number) => shares.reduce((sum, share, i) => sum + share * of(i), 0);
+  const otherSees = over((i) => seen[i]!);
+  const both = over((i) => seen[i]! * see[i]!);
+  return { ofSeen: otherSees > 0 ? both / otherSees : 0, ofAny: over((i) => see[i]!), otherSees };
 }
 
 /** A growing population's shares by age and place, and the chance that one of each is seen. */

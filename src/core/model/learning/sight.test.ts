@@ -1,16 +1,29 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { spotsOf } from "../../knowledge/plants/growthForms";
+import { pestOf } from "../../knowledge/pests/pests";
+import { chancesBeside } from "../inspection/detectionProbability";
+import { seeChances } from "../inspection/see";
+import { sitesOn } from "../inspection/sitesOn";
+import type { ToolId } from "../inspection/tools";
+import { layoutOf, spread } from "../population/layout";
+import { stableGrowth } from "../population/stable";
+import { stepFor } from "../population/step";
 import { diceFrom } from "../clearance/tests/simulate";
 import { factorFrom, simpsonMean } from "./tests/checks";
 import { learnedSight, sawChance, sightFrom, sightWorth, SPREAD, type SightTold } from "./sight";
 
-const look = (saw: boolean, animals = 2, chance = 0.5): SightTold => ({ saw, animals, chance });
+/** A look beside one that saw half of the animals. */
+const look = (saw: boolean, animals = 2, ofSeen = 0.4): SightTold => ({
+  ...{ saw, animals, ofSeen },
+  ...{ ofAny: ofSeen / 1.6, otherSees: 0.5 },
+});
 const many = (n: number, saw: boolean) => Array.from({ length: n }, () => look(saw));
 
 /** So many looks of an eye with this factor, beside finds of one to four animals, with our estimate anywhere. */
 const looksOf = (dice: () => number, factor: number, n: number): SightTold[] =>
   Array.from({ length: n }, () => {
-    const told = { animals: 1 + Math.floor(4 * dice()), chance: 0.05 + 0.7 * dice() };
+    const told = look(false, 1 + Math.floor(4 * dice()), 0.03 + 0.5 * dice());
     return { ...told, saw: dice() < sawChance(told, factor) };
   });
 
@@ -34,10 +47,61 @@ describe("what looks tell of an eye", () => {
     );
   });
 
-  it("one careless look past a colony hardly tells: it is no other eye", () => {
-    const { mean } = learnedSight([...many(8, true), look(false, 200, 0.9)], SPREAD.mixed);
-    expect(mean).toBeGreaterThan(0.6);
+  it("sees none of a colony of unknown size as often as a sum over all sizes has it", () => {
+    const { ofSeen, ofAny, otherSees: s } = look(false, 3, 0.3);
+    const [n, factor] = [3, 0.8];
+    const ofPassed = (ofAny - s * ofSeen) / (1 - s);
+    // As likely on any scale beforehand; the other look found three of so many (binomial, textbook).
+    const choose = (all: number) => (all * (all - 1) * (all - 2)) / 6;
+    let [sum, none] = [0, 0];
+    for (let size = n; size < 400; size++) {
+      const likely = (choose(size) * s ** n * (1 - s) ** (size - n)) / size;
+      sum += likely;
+      none += likely * (1 - factor * ofSeen) ** n * (1 - factor * ofPassed) ** (size - n);
+    }
+    expect(sawChance(look(false, 3, 0.3), factor)).toBeCloseTo(0.025 + 0.95 * (1 - none / sum), 9);
   });
+
+  it("of many found, seeing some tells nothing", () => {
+    const before = learnedSight([], 0.7).mean;
+    expect(learnedSight([look(true, 60)], 0.7).mean / before).toBeCloseTo(1, 2);
+    expect(learnedSight([look(true, 1)], 0.7).mean / before).toBeGreaterThan(1.1);
+  });
+
+  it.each([1, 0.7])(
+    "an eye that sees %d of what we suppose is found among colonies played animal by animal",
+    (factor) => {
+      const dice = diceFrom(31).uniform;
+      const [form, pest] = ["trailingVine", "mealybug"] as const;
+      const search = (tool: ToolId) => ({ tool, spots: spotsOf(form) });
+      const layout = layoutOf(pestOf(pest));
+      const { shares } = stableGrowth(layout, sitesOn(form, pest), 22, stepFor(layout, 22, 0.25));
+      const chancesOf = (tool: ToolId) => {
+        const see = seeChances(pestOf(pest), pest, form, search(tool));
+        return [...spread(layout, (stage, site) => see[stage]![site]!)];
+      };
+      const [lamp, loupe] = [chancesOf("lamp"), chancesOf("loupe")];
+      const beside = chancesBeside(pest, form, 22, search("lamp"), search("loupe"));
+      const told: SightTold[] = [];
+      while (told.length < 1500) {
+        // As likely on any scale, from one to a hundred.
+        const size = Math.round(Math.exp(Math.log(100) * dice()));
+        let [animals, saw] = [0, false];
+        for (let k = 0; k < size; k++) {
+          let at = dice();
+          const type = Math.max(
+            0,
+            [...shares].findIndex((share) => (at -= share) < 0),
+          );
+          if (dice() < loupe[type]!) animals++;
+          if (dice() < factor * lamp[type]!) saw = true;
+        }
+        if (animals > 0) told.push({ saw, animals, ...beside });
+      }
+      // With all colonies above five taken for five it came to 1.7 for an eye that sees as we suppose.
+      expect(Math.abs(learnedSight(told, 3).mean / factor - 1)).toBeLessThan(0.1);
+    },
+  );
 
   it("of others tells less than of one's own, and all of them less than six of one's own", () => {
     const own = learnedSight(many(6, false), 0.35).mean;

@@ -1,16 +1,15 @@
 import { ln } from "../../shared/exponential";
+import type { ChancesBeside } from "../inspection/detectionProbability";
 import { MOST_SEEN } from "../inspection/see";
 import { evenInLog, learnedOver, normalised, type Learned } from "./grid";
 import { FEWEST_CASES, OTHERS_TELL, type NumbersId } from "./reach";
 
-/** A look that was a chance to see what another look near by found. */
-export interface SightTold {
+/** A look that was a chance to see what another look near by found, with our estimates of its chances; `ofSeen` and `otherSees` above 0. */
+export interface SightTold extends ChancesBeside {
   /** Whether it saw any. */
   readonly saw: boolean;
   /** How many animals the other look found there, 1 or more. */
   readonly animals: number;
-  /** Our estimate of the chance that one of them is seen by this look, above 0 to 1. */
-  readonly chance: number;
 }
 
 /** What looks have told of an eye with a tool: how much of what our estimate sees it sees, 1 where it sees as much. */
@@ -28,10 +27,8 @@ const NOTHING_TOLD: SightWorth = { precision: 0, pull: 0 };
 
 /** The spread of the factor's logarithm beforehand: our estimate holds firmly, or loosely (HOUSE). */
 export const SPREAD = { mixed: 0.35, mine: 0.7 } as const satisfies Record<Exclude<NumbersId, "ours">, number>;
-/** Now and then a look passes what is in plain sight: nobody's eye is told by one of those (HOUSE). */
+/** Now and then a look passes what is in plain sight, or comes upon what it could hardly see: so many of them say nothing of the eye (HOUSE). */
 const CARELESS = 0.05;
-/** Animals sit together: more than so many are no more chances to be seen than so many (HOUSE). */
-const COLONY = 5;
 /** What all others together tell is never more than so many looks of one's own (HOUSE). */
 const OTHERS_MOST = 6;
 const STEPS = 240;
@@ -41,12 +38,18 @@ const [LEAST, MOST] = [0.1, 6];
 const grid = evenInLog(LEAST, MOST, STEPS);
 
 /**
- * How likely a look sees any of what was there, by an eye that sees `factor` of what ours would: 0.95 · (1 − (1 − factor · chance)ⁿ), n no
- * more than {@link COLONY}. @example sawChance({ animals: 1, chance: 0.6 }, 1) // 0.57
+ * How likely a look sees any of what was there, by an eye that sees `factor` of what ours would. It may see the n that the other look
+ * found, and those that it passed as well. Of a colony of unknown size, as likely on any scale, as many were passed as a negative binomial
+ * has it (textbook): none is seen with (1 − c)ⁿ · (s / (s + (1 − s) · u))ⁿ, c and u the chances that it sees one that the other has seen and
+ * passed, s that the other sees one, as we suppose: one keeper's two tools tell how they compare, and no more. {@link CARELESS} looks tell nothing. Of many found neither seeing some nor passing them tells much.
+ * @example sawChance({ animals: 1, ofSeen: 0.6, ofAny: 0.6, otherSees: 1 }, 1) // 0.595
  */
-export function sawChance({ animals, chance }: Pick<SightTold, "animals" | "chance">, factor: number): number {
-  const one = Math.min(MOST_SEEN, factor * chance);
-  return (1 - CARELESS) * (1 - (1 - one) ** Math.min(COLONY, animals));
+export function sawChance({ animals, ofSeen, ofAny, otherSees }: Omit<SightTold, "saw">, factor: number): number {
+  const chance = (of: number) => Math.max(0, Math.min(MOST_SEEN, of));
+  const s = otherSees;
+  const passed = s < 1 ? chance((factor * (ofAny - s * ofSeen)) / (1 - s)) : 0;
+  const none = ((1 - chance(factor * ofSeen)) * (s / (s + (1 - s) * passed))) ** animals;
+  return CARELESS / 2 + (1 - CARELESS) * (1 - none);
 }
 
 /** How likely each cell of the grid is: normal in the logarithm beforehand, given looks that count as much as they weigh. */

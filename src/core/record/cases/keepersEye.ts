@@ -1,6 +1,6 @@
 import { sightElsewhere, type Beginning } from "../../model/learning/elsewhere";
 import { sightFrom, sightWorth, type LearnedSight, type SightTold, type SightWorth } from "../../model/learning/sight";
-import { chanceAmongSeen } from "../../model/inspection/detectionProbability";
+import { chancesBeside, type ChancesBeside } from "../../model/inspection/detectionProbability";
 import type { ToolId } from "../../model/inspection/tools";
 import { groupBy } from "../../shared/groupBy";
 import { remember } from "../../shared/remember";
@@ -14,17 +14,17 @@ export interface KeepersEye {
 
 /** How warm it was hardly changes who is seen: ages are taken as where it is this warm, °C. */
 const USUAL_C = 22;
-const chances = new Map<string, number>();
+const chances = new Map<string, ChancesBeside>();
 const MOST_CHANCES = 5000;
 
 /** What a pair tells of the eye; null where the look could not have seen what the other found. */
 function toldBy({ look, pest, saw, animals, foundWith }: SightPair): SightTold | null {
   const search = { tool: look.tool, spots: look.spots };
   const key = JSON.stringify([pest, look.growthForm, search, foundWith]);
-  const chance = remember(chances, MOST_CHANCES, key, () =>
-    chanceAmongSeen(pest, look.growthForm, USUAL_C, search, foundWith),
+  const beside = remember(chances, MOST_CHANCES, key, () =>
+    chancesBeside(pest, look.growthForm, USUAL_C, search, foundWith),
   );
-  return chance > 0 ? { saw, animals: Math.max(1, animals), chance } : null;
+  return beside.ofSeen > 0 ? { saw, animals: Math.max(1, animals), ...beside } : null;
 }
 
 const isOf = (eye: KeepersEye, { look }: SightPair) => look.keeper === eye.keeper && look.tool === eye.tool;

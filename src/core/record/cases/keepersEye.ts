@@ -1,5 +1,6 @@
 import { sightElsewhere, type Beginning } from "../../model/learning/elsewhere";
 import { sightFrom, sightWorth, type LearnedSight, type SightTold, type SightWorth } from "../../model/learning/sight";
+import { MOST_SEEN } from "../../model/inspection/see";
 import { chancesBeside, type ChancesBeside } from "../../model/inspection/detectionProbability";
 import type { ToolId } from "../../model/inspection/tools";
 import { groupBy } from "../../shared/groupBy";
@@ -16,20 +17,56 @@ export interface KeepersEye {
 const USUAL_C = 22;
 const chances = new Map<string, ChancesBeside>();
 const MOST_CHANCES = 5000;
+const MOST_EYES = 100;
 
-/** What a pair tells of the eye; null where the look could not have seen what the other found. */
-function toldBy({ look, pest, saw, animals, foundWith }: SightPair): SightTold | null {
+/** Looking the closer, the further to the right. */
+const closer: readonly ToolId[] = ["eye", "lamp", "loupe"];
+const isCloser = (one: ToolId, other: ToolId) => closer.includes(other) && closer.indexOf(one) > closer.indexOf(other);
+
+/** How much of what our estimate sees an eye with a tool is known to see; 1 where nothing is. */
+type Sees = (eye: KeepersEye) => number;
+const asSupposed: Sees = () => 1;
+
+/**
+ * What a pair tells of the eye; null where the look could not have seen what the other found. The closer look is the measure of the other:
+ * it is taken to see what we suppose, and the other what has been learned of it, or each would be told by the other once more.
+ */
+function toldBy({ look, pest, saw, animals, foundWith, foundBy }: SightPair, sees: Sees): SightTold | null {
   const search = { tool: look.tool, spots: look.spots };
   const key = JSON.stringify([pest, look.growthForm, search, foundWith]);
   const beside = remember(chances, MOST_CHANCES, key, () =>
     chancesBeside(pest, look.growthForm, USUAL_C, search, foundWith),
   );
-  return beside.ofSeen > 0 ? { saw, animals: Math.max(1, animals), ...beside } : null;
+  const known = isCloser(look.tool, foundWith.tool) ? sees({ keeper: foundBy, tool: foundWith.tool }) : 1;
+  const otherSees = Math.min(MOST_SEEN, known * beside.otherSees);
+  return beside.ofSeen > 0 ? { saw, animals: Math.max(1, animals), ...beside, otherSees } : null;
 }
 
 const isOf = (eye: KeepersEye, { look }: SightPair) => look.keeper === eye.keeper && look.tool === eye.tool;
 
-const told = (some: readonly SightPair[]) => some.flatMap((pair) => toldBy(pair) ?? []);
+const told = (some: readonly SightPair[], sees: Sees) => some.flatMap((pair) => toldBy(pair, sees) ?? []);
+
+/** What each eye is known to see, each reckoned when it is first asked for: a tool's from those that look less close. */
+function eyesKnown(pairs: readonly SightPair[], beginning: Beginning) {
+  const known = new Map<string, LearnedSight | null>();
+  const learned = (eye: KeepersEye): LearnedSight | null =>
+    remember(known, MOST_EYES, `${eye.tool} ${eye.keeper}`, () => sightOf(eye, pairs, beginning, sees));
+  const sees: Sees = (eye) => learned(eye)?.mean ?? 1;
+  return { learned, sees };
+}
+
+function sightOf(
+  eye: KeepersEye,
+  pairs: readonly SightPair[],
+  { numbers, toldElsewhere }: Beginning,
+  sees: Sees,
+): LearnedSight | null {
+  if (numbers === "ours") return null;
+  const own = pairs.filter((pair) => isOf(eye, pair));
+  // Of another look we ask no more than what it says by itself.
+  const others = pairs.filter((pair) => !isOf(eye, pair));
+  return sightFrom(told(own, sees), told(others, asSupposed), numbers, sightElsewhere(toldElsewhere, eye.tool));
+}
 
 /**
  * What pairs of looks have told of an eye with a tool: its own, a little of every other, and what other keepers' records are worth. Null where
@@ -38,24 +75,19 @@ const told = (some: readonly SightPair[]) => some.flatMap((pair) => toldBy(pair)
 export function learnedSightOf(
   eye: KeepersEye,
   pairs: readonly SightPair[],
-  { numbers, toldElsewhere }: Beginning,
+  beginning: Beginning,
 ): LearnedSight | null {
-  if (numbers === "ours") return null;
-  return sightFrom(
-    told(pairs.filter((pair) => isOf(eye, pair))),
-    told(pairs.filter((pair) => !isOf(eye, pair))),
-    numbers,
-    sightElsewhere(toldElsewhere, eye.tool),
-  );
+  return eyesKnown(pairs, beginning).learned(eye);
 }
 
 /** What looks beside finds with each tool, by whichever keeper, are worth to keepers elsewhere. @example eyesWorth([]) // [] */
 export function eyesWorth(
   pairs: readonly SightPair[],
 ): readonly ({ readonly tool: ToolId; readonly looks: number } & SightWorth)[] {
+  const { sees } = eyesKnown(pairs, { numbers: "mixed", toldElsewhere: null });
   return [...groupBy(pairs, ({ look }) => look.tool)].map(([tool, some]) => ({
     ...{ tool, looks: some.length },
-    ...sightWorth(told(some)),
+    ...sightWorth(told(some, sees)),
   }));
 }
 
@@ -81,8 +113,8 @@ export function sightBefore(
   pairs: readonly SightPair[],
   beginning: Beginning,
 ): (eye: KeepersEye) => number {
-  const before = pairs.filter(({ knownAt }) => knownAt < openedAt);
-  const known = new Map<string, number>();
-  return (eye) =>
-    remember(known, 100, `${eye.tool} ${eye.keeper}`, () => learnedSightOf(eye, before, beginning)?.mean ?? 1);
+  return eyesKnown(
+    pairs.filter(({ knownAt }) => knownAt < openedAt),
+    beginning,
+  ).sees;
 }

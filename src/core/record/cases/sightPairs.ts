@@ -35,6 +35,8 @@ export interface SightPair {
   /** How many the other found at most, and with what and where. */
   readonly animals: number;
   readonly foundWith: Search;
+  /** Whose eye the other was. */
+  readonly foundBy: string;
   /** When both had been done: from then on it is known. */
   readonly knownAt: Date;
 }
@@ -66,13 +68,19 @@ export function sightPairs(
           // Who looked at the leaves alone could not see what sat on the roots.
           .filter(({ spots }) => (spots.length > 0 ? spots : one.spots).some((spot) => look.spots.includes(spot)))
           .filter(({ removed }) => !removed || one.at >= look.at)
-          .map((find) => ({ ...find, at: one.at, foundWith: { tool: one.tool, spots: one.spots } })),
+          .map((find) => ({
+            ...find,
+            at: one.at,
+            foundBy: one.keeper,
+            foundWith: { tool: one.tool, spots: one.spots },
+          })),
       );
       return [...groupBy(inSight, ({ pest }) => pest)].map(([pest, finds]): SightPair => {
         const most = finds.reduce((best, find) => (find.animals > best.animals ? find : best));
         const saw = look.finds.some((find) => find.pest === pest);
         const knownAt = most.at > look.at ? most.at : look.at;
-        return { look, pest, saw, animals: most.animals, foundWith: most.foundWith, knownAt };
+        const { animals, foundWith, foundBy } = most;
+        return { look, pest, saw, animals, foundWith, foundBy, knownAt };
       });
     });
   });

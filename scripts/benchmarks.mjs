@@ -10,6 +10,7 @@ const BENCHMARKS = {
   engine: { tsx: "engine" },
   truth: { tsx: "calibration" },
   taught: { tsx: "taught" },
+  learning: { tsx: "learning" },
   played: { full: "simulation" },
   cards: { tsx: "cards" },
   rooms: { tsx: "rooms" },

@@ -56,10 +56,12 @@ export function sightPairs(
   treated: (plantId: string) => readonly Date[],
 ): readonly SightPair[] {
   return [...groupBy(looks, (look) => look.plantId)].flatMap(([plantId, own]) => {
+    const found = own.filter(({ finds }) => finds.length > 0);
+    if (found.length === 0) return [];
     const done = treated(plantId);
     const between = (a: Date, b: Date) => done.some((at) => at > (a < b ? a : b) && at <= (a < b ? b : a));
     return own.flatMap((look) => {
-      const beside = own.filter(
+      const beside = found.filter(
         (one) =>
           !isOneLook(one, look) && Math.abs(daysBetween(look.day, one.day)) <= NEAR_DAYS && !between(look.at, one.at),
       );

@@ -5,7 +5,8 @@ import type { z } from "zod";
 import { beginCollectionAction } from "@/app/_parts/actions";
 import { beginCollection } from "@/core/record/facts/commands";
 import { belongings, type Belonging } from "@/core/record/facts/settings";
-import { ChecksField, ChoiceField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { checks, choice, FieldList, named, text } from "@/ui/fields/FieldList";
+import { SubmitRow } from "@/ui/fields/fields";
 import { useCommand } from "@/ui/fields/useCommand";
 import { DEVICE_COOKIE, remember } from "@/ui/shell/cookies";
 import { belongingNames, hemisphereNames, unitNames } from "@/wording/names/settings";
@@ -46,28 +47,24 @@ export function BeginForm({ zones, device }: { zones: readonly string[]; device:
   const units = useWatch({ control: form.control, name: "units" });
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="name" label="Name of your collection" />
-      <TextField
+      <FieldList
         form={form}
-        name="device"
-        label="Name of this device"
-        hint="It is shown next to what you record on it."
+        fields={[
+          text("name", "Name of your collection"),
+          text("device", "Name of this device", { hint: "It is shown next to what you record on it." }),
+          checks(
+            "owns",
+            "What you look with",
+            named(belongings, belongingNames),
+            "Besides your eyes. A lamp and a loupe show what the eye misses.",
+          ),
+        ]}
       />
-      <ChecksField
+      <FieldList
         form={form}
-        name="owns"
-        label="What you look with"
-        hint="Besides your eyes. A lamp and a loupe show what the eye misses."
-        options={belongings.map((id) => [id, belongingNames[id]])}
+        columns={["col-sm-6"]}
+        fields={[text("room", "Your first room"), text("shelf", "A shelf in it", { hint: "Optional." })]}
       />
-      <div className="row">
-        <div className="col-sm-6">
-          <TextField form={form} name="room" label="Your first room" />
-        </div>
-        <div className="col-sm-6">
-          <TextField form={form} name="shelf" label="A shelf in it" hint="Optional." />
-        </div>
-      </div>
       <QuantityField
         form={form}
         name="celsius"
@@ -76,25 +73,21 @@ export function BeginForm({ zones, device }: { zones: readonly string[]; device:
         label="About how warm it is there"
         hint="The average of day and night. How fast the pest develops, and so every date, depends on it."
       />
-      <ChoiceField
+      <FieldList
         form={form}
-        name="units"
-        label="Units"
-        options={(["metric", "us"] as const).map((id) => [id, unitNames[id]])}
+        fields={[
+          choice("units", "Units", named(["metric", "us"], unitNames)),
+          text("timeZone", "Time zone", { list: "zones", hint: "Days begin and end in this zone." }),
+          choice("hemisphere", "Hemisphere", named(["north", "south"], hemisphereNames), {
+            hint: "The season changes which pests are likely.",
+          }),
+        ]}
       />
-      <TextField form={form} name="timeZone" label="Time zone" list="zones" hint="Days begin and end in this zone." />
       <datalist id="zones">
         {zones.map((zone) => (
           <option key={zone} value={zone} />
         ))}
       </datalist>
-      <ChoiceField
-        form={form}
-        name="hemisphere"
-        label="Hemisphere"
-        hint="The season changes which pests are likely."
-        options={(["north", "south"] as const).map((id) => [id, hemisphereNames[id]])}
-      />
       <SubmitRow form={form} trouble={trouble} label="Start" />
     </form>
   );

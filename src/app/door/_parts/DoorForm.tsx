@@ -5,14 +5,18 @@ import Button from "react-bootstrap/Button";
 import { v7 as uuidv7 } from "uuid";
 import { logIn, makeOwner, recover, takePairing } from "@/core/access/commands";
 import { goTo } from "@/app/_parts/goTo";
-import { SubmitRow, TextField } from "@/ui/fields/fields";
+import { FieldList, text } from "@/ui/fields/FieldList";
+import { SubmitRow } from "@/ui/fields/fields";
 import { useCommand } from "@/ui/fields/useCommand";
 import { forgetPages } from "@/offline/keptPages";
 import { DEVICE_COOKIE, remember } from "@/ui/shell/cookies";
 import { logInAction, makeOwnerAction, recoverAction, takePairingAction } from "./actions";
 
 const HINT = "12 characters or more; spaces count. Three or four unrelated words are easy to remember.";
-const DEVICE_HINT = "It is shown next to what you record on it.";
+const NAME = text("name", "Your name", { autoComplete: "username" });
+const DEVICE = text("device", "Name of this device", { hint: "It is shown next to what you record on it." });
+const newPassphrase = (label: string) =>
+  text("passphrase", label, { type: "password", autoComplete: "new-password", hint: HINT });
 
 export function LogInForm({ device, to }: { device: string; to: string }) {
   // Whoever is asked who they are is shown nothing that was kept for somebody else.
@@ -28,15 +32,14 @@ export function LogInForm({ device, to }: { device: string; to: string }) {
   });
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="name" label="Your name" autoComplete="username" />
-      <TextField
+      <FieldList
         form={form}
-        name="passphrase"
-        label="Your passphrase"
-        type="password"
-        autoComplete="current-password"
+        fields={[
+          NAME,
+          text("passphrase", "Your passphrase", { type: "password", autoComplete: "current-password" }),
+          device === "" && DEVICE,
+        ]}
       />
-      {device === "" && <TextField form={form} name="device" label="Name of this device" hint={DEVICE_HINT} />}
       <SubmitRow form={form} trouble={trouble} label="Sign in" />
     </form>
   );
@@ -56,16 +59,7 @@ export function OwnerForm({ device }: { device: string }) {
   if (codes) return <RecoveryCodes codes={codes} onward={() => goTo("/settings/people")} />;
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="name" label="Your name" autoComplete="username" />
-      <TextField
-        form={form}
-        name="passphrase"
-        label="A passphrase"
-        type="password"
-        autoComplete="new-password"
-        hint={HINT}
-      />
-      <TextField form={form} name="device" label="Name of this device" hint={DEVICE_HINT} />
+      <FieldList form={form} fields={[NAME, newPassphrase("A passphrase"), DEVICE]} />
       <SubmitRow form={form} trouble={trouble} label="Make me the owner" />
     </form>
   );
@@ -80,15 +74,13 @@ export function RecoverForm({ device }: { device: string }) {
   });
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="name" label="Your name" autoComplete="username" />
-      <TextField form={form} name="code" label="A recovery code" hint="Each code works once." />
-      <TextField
+      <FieldList
         form={form}
-        name="passphrase"
-        label="A new passphrase"
-        type="password"
-        autoComplete="new-password"
-        hint={HINT}
+        fields={[
+          NAME,
+          text("code", "A recovery code", { hint: "Each code works once." }),
+          newPassphrase("A new passphrase"),
+        ]}
       />
       <SubmitRow form={form} trouble={trouble} label="Sign in" />
     </form>
@@ -107,7 +99,7 @@ export function PairingForm({ token, device }: { token: string; device: string }
   });
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="device" label="Name of this device" hint={DEVICE_HINT} />
+      <FieldList form={form} fields={[DEVICE]} />
       <SubmitRow form={form} trouble={trouble} label="Sign this device in" />
     </form>
   );

@@ -15,12 +15,12 @@ import { sensitivitiesOf } from "@/core/knowledge/plants/care";
 import { sensitivities, type Sensitivity } from "@/core/knowledge/plants/sensitivities";
 import { moistureIds, type MoistureId } from "@/core/knowledge/plants/moisture";
 import { USUAL_PLANT_VALUE, plantValues, type PlantValue } from "@/core/knowledge/plants/plantValue";
-import { ChecksField, ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
+import { checks, choice, date, FieldList, named, quantity, select, text, yesOrNo } from "@/ui/fields/FieldList";
+import { SubmitRow } from "@/ui/fields/fields";
 import { useCommand } from "@/ui/fields/useCommand";
 import { dayAndYear } from "@/wording/dates";
 import { growthFormNames, sensitivityNames } from "@/wording/names/names";
 import { keptNames, worthNames } from "@/wording/names/plantValue";
-import { QuantityField } from "@/ui/fields/QuantityField";
 
 type Described = {
   code: string;
@@ -51,24 +51,24 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
   }, [known, form]);
   return (
     <>
-      <div className="row">
-        <div className="col-sm-4">
-          <TextField form={form} name="code" label="Code on the label" />
-        </div>
-        <div className="col-sm-8">
-          <TextField form={form} name="name" label="Name" />
-        </div>
-      </div>
-      <TextField
+      <FieldList
         form={form}
-        name="genus"
-        label="Genus"
-        list="genera"
-        hint={
-          genus && !known
-            ? "This genus is not in the table: choose the closest growth form. The cautions for that form apply."
-            : "Sets the growth form and what the plant tolerates."
-        }
+        columns={["col-sm-4", "col-sm-8"]}
+        fields={[text("code", "Code on the label"), text("name", "Name")]}
+      />
+      <FieldList
+        form={form}
+        fields={[
+          text("genus", "Genus", {
+            list: "genera",
+            hint:
+              genus && !known
+                ? "This genus is not in the table: choose the closest growth form. The cautions for that form apply."
+                : "Sets the growth form and what the plant tolerates.",
+          }),
+          select("growthForm", "Growth form", named(growthFormIds, growthFormNames)),
+          quantity("potCm", "width", "Pot width", "The amount of spray is estimated from it."),
+        ]}
       />
       <datalist id="genera">
         {genera.map(({ name, english }) => (
@@ -77,75 +77,43 @@ function Description<T extends Described>(props: { form: UseFormReturn<T> }) {
           </option>
         ))}
       </datalist>
-      <SelectField
+      <FieldList
         form={form}
-        name="growthForm"
-        label="Growth form"
-        options={growthFormIds.map((id) => [id, growthFormNames[id]])}
+        columns={["col-sm-4", "col-sm-8"]}
+        fields={[
+          date("acquiredOn", "Acquired on", isDay(acquiredOn) && `${dayAndYear(acquiredOn)}.`),
+          text("seller", "Seller", { hint: "The next plant from there often brings the same pest." }),
+        ]}
       />
-      <QuantityField
+      <FieldList
         form={form}
-        name="potCm"
-        of="width"
-        label="Pot width"
-        hint="The amount of spray is estimated from it."
-      />
-      <div className="row">
-        <div className="col-sm-4">
-          <TextField
-            form={form}
-            name="acquiredOn"
-            label="Acquired on"
-            type="date"
-            hint={isDay(acquiredOn) && `${dayAndYear(acquiredOn)}.`}
-          />
-        </div>
-        <div className="col-sm-8">
-          <TextField
-            form={form}
-            name="seller"
-            label="Seller"
-            hint="The next plant from there often brings the same pest."
-          />
-        </div>
-      </div>
-      <ChoiceField
-        form={form}
-        name="worth"
-        label="How much it matters to you"
-        hint="After a find this is weighed against the work and the plants next to it."
-        options={plantValues.map((id) => [id, worthNames[id]])}
-      />
-      <ChoiceField
-        form={form}
-        name="kept"
-        label="How moist it is kept"
-        hint="Gnats like it wet. Empty: as usual for its form."
-        options={[["", "As usual for its form"], ...moistureIds.map((id) => [id, keptNames[id]] as const)]}
-      />
-      <SwitchField form={form} name="inBud" label="In bud" hint="Use oil and neem on buds only with care." />
-      <SwitchField
-        form={form}
-        name="inFlower"
-        label="In flower"
-        hint="Oil and neem fade open flowers within two days."
+        fields={[
+          choice("worth", "How much it matters to you", named(plantValues, worthNames), {
+            hint: "After a find this is weighed against the work and the plants next to it.",
+          }),
+          choice("kept", "How moist it is kept", [["", "As usual for its form"], ...named(moistureIds, keptNames)], {
+            hint: "Gnats like it wet. Empty: as usual for its form.",
+          }),
+          yesOrNo("inBud", "In bud", "Use oil and neem on buds only with care."),
+          yesOrNo("inFlower", "In flower", "Oil and neem fade open flowers within two days."),
+        ]}
       />
       <details className="mb-3">
         <summary>What this plant tolerates, unlike its kind</summary>
-        <ChecksField
+        <FieldList
           form={form}
-          name="careAdded"
-          label="It also"
-          options={sensitivities.filter((id) => !ofKind.includes(id)).map((id) => [id, sensitivityNames[id]])}
+          fields={[
+            checks(
+              "careAdded",
+              "It also",
+              named(
+                sensitivities.filter((id) => !ofKind.includes(id)),
+                sensitivityNames,
+              ),
+            ),
+            ofKind.length > 0 && checks("careWithout", "Not true for this plant", named(ofKind, sensitivityNames)),
+          ]}
         />
-        {ofKind.length > 0 && (
-          <ChecksField
-            form={form}
-            name="careWithout"
-            label="Not true for this plant"
-            options={ofKind.map((id) => [id, sensitivityNames[id]])}
-          />
-        )}
       </details>
     </>
   );
@@ -194,12 +162,16 @@ export function AddPlantForm({
   return (
     <form onSubmit={submit} noValidate>
       <Description form={form} />
-      <SelectField
+      <FieldList
         form={form}
-        name="placeId"
-        label="Where it stands"
-        hint="Start a new arrival in an isolation place; it counts as new here until it joins the others."
-        options={places.map((place) => [place.id, place.name])}
+        fields={[
+          select(
+            "placeId",
+            "Where it stands",
+            places.map((place) => [place.id, place.name]),
+            { hint: "Start a new arrival in an isolation place; it counts as new here until it joins the others." },
+          ),
+        ]}
       />
       <SubmitRow form={form} trouble={trouble} label="Add the plant" />
     </form>

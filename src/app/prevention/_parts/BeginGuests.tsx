@@ -6,7 +6,8 @@ import { z } from "zod";
 import { beginProgrammeAction } from "@/app/_parts/actions";
 import { beginProgramme } from "@/core/record/facts/kinds/roomProgramme";
 import { predatorIds } from "@/core/knowledge/remedies/lasting";
-import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { FieldList, named, number, select } from "@/ui/fields/FieldList";
+import { SubmitRow } from "@/ui/fields/fields";
 import { useCommand } from "@/ui/fields/useCommand";
 import { predatorNames } from "@/wording/names/acts";
 
@@ -36,26 +37,22 @@ export function BeginGuests({
         No sprays for two weeks before, and none while they live. A sachet lasts four to six weeks. Beetles work against
         mealybugs only in a closed cabinet.
       </p>
-      <SelectField
+      <FieldList
         form={form}
-        name="chosen.predator"
-        label="Which"
-        options={predatorIds.map((id) => [id, predatorNames[id]])}
+        fields={[
+          select("chosen.predator", "Which", named(predatorIds, predatorNames)),
+          select(
+            "placeId",
+            "Where",
+            places.map(({ id, name, cabinet }) => [id, cabinet ? `${name} (closed cabinet)` : name]),
+          ),
+        ]}
       />
-      <SelectField
+      <FieldList
         form={form}
-        name="placeId"
-        label="Where"
-        options={places.map(({ id, name, cabinet }) => [id, cabinet ? `${name} (closed cabinet)` : name])}
+        columns={["col-6"]}
+        fields={[number("chosen.sachets", "Sachets"), number("chosen.everyDays", "Renew every … days")]}
       />
-      <div className="row gx-3">
-        <div className="col-6">
-          <TextField form={form} name="chosen.sachets" label="Sachets" inputMode="decimal" />
-        </div>
-        <div className="col-6">
-          <TextField form={form} name="chosen.everyDays" label="Renew every … days" inputMode="decimal" />
-        </div>
-      </div>
       <SubmitRow form={form} trouble={trouble} label="Start" variant="outline-primary" />
     </form>
   );

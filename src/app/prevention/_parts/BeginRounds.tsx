@@ -9,7 +9,9 @@ import { beginProgrammeAction } from "@/app/_parts/actions";
 import type { Hemisphere } from "@/core/advice/diagnosis/priors";
 import { beginProgramme, type Chosen } from "@/core/record/facts/kinds/roomProgramme";
 import { roundMixes, type RoundMixId } from "@/core/advice/seasons/prevention";
-import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { choice, date, FieldList, named, number, select } from "@/ui/fields/FieldList";
+import { SubmitRow } from "@/ui/fields/fields";
+import { eveningFields } from "@/app/_parts/eveningFields";
 import { useCommand } from "@/ui/fields/useCommand";
 import { mixNames } from "@/wording/names/names";
 import { roundRhythms } from "@/core/knowledge/routines/roundRhythms";
@@ -65,71 +67,45 @@ export function BeginRounds({
       router.refresh();
     },
   });
+  const choosePlace = (id: string) => {
+    setPlaceId(id);
+    form.setValue("chosen", begun(rounds.find((one) => (one.placeId ?? "") === id)?.chosen ?? null));
+  };
   const months = monthNames.map((name, i) => [String(i + 1), name] as const);
   return (
     <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
-      <SelectField
+      <FieldList
         form={form}
-        name="placeId"
-        label="For"
-        options={[["", "The whole collection"], ...places.map(({ id, name }) => [id, name] as const)]}
-        onChoose={(id) => {
-          setPlaceId(id);
-          form.setValue("chosen", begun(rounds.find((one) => (one.placeId ?? "") === id)?.chosen ?? null));
-        }}
-      />
-      <ChoiceField
-        form={form}
-        name="chosen.mix"
-        label="With"
-        options={roundMixes.map((mix) => [mix, mixNames[mix]])}
-        onChoose={(mix) => form.setValue("chosen.everyDays", String(usualDays[mix as RoundMixId]))}
-      />
-      <ChoiceField
-        form={form}
-        name="chosen.who"
-        label="On"
-        options={[
-          ["prone", "The most prone plants"],
-          ["all", "All that tolerate it"],
+        fields={[
+          select(
+            "placeId",
+            "For",
+            [["", "The whole collection"], ...places.map(({ id, name }) => [id, name] as const)],
+            {
+              onChoose: choosePlace,
+            },
+          ),
+          choice("chosen.mix", "With", named(roundMixes, mixNames), {
+            onChoose: (mix) => form.setValue("chosen.everyDays", String(usualDays[mix as RoundMixId])),
+          }),
+          choice("chosen.who", "On", [
+            ["prone", "The most prone plants"],
+            ["all", "All that tolerate it"],
+          ]),
         ]}
       />
-      <div className="row gx-3">
-        <div className="col-6">
-          <TextField form={form} name="chosen.everyDays" label="Every … days" inputMode="decimal" />
-        </div>
-        <div className="col-6">
-          <SelectField
-            form={form}
-            name="chosen.rhythm"
-            label="Rhythm"
-            options={roundRhythms.map((one) => [one, rhythmNames[one]])}
-          />
-        </div>
-        <div className="col-6">
-          <TextField form={form} name="chosen.pausedUntil" type="date" label="Paused until" hint="Empty: not paused." />
-        </div>
-        <div className="col-6">
-          <TextField
-            form={form}
-            name="chosen.dryingPots"
-            label="Pots that can dry at the same time"
-            inputMode="decimal"
-          />
-        </div>
-        <div className="col-6">
-          <SelectField form={form} name="chosen.fromMonth" label="From" options={months} />
-        </div>
-        <div className="col-6">
-          <SelectField form={form} name="chosen.untilMonth" label="Until the end of" options={months} />
-        </div>
-        <div className="col-6">
-          <TextField form={form} name="chosen.minutes" label="Minutes per evening" inputMode="decimal" />
-        </div>
-        <div className="col-6">
-          <TextField form={form} name="chosen.helpers" label="People" inputMode="decimal" />
-        </div>
-      </div>
+      <FieldList
+        form={form}
+        columns={["col-6"]}
+        fields={[
+          number("chosen.everyDays", "Every … days"),
+          select("chosen.rhythm", "Rhythm", named(roundRhythms, rhythmNames)),
+          select("chosen.fromMonth", "From", months),
+          select("chosen.untilMonth", "Until the end of", months),
+          ...eveningFields,
+          date("chosen.pausedUntil", "Paused until", "Empty: not paused."),
+        ]}
+      />
       {saved && <Alert variant="success">Saved.</Alert>}
       <SubmitRow
         form={form}

@@ -10,7 +10,8 @@ import { householdIds } from "@/core/knowledge/household/household";
 import { productIds } from "@/core/knowledge/household/products";
 import { numbersIds } from "@/core/model/learning/reach";
 import { spoonSets } from "@/core/units/spoons";
-import { ChecksField, ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
+import { checks, choice, FieldList, named, number, select, text, yesOrNo } from "@/ui/fields/FieldList";
+import { SubmitRow } from "@/ui/fields/fields";
 import { Panel } from "@/ui/Panel";
 import { PhoneFold } from "@/ui/PhoneFold";
 import { useCommand } from "@/ui/fields/useCommand";
@@ -41,70 +42,49 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
       router.refresh();
     },
   });
+  // Whoever uses a syringe keeps to it; spoons are those of the units.
+  const changeUnits = (units: string) => {
+    if (form.getValues("spoons") !== "syringe") form.setValue("spoons", usualSpoons[units as Settings["units"]]);
+  };
   return (
     <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
       <div className="row gx-3">
         <div className="col-lg-6">
           <Panel title="Looking">
-            <TextField
+            <FieldList
               form={form}
-              name="lookEveryDays"
-              label="Look at every plant every … days"
-              inputMode="decimal"
-              hint="Weekly is usual. Plants in a case, at risk or new here are looked at at least weekly."
-            />
-            <ChecksField
-              form={form}
-              name="owns"
-              label="What you look with"
-              options={belongings.map((id) => [id, belongingNames[id]])}
-            />
-            <TextField
-              form={form}
-              name="riskPercent"
-              label="Call a plant at risk at … %"
-              inputMode="decimal"
-              hint="1 to 50: how likely a plant must be to carry something unseen before it is watched. With weekly looks most stay below 4."
-            />
-            <SwitchField
-              form={form}
-              name="stretchLooks"
-              label="Look less often at plants that are unlikely to carry anything"
-              hint="Half as often where the chance is under a fifth of that limit. If off, every plant keeps your rhythm."
+              fields={[
+                number(
+                  "lookEveryDays",
+                  "Look at every plant every … days",
+                  "Weekly is usual. Plants in a case, at risk or new here are looked at at least weekly.",
+                ),
+                checks("owns", "What you look with", named(belongings, belongingNames)),
+                number(
+                  "riskPercent",
+                  "Call a plant at risk at … %",
+                  "1 to 50: how likely a plant must be to carry something unseen before it is watched. With weekly looks most stay below 4.",
+                ),
+                yesOrNo(
+                  "stretchLooks",
+                  "Look less often at plants that are unlikely to carry anything",
+                  "Half as often where the chance is under a fifth of that limit. If off, every plant keeps your rhythm.",
+                ),
+              ]}
             />
           </Panel>
           <Panel title="The collection">
-            <TextField form={form} name="name" label="Name of the collection" />
-            <ChoiceField
+            <FieldList
               form={form}
-              name="units"
-              label="Units"
-              options={(["metric", "us"] as const).map((id) => [id, unitNames[id]])}
-              onChoose={(units) => {
-                // Whoever uses a syringe keeps to it; spoons are those of the units.
-                if (form.getValues("spoons") !== "syringe")
-                  form.setValue("spoons", usualSpoons[units as Settings["units"]]);
-              }}
-            />
-            <SelectField
-              form={form}
-              name="spoons"
-              label="Small amounts measured with"
-              options={spoonSets.map((id) => [id, spoonSetNames[id]])}
-            />
-            <ChoiceField
-              form={form}
-              name="hemisphere"
-              label="Hemisphere"
-              hint="The season changes which pests are likely."
-              options={(["north", "south"] as const).map((id) => [id, hemisphereNames[id]])}
-            />
-            <TextField
-              form={form}
-              name="timeZone"
-              label="Time zone"
-              list="zones"
-              hint="Days begin and end in this zone."
+              fields={[
+                text("name", "Name of the collection"),
+                choice("units", "Units", named(["metric", "us"], unitNames), { onChoose: changeUnits }),
+                select("spoons", "Small amounts measured with", named(spoonSets, spoonSetNames)),
+                choice("hemisphere", "Hemisphere", named(["north", "south"], hemisphereNames), {
+                  hint: "The season changes which pests are likely.",
+                }),
+                text("timeZone", "Time zone", { list: "zones", hint: "Days begin and end in this zone." }),
+              ]}
             />
             <datalist id="zones">
               {zones.map((zone) => (
@@ -115,52 +95,51 @@ export function SettingsForm({ settings, zones }: { settings: Settings; zones: r
         </div>
         <div className="col-lg-6">
           <Panel title="Treating">
-            <TextField
+            <FieldList
               form={form}
-              name="everyDays"
-              label="Days between treatments, at least"
-              inputMode="decimal"
-              hint="2 to 14: choose what you can keep up. No plan treats more often; starting too often makes people stop too early."
+              fields={[
+                number(
+                  "everyDays",
+                  "Days between treatments, at least",
+                  "2 to 14: choose what you can keep up. No plan treats more often; starting too often makes people stop too early.",
+                ),
+                checks("workDays", "Days you treat on", weekdays),
+                number("alcoholPercent", "Your bottle of alcohol, %"),
+              ]}
             />
-            <ChecksField form={form} name="workDays" label="Days you treat on" options={weekdays} />
-            <TextField form={form} name="alcoholPercent" label="Your bottle of alcohol, %" inputMode="decimal" />
           </Panel>
           <Panel title="When it is over">
-            <TextField
+            <FieldList
               form={form}
-              name="clearPercent"
-              label="Call clear at … %"
-              inputMode="decimal"
-              hint="90 to 99. Higher is surer and needs more clean looks."
-            />
-            <SelectField
-              form={form}
-              name="numbers"
-              label="New cases start from"
-              options={numbersIds.map((id) => [id, numbersNames[id]])}
-              hint="How much your treatments usually miss. The ledger shows what your record says."
+              fields={[
+                number("clearPercent", "Call clear at … %", "90 to 99. Higher is surer and needs more clean looks."),
+                select("numbers", "New cases start from", named(numbersIds, numbersNames), {
+                  hint: "How much your treatments usually miss. The ledger shows what your record says.",
+                }),
+              ]}
             />
           </Panel>
           <Panel title="The household">
-            <ChecksField
+            <FieldList
               form={form}
-              name="household"
-              label="Who else lives here"
-              hint="What harms them is never suggested."
-              options={householdIds.map((id) => [id, householdNames[id]])}
-            />
-            <TextField
-              form={form}
-              name="poisonCentre"
-              label="Poison centre’s number"
-              hint="It is shown with the cautions wherever you treat."
+              fields={[
+                checks(
+                  "household",
+                  "Who else lives here",
+                  named(householdIds, householdNames),
+                  "What harms them is never suggested.",
+                ),
+                text("poisonCentre", "Poison centre’s number", {
+                  hint: "It is shown with the cautions wherever you treat.",
+                }),
+              ]}
             />
             <PhoneFold summary="Not allowed where you live, or not wanted">
-              <ChecksField
+              <FieldList
                 form={form}
-                name="notAllowed"
-                label="Not allowed where you live, or not wanted"
-                options={productIds.map((id) => [id, productNames[id]])}
+                fields={[
+                  checks("notAllowed", "Not allowed where you live, or not wanted", named(productIds, productNames)),
+                ]}
               />
             </PhoneFold>
           </Panel>

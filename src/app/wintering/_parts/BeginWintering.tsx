@@ -10,13 +10,14 @@ import { beginProgrammeAction } from "@/app/_parts/actions";
 import { addDays, type Day } from "@/core/shared/days";
 import { beginProgramme, type Chosen } from "@/core/record/facts/kinds/roomProgramme";
 import { winterRemedies } from "@/core/knowledge/routines/winterRemedies";
-import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { eveningFields } from "@/app/_parts/eveningFields";
+import { date, FieldList, named, number, quantity, select } from "@/ui/fields/FieldList";
+import { SubmitRow } from "@/ui/fields/fields";
 import { useCommand } from "@/ui/fields/useCommand";
 import { winterRemedyNames } from "@/wording/advice/seasons/seasons";
 import { dayInWords } from "@/wording/dates";
 import { warmthIn } from "@/wording/units";
 import { useUnits } from "@/ui/shell/Collection";
-import { QuantityField } from "@/ui/fields/QuantityField";
 
 interface PlaceChoice {
   readonly id: string;
@@ -72,28 +73,20 @@ export function BeginWintering({
       router.refresh();
     },
   });
-  const count = ({ name, plants }: PlaceChoice) => `${name} (${plants === 1 ? "1 plant" : `${plants} plants`})`;
+  const counted = ({ id, name, plants }: PlaceChoice) =>
+    [id, `${name} (${plants === 1 ? "1 plant" : `${plants} plants`})`] as const;
   return (
     <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
-      <div className="row gx-3">
-        <div className="col-md-6">
-          <SelectField form={form} name="placeId" label="From" options={outdoors.map((one) => [one.id, count(one)])} />
-        </div>
-        <div className="col-md-6">
-          <SelectField
-            form={form}
-            name="chosen.toPlaceId"
-            label="To"
-            options={indoors.map((one) => [one.id, count(one)])}
-          />
-        </div>
-        <div className="col-md-6">
-          <TextField form={form} name="chosen.moveOn" type="date" label="In by" />
-        </div>
-        <div className="col-md-6">
-          <QuantityField form={form} name="chosen.coldestC" of="warmth" label="Coldest night they should have" />
-        </div>
-      </div>
+      <FieldList
+        form={form}
+        columns={["col-md-6"]}
+        fields={[
+          select("placeId", "From", outdoors.map(counted)),
+          select("chosen.toPlaceId", "To", indoors.map(counted)),
+          date("chosen.moveOn", "In by"),
+          quantity("chosen.coldestC", "warmth", "Coldest night they should have"),
+        ]}
+      />
       {coldNights.length > 0 && (
         <p className="d-flex flex-wrap gap-2 align-items-center">
           From last year’s nights:
@@ -112,45 +105,15 @@ export function BeginWintering({
           ))}
         </p>
       )}
-      <div className="row gx-3">
-        <div className="col-6">
-          <TextField
-            form={form}
-            name="chosen.weeks"
-            label="Start how many weeks before"
-            inputMode="decimal"
-            hint="Four to six is usual."
-          />
-        </div>
-        <div className="col-6">
-          <SelectField
-            form={form}
-            name="chosen.remedy"
-            label="Spray with"
-            options={winterRemedies.map((one) => [one, winterRemedyNames[one]])}
-          />
-        </div>
-        <div className="col-6">
-          <TextField form={form} name="chosen.minutes" label="Minutes per evening" inputMode="decimal" />
-        </div>
-        <div className="col-6">
-          <TextField
-            form={form}
-            name="chosen.helpers"
-            label="People"
-            inputMode="decimal"
-            hint="How many people help."
-          />
-        </div>
-        <div className="col-6">
-          <TextField
-            form={form}
-            name="chosen.dryingPots"
-            label="Pots that can dry at the same time"
-            inputMode="decimal"
-          />
-        </div>
-      </div>
+      <FieldList
+        form={form}
+        columns={["col-6"]}
+        fields={[
+          number("chosen.weeks", "Start how many weeks before", "Four to six is usual."),
+          select("chosen.remedy", "Spray with", named(winterRemedies, winterRemedyNames)),
+          ...eveningFields,
+        ]}
+      />
       {saved && <Alert variant="success">Saved.</Alert>}
       <SubmitRow
         form={form}

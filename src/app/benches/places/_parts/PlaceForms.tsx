@@ -17,21 +17,29 @@ import {
 } from "@/core/record/facts/commands";
 import type { Place } from "@/core/record/facts/descriptions";
 import { readingSources, takeReading, type ReadingSource } from "@/core/record/facts/kinds/reading";
-import { ChoiceField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
+import { choice, FieldList, named, number, quantity, select, text, yesOrNo } from "@/ui/fields/FieldList";
+import { SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useCommand } from "@/ui/fields/useCommand";
 import { placeKindNames, readingSourceNames } from "@/wording/names/names";
-import { QuantityField } from "@/ui/fields/QuantityField";
 import { lightNames } from "@/wording/names/places";
 
 const PACE = "How fast the pest develops, and so every date, depends on it.";
 
-const ROOM_FOR = "How many pots; leave it empty if you do not count.";
-const DOOR = "Pests do not pass a shut door. This matters most for an isolation place.";
-const DRIPS = "Root mealybugs travel with the water. Leave it empty if each pot has its own saucer.";
-
-const HEIGHT = "Above the floor. Upper shelves are drawn above lower ones.";
-const LIGHTS = [["", "not said"], ...lightIds.map((id) => [id, lightNames[id]] as const)] as const;
+const NAME = text("name", "Name");
+const ROOM_FOR = number("roomFor", "Room for how many pots", "How many pots; leave it empty if you do not count.");
+const LIGHT = select("light", "Its light", [["", "not said"], ...named(lightIds, lightNames)]);
+const HEIGHT = quantity(
+  "heightCm",
+  "width",
+  "How high its board is",
+  "Above the floor. Upper shelves are drawn above lower ones.",
+);
+const DOOR = yesOrNo(
+  "doorShut",
+  "Its door is kept shut",
+  "Pests do not pass a shut door. This matters most for an isolation place.",
+);
 
 const added = ["room", "shelf", "isolation", "tray", "cabinet", "outdoors"] as const;
 
@@ -65,39 +73,28 @@ export function AddPlaceForm({ places }: { places: readonly { id: string; name: 
   const around = places.filter((place) => standsIn[kind].includes(place.kind));
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="name" label="Name" />
-      <ChoiceField
+      <FieldList
         form={form}
-        name="kind"
-        label="What it is"
-        options={added.map((one) => [one, placeKindNames[one]])}
+        fields={[
+          NAME,
+          choice("kind", "What it is", named(added, placeKindNames)),
+          standsIn[kind].length > 0 &&
+            select("parentId", "Where it stands", [
+              ["", standsAlone.includes(kind) ? "on its own" : "choose …"],
+              ...around.map(({ id, name }) => [id, name] as const),
+            ]),
+          quantity(
+            "celsius",
+            "warmth",
+            "About how warm",
+            `The average of day and night. Leave it empty if it is as warm as what it stands in. ${PACE}`,
+          ),
+          ROOM_FOR,
+          LIGHT,
+          kind === "shelf" && HEIGHT,
+          kind !== "tray" && kind !== "shelf" && DOOR,
+        ]}
       />
-      {standsIn[kind].length > 0 && (
-        <SelectField
-          form={form}
-          name="parentId"
-          label="Where it stands"
-          options={[
-            ...(standsAlone.includes(kind) ? [["", "on its own"] as const] : [["", "choose …"] as const]),
-            ...around.map((place) => [place.id, place.name] as const),
-          ]}
-        />
-      )}
-      <QuantityField
-        form={form}
-        name="celsius"
-        of="warmth"
-        label="About how warm"
-        hint={`The average of day and night. Leave it empty if it is as warm as what it stands in. ${PACE}`}
-      />
-      <TextField form={form} name="roomFor" label="Room for how many pots" inputMode="decimal" hint={ROOM_FOR} />
-      <SelectField form={form} name="light" label="Its light" options={LIGHTS} />
-      {kind === "shelf" && (
-        <QuantityField form={form} name="heightCm" of="width" label="How high its board is" hint={HEIGHT} />
-      )}
-      {kind !== "tray" && kind !== "shelf" && (
-        <SwitchField form={form} name="doorShut" label="Its door is kept shut" hint={DOOR} />
-      )}
       <SubmitRow form={form} trouble={trouble} label="Add the place" />
     </form>
   );
@@ -132,19 +129,23 @@ export function EditPlaceForm({
   });
   return (
     <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
-      <TextField form={form} name="name" label="Name" />
-      <TextField form={form} name="roomFor" label="Room for how many pots" inputMode="decimal" hint={ROOM_FOR} />
-      <SelectField form={form} name="light" label="Its light" options={LIGHTS} />
-      {place.kind === "shelf" && (
-        <QuantityField form={form} name="heightCm" of="width" label="How high its board is" hint={HEIGHT} />
-      )}
-      <SwitchField form={form} name="doorShut" label="Its door is kept shut" hint={DOOR} />
-      <SelectField
+      <FieldList
         form={form}
-        name="dripsOn"
-        label="Its water drips onto"
-        hint={DRIPS}
-        options={[["", "nothing"], ...others.map((one) => [one.id, one.name] as const)]}
+        fields={[
+          NAME,
+          ROOM_FOR,
+          LIGHT,
+          place.kind === "shelf" && HEIGHT,
+          DOOR,
+          select(
+            "dripsOn",
+            "Its water drips onto",
+            [["", "nothing"], ...others.map(({ id, name }) => [id, name] as const)],
+            {
+              hint: "Root mealybugs travel with the water. Leave it empty if each pot has its own saucer.",
+            },
+          ),
+        ]}
       />
       {saved && <Alert variant="success">Saved.</Alert>}
       <SubmitRow form={form} trouble={trouble} label="Save" variant="outline-primary" />
@@ -168,19 +169,13 @@ export function ReadingForm({ placeId, now }: { placeId: string; now: string }) 
   });
   return (
     <form onSubmit={submit} noValidate>
-      <QuantityField form={form} name="celsius" of="warmth" label="How warm" hint={PACE} />
-      <TextField
+      <FieldList
         form={form}
-        name="humidity"
-        label="How humid, %"
-        inputMode="decimal"
-        hint="Leave it empty if you have no hygrometer."
-      />
-      <ChoiceField
-        form={form}
-        name="source"
-        label="What this is"
-        options={readingSources.map((source) => [source, readingSourceNames[source]])}
+        fields={[
+          quantity("celsius", "warmth", "How warm", PACE),
+          number("humidity", "How humid, %", "Leave it empty if you have no hygrometer."),
+          choice("source", "What this is", named(readingSources, readingSourceNames)),
+        ]}
       />
       <MomentField form={form} name="at" label="When" />
       <SubmitRow form={form} trouble={trouble} label="Save" />

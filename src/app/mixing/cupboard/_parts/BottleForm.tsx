@@ -8,12 +8,14 @@ import { v7 as uuidv7 } from "uuid";
 import { dropBottleAction, keepBottleAction } from "@/app/_parts/actions";
 import { allowedIds, bottleUnits, dropBottle, keepBottle, type Bottle } from "@/core/knowledge/household/bottles";
 import { activeIds, groupOf, type ActiveId } from "@/core/knowledge/household/products";
-import { ChecksField, ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
-import { QuantityField } from "@/ui/fields/QuantityField";
+import { checks, choice, date, FieldList, named, number, quantity, select, text } from "@/ui/fields/FieldList";
+import { SubmitRow } from "@/ui/fields/fields";
 import { useCommand } from "@/ui/fields/useCommand";
 import { allowedNames, activeNames, bottleUnitNames } from "@/wording/names/household";
 
 const typed = (value: number | null) => (value === null ? "" : String(value));
+
+const NO_RATE = "Leave it empty if it is used undiluted or the label gives no rate.";
 
 /** What stands on a bottle, and what its label says; the label goes before every recipe and every interval here. */
 export function BottleForm({ bottle }: { bottle?: Bottle }) {
@@ -50,68 +52,42 @@ export function BottleForm({ bottle }: { bottle?: Bottle }) {
     <form onSubmit={submit} onChange={() => setSaved(false)} noValidate>
       <div className="row gx-3">
         <div className="col-lg-6">
-          <TextField form={form} name="name" label="Name" />
-          <SelectField
+          <FieldList
             form={form}
-            name="active"
-            label="Active ingredient, from the label"
-            hint={
-              group
-                ? `IRAC group ${group}: no more than twice in a row, then something from another group.`
-                : "No resistance to it is known."
-            }
-            options={activeIds.map((id) => [id, activeNames[id]])}
+            fields={[
+              text("name", "Name"),
+              select("active", "Active ingredient, from the label", named(activeIds, activeNames), {
+                hint: group
+                  ? `IRAC group ${group}: no more than twice in a row, then something from another group.`
+                  : "No resistance to it is known.",
+              }),
+              choice("unit", "Measured in", named(bottleUnits, bottleUnitNames)),
+              number("percent", "Strength, %", "Of the active ingredient. Leave it empty if the label gives none."),
+              unit === "mL" ? quantity("size", "volume", "Bottle size") : number("size", `Bottle size, ${unit}`),
+              number("price", "Cost"),
+            ]}
           />
-          <ChoiceField
-            form={form}
-            name="unit"
-            label="Measured in"
-            options={bottleUnits.map((one) => [one, bottleUnitNames[one]])}
-          />
-          <TextField
-            form={form}
-            name="percent"
-            label="Strength, %"
-            inputMode="decimal"
-            hint="Of the active ingredient. Leave it empty if the label not applicable."
-          />
-          {unit === "mL" ? (
-            <QuantityField form={form} name="size" of="volume" label="Bottle size" />
-          ) : (
-            <TextField form={form} name="size" label={`Bottle size, ${unit}`} inputMode="decimal" />
-          )}
-          <TextField form={form} name="price" label="Cost" inputMode="decimal" />
         </div>
         <div className="col-lg-6">
-          {unit === "mL" ? (
-            <QuantityField
-              form={form}
-              name="perLitre"
-              of="rate"
-              label="Label rate"
-              hint="Leave it empty if it is used undiluted or the label gives no rate."
-            />
-          ) : (
-            <TextField
-              form={form}
-              name="perLitre"
-              label={`By the label, ${unit} per litre of water`}
-              inputMode="decimal"
-              hint="Leave it empty if it is used undiluted or the label gives no rate."
-            />
-          )}
-          <TextField form={form} name="everyDays" label="Days between applications, at least" inputMode="decimal" />
-          <TextField form={form} name="mostTimes" label="Applications per season, at most" inputMode="decimal" />
-          <ChecksField
+          <FieldList
             form={form}
-            name="allowed"
-            label="Where the label allows it"
-            hint="It is never suggested where the label does not allow it. Countries differ: your own label and law decide."
-            options={allowedIds.map((id) => [id, allowedNames[id]])}
+            fields={[
+              unit === "mL"
+                ? quantity("perLitre", "rate", "Label rate", NO_RATE)
+                : number("perLitre", `By the label, ${unit} per litre of water`, NO_RATE),
+              number("everyDays", "Days between applications, at least"),
+              number("mostTimes", "Applications per season, at most"),
+              checks(
+                "allowed",
+                "Where the label allows it",
+                named(allowedIds, allowedNames),
+                "It is never suggested where the label does not allow it. Countries differ: your own label and law decide.",
+              ),
+              date("openedOn", "Opened on"),
+              date("bestBefore", "Best before"),
+              bottle !== undefined && date("emptiedOn", "Finished or thrown away on"),
+            ]}
           />
-          <TextField form={form} name="openedOn" label="Opened on" type="date" />
-          <TextField form={form} name="bestBefore" label="Best before" type="date" />
-          {bottle && <TextField form={form} name="emptiedOn" label="Finished or thrown away on" type="date" />}
         </div>
       </div>
       {saved && <Alert variant="success">Saved.</Alert>}

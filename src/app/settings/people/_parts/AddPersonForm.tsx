@@ -5,7 +5,8 @@ import { v7 as uuidv7 } from "uuid";
 import { addPersonAction } from "@/app/door/_parts/actions";
 import { addPerson } from "@/core/access/commands";
 import { roleIds, type RoleId } from "@/core/access/roles";
-import { SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { date, FieldList, named, select, text } from "@/ui/fields/FieldList";
+import { SubmitRow } from "@/ui/fields/fields";
 import { useCommand } from "@/ui/fields/useCommand";
 import { roleNames } from "@/wording/names/access";
 
@@ -22,21 +23,18 @@ export function AddPersonForm() {
   });
   return (
     <form onSubmit={submit} noValidate>
-      <TextField form={form} name="name" label="Their name" />
-      <SelectField
+      <FieldList
         form={form}
-        name="role"
-        label="What they may do"
-        options={roleIds.map((role) => [role, roleNames[role]] as const)}
+        fields={[text("name", "Their name"), select("role", "What they may do", named(roleIds, roleNames))]}
       />
-      <div className="row">
-        <div className="col-sm-6">
-          <TextField form={form} name="from" label="From" type="date" hint="Empty: from now on." />
-        </div>
-        <div className="col-sm-6">
-          <TextField form={form} name="until" label="Until" type="date" hint="Including this day. Empty: no end." />
-        </div>
-      </div>
+      <FieldList
+        form={form}
+        columns={["col-sm-6"]}
+        fields={[
+          date("from", "From", "Empty: from now on."),
+          date("until", "Until", "Including this day. Empty: no end."),
+        ]}
+      />
       <SubmitRow form={form} trouble={trouble} label="Add" />
     </form>
   );

@@ -103,6 +103,13 @@ describe("what looks tell of an eye", () => {
     },
   );
 
+  it("one careless look past a colony hardly tells: it is no other eye", () => {
+    const { mean } = learnedSight([...many(8, true), look(false, 200, 0.9)], SPREAD.mixed);
+    expect(mean).toBeGreaterThan(0.6);
+    // The same of one that could see little: one look is one look.
+    expect(learnedSight([look(false, 200)], SPREAD.mixed).mean).toBeGreaterThan(0.6);
+  });
+
   it("of others tells less than of one's own, and all of them less than six of one's own", () => {
     const own = learnedSight(many(6, false), 0.35).mean;
     expect(learnedSight([], 0.35, many(6, false)).mean).toBeGreaterThan(own);

@@ -18,6 +18,7 @@ import {
   promiseSentence,
   sightElsewhereSentence,
   byOursSentence,
+  blameSentence,
   twiceSentence,
   ownSentences,
   taughtSentences,
@@ -103,6 +104,17 @@ describe("what a keeper's own record makes of a case", () => {
   ])("%d beside %d", (own, ours, sentence) => {
     expect(byOursSentence(own, ours).replaceAll("\u00a0", " ")).toBe(sentence);
   });
+});
+
+it("says what makes chances wrong", () => {
+  const told = blameSentence([
+    { kind: "eye", tool: "lamp", factor: 0.59 },
+    { kind: "hand", technique: "spray", factor: 1.52 },
+  ]);
+  expect(told.replaceAll("\u00a0", " ")).toBe(
+    "Probably because with the lamp you see 59 % of what we suppose, and “spray to run-off” misses much 1.5 times as often as we suppose.",
+  );
+  expect(blameSentence([])).toBe("None of the numbers learned so far explains it.");
 });
 
 it("says a case both ways", () => {

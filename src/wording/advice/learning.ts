@@ -2,6 +2,7 @@ import type { SellerTaught } from "@/core/advice/learning/arrivals";
 import { plainlyBetter, speaks, type CourseTaught } from "@/core/advice/learning/courses";
 import type { ToldBetween } from "@/core/advice/learning/reliability";
 import type { Counted } from "@/core/advice/learning/span";
+import type { Blamed } from "@/core/advice/learning/blame";
 import type { BetterTool } from "@/core/advice/learning/rhythm";
 import { reaches } from "@/core/model/clearance/scenarios";
 import type { Learned } from "@/core/model/learning/grid";
@@ -113,6 +114,22 @@ export function expectedSentence({ from, until, came, off }: ToldBetween): strin
     tooCautious: "More was found than chance explains",
   };
   return `Told to find something at ${percent(from)} to ${percent(until)}: ${countedInWords(came)} did. ${verdict[off ?? "fits"]}.`;
+}
+
+/** What makes chances wrong, as far as that has been learned. @example blameSentence([{ kind: "eye", tool: "lamp", factor: 0.59 }]) // "Probably because with the lamp you see 59 % of what we suppose." */
+export function blameSentence(blamed: readonly Blamed[]): string {
+  if (blamed.length === 0) return "None of the numbers learned so far explains it.";
+  const causes = blamed.map((one) => {
+    switch (one.kind) {
+      case "eye":
+        return `${lookedWith[one.tool]} you see ${percent(one.factor)} of what we suppose`;
+      case "hand":
+        return `“${techniqueNames[one.technique].toLowerCase()}” misses much ${one.factor.toFixed(1)} times as often as we suppose`;
+      case "passing":
+        return `${one.factor.toFixed(1)} times as much passes from plant to plant as we suppose`;
+    }
+  });
+  return `Probably because ${causes.join(", and ")}.`;
 }
 
 /** How much more or less passes from plant to plant than we suppose. @example passingSentence({ mean: 1.4, low: 0.8, high: 2.1 }) // "From plant to plant, 1.4 times as much passes as we suppose (0.8 to 2.1)." */

@@ -5,24 +5,38 @@ import type { TaughtView } from "@/operations/record/queries/readTaught";
 import { Panel } from "@/ui/Panel";
 import { Span } from "@/ui/charts/Span";
 import { dayCount } from "@/wording/dates";
-import { expectedSentence, passingSentence, promiseSentence, toldSentence } from "@/wording/advice/learning";
+import { blamedFor, wrongWay, type Learnable, type ToldOf } from "@/core/advice/learning/blame";
+import {
+  blameSentence,
+  expectedSentence,
+  passingSentence,
+  promiseSentence,
+  toldSentence,
+} from "@/wording/advice/learning";
 
-interface Props extends Pick<TaughtView, "closings" | "promises" | "expected" | "passing"> {
+interface Props extends Pick<TaughtView, "closings" | "promises" | "expected" | "passing" | "eyes" | "hands"> {
   /** Whether the keeper wants our estimates alone. */
   readonly oursAlone: boolean;
 }
 
 /** Chances that were told, beside what came: at closing, when a plan was adopted, before a look. */
-export function WasItRight({ closings, promises, expected, passing: { learned }, oursAlone }: Props) {
+export function WasItRight({ closings, promises, expected, passing: { learned }, eyes, hands, oursAlone }: Props) {
+  const known = { eyes, hands, passing: learned };
   return (
     <Panel title="Was it right?">
-      <Told title="That it is over" bins={closings} sentence={toldSentence}>
+      <Told title="That it is over" of="clean" bins={closings} sentence={toldSentence} known={known}>
         No case called clear has been closed for {dayCount(ENDED_FOR_GOOD_DAYS)} yet.
       </Told>
-      <Told title="That the looks after a plan are clean" bins={promises} sentence={promiseSentence}>
+      <Told
+        title="That the looks after a plan are clean"
+        of="clean"
+        bins={promises}
+        sentence={promiseSentence}
+        known={known}
+      >
         Plans count once all their treatments were carried out and no other replaced them. None has yet.
       </Told>
-      <Told title="What a look finds" bins={expected} sentence={expectedSentence}>
+      <Told title="What a look finds" of="find" bins={expected} sentence={expectedSentence} known={known}>
         Looks on a walk are held against the chance we told for them. None has been yet.
       </Told>
       {learned && (
@@ -37,12 +51,16 @@ export function WasItRight({ closings, promises, expected, passing: { learned },
 
 function Told(props: {
   title: string;
+  of: ToldOf;
   bins: readonly ToldBetween[];
   sentence: (bin: ToldBetween) => string;
+  /** What may explain it where it was wrong. */
+  known: Learnable;
   /** What is said while nothing is known. */
   children: ReactNode;
 }) {
-  const { title, bins, sentence, children } = props;
+  const { title, of, bins, sentence, known, children } = props;
+  const wrong = wrongWay(bins);
   return (
     <section className="mb-3">
       <h3 className="h6">{title}</h3>
@@ -58,6 +76,7 @@ function Told(props: {
           ))}
         </ul>
       )}
+      {wrong && <p className="mb-0">{blameSentence(blamedFor(of, wrong, known))}</p>}
     </section>
   );
 }

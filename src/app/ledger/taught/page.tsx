@@ -18,15 +18,15 @@ import {
   arrivalsSentence,
   betterSentence,
   countedInWords,
-  doseInWords,
   handSentence,
   sightSentence,
   taughtSentences,
 } from "@/wording/advice/learning";
-import { pestNames, toolNames } from "@/wording/names/names";
+import { toolNames } from "@/wording/names/names";
 import { BearsOn } from "./_parts/BearsOn";
 import { OtherKeepers } from "./_parts/OtherKeepers";
 import { Shares, sharesOf } from "./_parts/Shares";
+import { WhatEnded } from "./_parts/WhatEnded";
 import { WasItRight } from "./_parts/WasItRight";
 
 /** Sellers of the most plants; the others brought too few to tell. */
@@ -62,37 +62,8 @@ export default async function TaughtPage() {
         {sentences.map((sentence) => (
           <p key={sentence}>{sentence}</p>
         ))}
-        {courses.length > 0 && (
-          <div className="table-responsive" tabIndex={0} role="region" aria-label="What ended what">
-            <table className="table mb-0 align-middle">
-              <thead>
-                <tr>
-                  <th scope="col">Against</th>
-                  <th scope="col">Mainly treated with</th>
-                  <th scope="col">Ended for good</th>
-                  <th scope="col">Treatments</th>
-                  <th scope="col">Days</th>
-                  <th scope="col">Came back</th>
-                  <th scope="col">Open or watched</th>
-                </tr>
-              </thead>
-              <tbody>
-                {courses.map(({ pest, dose, ended, treatments, days, returned, open }) => (
-                  <tr key={`${pest} ${JSON.stringify(dose)}`}>
-                    <th scope="row">{pestNames[pest]}</th>
-                    <td>{doseInWords(dose)}</td>
-                    <td>{ended.of === 0 ? "not known yet" : <Span counted={ended} />}</td>
-                    <td>{treatments ?? "–"}</td>
-                    <td>{days ?? "–"}</td>
-                    <td>{returned}</td>
-                    <td>{open}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
-        )}
-        <p className="small mb-0 mt-2">
+        {courses.length > 0 && <WhatEnded label="What ended what" courses={courses} />}
+        <p className="small mb-0">
           A case counts under its most frequent treatment. It ended for good if it was called clear and the same pest
           was not found on the plant within {dayCount(ENDED_FOR_GOOD_DAYS)}, and counts only after that; if the plant
           was given up or lost, it did not. How bad a case was at the start is not considered: worse ones may have had

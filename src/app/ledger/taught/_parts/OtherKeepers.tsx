@@ -2,17 +2,12 @@ import type { Experience } from "@/core/advice/learning/experience";
 import type { ToldElsewhere } from "@/core/model/learning/elsewhere";
 import { Only } from "@/ui/shell/Only";
 import { Panel } from "@/ui/Panel";
-import { Span } from "@/ui/charts/Span";
-import {
-  doseInWords,
-  elsewhereSentence,
-  arrivalsElsewhereSentence,
-  sightElsewhereSentence,
-} from "@/wording/advice/learning";
+import { elsewhereSentence, arrivalsElsewhereSentence, sightElsewhereSentence } from "@/wording/advice/learning";
 import { manyInWords } from "@/wording/numbers";
-import { pestNames, techniqueNames } from "@/wording/names/names";
+import { techniqueNames } from "@/wording/names/names";
 import { AddExperience, ForgetExperience } from "./ExperienceForms";
 import { Shares, sharesOf } from "./Shares";
+import { WhatEnded } from "./WhatEnded";
 
 interface Props {
   /** What was read in; null for none. */
@@ -28,7 +23,9 @@ export function OtherKeepers({ elsewhere, unused }: Props) {
       {elsewhere ? (
         <>
           <p>{elsewhereSentence(elsewhere, unused)}</p>
-          {elsewhere.courses.length > 0 && <Courses courses={elsewhere.courses} />}
+          {elsewhere.courses.length > 0 && (
+            <WhatEnded label="What ended what with other keepers" courses={elsewhere.courses} />
+          )}
           <Told told={elsewhere.told} />
         </>
       ) : (
@@ -47,33 +44,6 @@ export function OtherKeepers({ elsewhere, unused }: Props) {
         )}
       </Only>
     </Panel>
-  );
-}
-
-function Courses({ courses }: Pick<Experience, "courses">) {
-  return (
-    <div className="table-responsive" tabIndex={0} role="region" aria-label="What ended what with other keepers">
-      <table className="table align-middle">
-        <thead>
-          <tr>
-            <th scope="col">Against</th>
-            <th scope="col">Mainly treated with</th>
-            <th scope="col">Ended for good</th>
-            <th scope="col">Came back</th>
-          </tr>
-        </thead>
-        <tbody>
-          {courses.map(({ pest, dose, ended, returned }) => (
-            <tr key={`${pest} ${JSON.stringify(dose)}`}>
-              <th scope="row">{pestNames[pest]}</th>
-              <td>{doseInWords(dose)}</td>
-              <td>{ended.of === 0 ? "not known yet" : <Span counted={ended} />}</td>
-              <td>{returned}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
   );
 }
 

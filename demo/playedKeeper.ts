@@ -1,22 +1,21 @@
 import { v5 as uuidv5 } from "uuid";
 import { applicationEvents } from "../src/core/acts/contact";
 import { genusNamed } from "../src/core/knowledge/plants/genera";
-import { spotsOf, type GrowthFormId } from "../src/core/knowledge/plants/growthForms";
+import { spotsOf } from "../src/core/knowledge/plants/growthForms";
 import { pestOf, type PestId } from "../src/core/knowledge/pests/pests";
 import { eggToAdultDays } from "../src/core/knowledge/pests/stageDurations";
 import { spotsFor } from "../src/core/knowledge/remedies/remedies";
-import { allScenarios } from "../src/core/model/clearance/scenarios";
-import { diceFrom, liveOn, type Dice, type Life } from "../src/core/model/clearance/tests/simulate";
+import { diceFrom, type Dice } from "../src/core/model/clearance/tests/dice";
+import { colonyOf, drawnScenario, type Life } from "../src/core/model/clearance/tests/lives";
 import { seeChances, seeShare } from "../src/core/model/inspection/see";
+import type { ToolId } from "../src/core/model/inspection/tools";
 import { severityOf } from "../src/core/model/inspection/severity";
 import { sitesOn } from "../src/core/model/inspection/sitesOn";
-import { layoutOf } from "../src/core/model/population/layout";
-import { stableGrowth } from "../src/core/model/population/stable";
-import { stepFor } from "../src/core/model/population/step";
 import type { TreatmentEvent } from "../src/core/model/population/events";
 import { usualSettings, type Settings } from "../src/core/record/facts/settings";
 import { addDays } from "../src/core/shared/days";
 import { connect } from "../src/db/connection";
+import * as accounts from "../src/db/stores/access/accounts";
 import * as collections from "../src/db/stores/collections";
 import { recordAct } from "../src/operations/acts/commands/recordAct";
 import { closeCase } from "../src/operations/cases/commands/closeCase";
@@ -45,6 +44,8 @@ const CELSIUS = 22;
 /** Washed at least so often. */
 const TREATMENTS = 3;
 const CLEAN_LOOKS = 2;
+/** Looked at again so many days after it was called clear: weekly for a month, then every second week. */
+const GUARD_DAYS: readonly number[] = [7, 14, 21, 28, 42, 56, 70, 84];
 
 /** Each kind of plant in a room of its own. */
 const kinds: readonly (readonly [name: string, genus: string, pest: PestId, room: string])[] = [
@@ -55,25 +56,40 @@ const kinds: readonly (readonly [name: string, genus: string, pest: PestId, room
   ["Mast aroid", "Philodendron", "thrips", "Sail store"],
 ];
 
-/** How many cases two years hold. */
-const PLAYED_CASES = 25;
+/** How many plants two years hold, each with a find. */
+const PLANTS = 25;
+
+const idsOf =
+  ({ misses, sees }: PlayedTruth, plants: number) =>
+  (...parts: readonly (string | number)[]) =>
+    uuidv5([misses, sees, plants, ...parts].join("/"), NAMESPACE);
+
+/** Removes the two years of such a keeper, with everything in them; whether they were there. */
+export function removePlayedKeeper(databaseUrl: string, truth: PlayedTruth, plants = PLANTS): Promise<boolean> {
+  const sequelize = connect(databaseUrl);
+  const id = idsOf(truth, plants)("collection");
+  return sequelize.transaction(async (transaction) => {
+    const there = (await collections.find({ sequelize, transaction }, id)) !== null;
+    if (there) await collections.remove({ sequelize, transaction }, id);
+    return there;
+  });
+}
 
 /**
  * Two years of a made-up keeper, animals played one by one: each visit is a look with the lamp and one with lamp and loupe, what is found is
- * washed and swabbed each week until it is not found any more. The same truth gives the same two years; loaded again it stays as it is. Gives how many cases that were.
+ * washed and swabbed each week until it is not found any more, and looked for again for twelve weeks. The same truth gives the same two years; loaded again it stays as it is. Gives how many plants that were; 0 where they were there.
  */
 export async function loadPlayedKeeper(
   databaseUrl: string,
   now: Date,
   truth: PlayedTruth,
-  cases = PLAYED_CASES,
-): Promise<{ collectionId: string; cases: number }> {
+  plants = PLANTS,
+): Promise<{ collectionId: string; plants: number }> {
   const sequelize = connect(databaseUrl);
-  const idOf = (...parts: readonly (string | number)[]) =>
-    uuidv5([truth.misses, truth.sees, cases, ...parts].join("/"), NAMESPACE);
+  const idOf = idsOf(truth, plants);
   const id = idOf("collection");
   return sequelize.transaction(async (transaction) => {
-    if (await collections.find({ sequelize, transaction }, id)) return { collectionId: id, cases: 0 };
+    if (await collections.find({ sequelize, transaction }, id)) return { collectionId: id, plants: 0 };
     const settings = { ...usualSettings, name: "A played keeper", timeZone: "Europe/Lisbon" };
     const collection = {
       ...{ id, ...settings, isDemo: false, settingsVersion: 1, toldElsewhere: null },
@@ -81,6 +97,7 @@ export async function loadPlayedKeeper(
       bottles: [],
     };
     await collections.add({ sequelize, transaction }, collection, now);
+    await accounts.giveToOwners({ sequelize, transaction, collectionId: id }, id);
     const context: Context = { sequelize, collection, actor: "The played keeper", role: "owner", now };
     await inBatch(context, transaction, async (batch) => {
       const at = (ago: number, time: string): Context => {
@@ -92,9 +109,9 @@ export async function loadPlayedKeeper(
         const warmth = { celsius: CELSIUS, readingId: idOf("reading", name) };
         expectOk(await addPlace(at(FIRST_AGO + 30, "10:00"), { ...room, ...warmth }));
       }
-      for (let n = 0; n < cases; n++) await playCase(n, truth, diceFrom(20_261_201 + n), { at, idOf });
+      for (let n = 0; n < plants; n++) await playPlant(n, truth, diceFrom(20_261_201 + n), { at, idOf });
     });
-    return { collectionId: id, cases };
+    return { collectionId: id, plants };
   });
 }
 
@@ -103,99 +120,120 @@ interface Writing {
   readonly idOf: (...parts: readonly (string | number)[]) => string;
 }
 
-/** A colony of three to forty on a plant of its own, in one of the nine ways the world may be. */
-function colony(dice: Dice, pest: PestId, form: GrowthFormId, misses: number): Life {
-  const what = pestOf(pest);
-  const sites = sitesOn(form, pest);
-  const layout = layoutOf(what);
-  const dt = stepFor(layout, CELSIUS, 0.25);
-  const shares = [...stableGrowth(layout, sites, CELSIUS, dt).shares];
-  let at = dice.uniform();
-  const scenario = allScenarios.find(({ prior }) => (at -= prior) < 0) ?? allScenarios[0]!;
-  const truth = { ...scenario, escape: scenario.escape * misses };
-  const history = { pest: what, sites, dailyMeanC: [CELSIUS], timeStepDays: 0.25, events: [] };
-  return liveOn(history, shares, dt, truth, dice, 3 + Math.floor(38 * dice.uniform() ** 2));
+interface Sighting {
+  readonly tool: ToolId;
+  readonly count: number;
 }
 
-/** One case from its find to its end. */
-async function playCase(n: number, truth: PlayedTruth, dice: Dice, { at, idOf }: Writing): Promise<void> {
+/** A plant with what really lives on it, and what the keeper does there and writes down; days from its first find, cases from 0. */
+async function plantOf(n: number, truth: PlayedTruth, dice: Dice, { at, idOf }: Writing) {
   const [name, genus, pest, room] = kinds[n % kinds.length]!;
   const form = genusNamed(genus)!.form;
   const begun = FIRST_AGO - n * EVERY_DAYS;
   const plantId = idOf("plant", n);
-  const described = {
-    code: `P${String(n + 1).padStart(2, "0")}`,
-    name,
-    genus,
-    growthForm: form,
-    potCm: 14,
-    seller: "",
-  };
-  const stands = {
-    placementId: idOf("placement", n),
-    placeId: idOf("room", room),
-    slot: n,
-    inFlower: false,
-    acquiredOn: null,
-  };
-  expectOk(await addPlant(at(begun + 1, "10:00"), { id: plantId, ...described, ...stands }));
+  const added = { id: plantId, code: `P${String(n + 1).padStart(2, "0")}`, name, genus, growthForm: form };
+  const stands = { placementId: idOf("placement", n), placeId: idOf("room", room), slot: n };
+  const usual = { potCm: 14, seller: "", inFlower: false, acquiredOn: null };
+  expectOk(await addPlant(at(begun + 1, "10:00"), { ...added, ...stands, ...usual }));
 
+  const what = pestOf(pest);
   const spots = spotsOf(form).filter((spot) => spot !== "roots");
-  const sights = (["lamp", "loupe"] as const).map((tool) => {
-    const see = seeChances(pestOf(pest), pest, form, { tool, spots });
+  const eyes = (["lamp", "loupe"] as const).map((tool) => {
+    const see = seeChances(what, pest, form, { tool, spots });
     return { tool, see: tool === "lamp" ? seeShare(see, truth.sees) : see };
   });
-  const applied = {
-    remedy: "soap",
-    technique: "sprayAndSwab",
-    on: { form, weights: pest, spots: spotsFor("sprayAndSwab", form) },
-  } as const;
-  const [wash] = applicationEvents(pestOf(pest), applied, 0) as unknown as [TreatmentEvent];
-  const caseId = idOf("case", n);
-  /** Both looks of a visit; how many were found. */
-  const visit = async (day: number, life: Life) => {
-    const seen = sights.map(({ tool, see }) => ({ tool, count: life.look(see) }));
-    const found = Math.max(...seen.map(({ count }) => count));
-    if (day === 0 && found === 0) return 0;
-    for (const [i, { tool, count }] of seen.entries()) {
-      const context = at(begun - day, `18:${i}0`);
-      const find = { id: idOf("find", n, day, tool), caseId, pest, severity: severityOf(Math.max(1, count)), count };
-      const looked = { id: idOf("look", n, day, tool), plantId, at: context.now, tool, spots, note: "", naming: null };
-      expectOk(await recordLook(context, { ...looked, finds: count > 0 ? [{ ...find, removed: false }] : [] }));
-    }
-    return found;
+  const looks = (life: Life): Sighting[] => eyes.map(({ tool, see }) => ({ tool, count: life.look(see) }));
+  const history = { pest: what, sites: sitesOn(form, pest), dailyMeanC: [CELSIUS], timeStepDays: 0.25, events: [] };
+  const colony = () => {
+    const scenario = drawnScenario(dice, truth.misses);
+    return colonyOf(3 + Math.floor(38 * dice.uniform() ** 2), history, scenario, dice);
   };
+  // A colony that nobody finds is no case: the next one is.
+  let life = colony();
+  let first = looks(life);
+  while (!any(first)) {
+    life = colony();
+    first = looks(life);
+  }
 
-  let life = colony(dice, pest, form, truth.misses);
-  while ((await visit(0, life)) === 0) life = colony(dice, pest, form, truth.misses);
-  const generation = eggToAdultDays(pestOf(pest), CELSIUS)!;
-  const treat = async (day: number) => {
-    life.treat(wash);
-    const context = at(begun - day, "19:00");
-    const filed = { plantId, placeId: null, caseId, stepId: null, note: "", alreadyDone: true };
-    const act = { kind: "contact", mix: "soapMild", technique: "sprayAndSwab", volumeMl: 90, spots: applied.on.spots };
-    const done = { id: idOf("treat", n, day), ...filed, act, at: context.now };
-    expectOk(await recordAct(context, done as Parameters<typeof recordAct>[1]));
-  };
-  await treat(0);
-  let [treated, lastLive, clean] = [1, 0, 0];
-  for (let day = 1; ; day++) {
-    life.pass(1);
-    const last = day >= GIVES_UP_AFTER || begun - day <= 1 || life.hopeless();
-    if (day % 7 !== 0 && !last) continue;
-    const found = await visit(day, life);
-    if (found > 0) [lastLive, clean] = [day, 0];
-    const over = found === 0 && treated >= TREATMENTS && ++clean >= CLEAN_LOOKS && day - lastLive >= generation;
-    if (over || last) {
+  const washed = spotsFor("sprayAndSwab", form);
+  const on = { form, weights: pest, spots: washed };
+  const [wash] = applicationEvents(what, { remedy: "soap", technique: "sprayAndSwab", on }, 0) as unknown as [
+    TreatmentEvent,
+  ];
+  return {
+    life,
+    first,
+    looks: () => looks(life),
+    generation: eggToAdultDays(what, CELSIUS)!,
+    /** So many days are there until today. */
+    days: begun - 1,
+    async write(day: number, nth: number, seen: readonly Sighting[]) {
+      for (const [i, { tool, count }] of seen.entries()) {
+        const context = at(begun - day, `18:${i}0`);
+        const look = { id: idOf("look", n, day, tool), plantId, at: context.now, tool, spots, note: "", naming: null };
+        const found = { id: idOf("find", n, day, tool), caseId: idOf("case", n, nth), pest, removed: false };
+        const finds = count > 0 ? [{ ...found, severity: severityOf(count), count }] : [];
+        expectOk(await recordLook(context, { ...look, finds }));
+      }
+    },
+    async treat(day: number, nth: number) {
+      life.treat(wash);
+      const context = at(begun - day, "19:00");
+      const act = {
+        ...{ kind: "contact" as const, mix: "soapMild" as const, technique: "sprayAndSwab" as const },
+        ...{ volumeMl: 90, spots: washed },
+      };
+      const filed = { plantId, placeId: null, caseId: idOf("case", n, nth), stepId: null, note: "", alreadyDone: true };
+      expectOk(await recordAct(context, { id: idOf("treat", n, day), ...filed, act, at: context.now }));
+    },
+    async close(day: number, nth: number, outcome: "clear" | "givenUp") {
       const context = at(begun - day, "20:00");
-      const outcome = over ? ("clear" as const) : ("givenUp" as const);
-      expectOk(await closeCase(context, { id: idOf("close", n), caseId, outcome, at: context.now, note: "" }));
-      return;
+      const closing = { id: idOf("close", n, nth), caseId: idOf("case", n, nth), note: "" };
+      expectOk(await closeCase(context, { ...closing, outcome, at: context.now }));
+    },
+  };
+}
+
+const any = (seen: readonly Sighting[]) => seen.some(({ count }) => count > 0);
+
+/** One plant, from its first find until it has been watched to the end of the guard: what comes back meanwhile is a case of its own. */
+async function playPlant(n: number, truth: PlayedTruth, dice: Dice, writing: Writing): Promise<void> {
+  const plant = await plantOf(n, truth, dice, writing);
+  let nth = 0;
+  let course = { begun: 0, treated: 1, lastLive: 0, clean: 0 };
+  let closed: number | null = null;
+  await plant.write(0, nth, plant.first);
+  await plant.treat(0, nth);
+  for (let day = 1; day <= plant.days; day++) {
+    plant.life.pass(1);
+    if (closed !== null) {
+      if (day - closed > GUARD_DAYS.at(-1)!) return;
+      if (!GUARD_DAYS.includes(day - closed)) continue;
+      const seen = plant.looks();
+      const back = any(seen);
+      if (back) nth++;
+      await plant.write(day, nth, seen);
+      if (!back) continue;
+      closed = null;
+      course = { begun: day, treated: 1, lastLive: day, clean: 0 };
+      await plant.treat(day, nth);
+      continue;
     }
-    if (found > 0 || treated < TREATMENTS) {
-      await treat(day);
-      treated++;
-      clean = 0;
+    const givesUp = day - course.begun >= GIVES_UP_AFTER || plant.life.hopeless();
+    if ((day - course.begun) % 7 !== 0 && !givesUp) continue;
+    const seen = plant.looks();
+    await plant.write(day, nth, seen);
+    course = any(seen) ? { ...course, lastLive: day, clean: 0 } : { ...course, clean: course.clean + 1 };
+    const { treated, clean, lastLive } = course;
+    if (treated >= TREATMENTS && clean >= CLEAN_LOOKS && day - lastLive >= plant.generation) {
+      await plant.close(day, nth, "clear");
+      closed = day;
+    } else if (givesUp) {
+      return plant.close(day, nth, "givenUp");
+    } else if (any(seen) || treated < TREATMENTS) {
+      await plant.treat(day, nth);
+      course = { ...course, treated: treated + 1, clean: 0 };
     }
   }
 }

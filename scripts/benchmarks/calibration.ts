@@ -1,7 +1,7 @@
 // Whether the chances are true: keepers are played from the model's own rules, and what is said of each is held against what was
 // so. Then the same with the world other than the model believes. Prints Brier scores and reliability tables.
-import { diceFrom } from "../../src/core/model/clearance/tests/simulate";
-import { asBelieved, keeper, pests, shareOver, type Said, type World } from "./playedKeeper";
+import { diceFrom } from "../../src/core/model/clearance/tests/dice";
+import { asBelieved, keeper, pests, shareOver, type Said, type World } from "./judgedKeeper";
 
 const KEEPERS = Number(process.env["KEEPERS"] ?? 1000);
 const ROWS = 10;

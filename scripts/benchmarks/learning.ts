@@ -4,7 +4,7 @@ import { learnedSightOf, sightBefore } from "../../src/core/record/cases/keepers
 import { sightPairs, type SightLook } from "../../src/core/record/cases/sightPairs";
 import { passingFrom } from "../../src/core/model/learning/passing";
 import { addDays, type Day } from "../../src/core/shared/days";
-import { diceFrom } from "../../src/core/model/clearance/tests/simulate";
+import { diceFrom } from "../../src/core/model/clearance/tests/dice";
 
 const PLANTS = 5000;
 const WEEKS = 104;

@@ -1,9 +1,9 @@
 // Whether what a keeper's record teaches makes the judgement true again: keepers whose sprays miss more, or who see less, than we suppose live
 // through as many cases as it takes; then cases are judged by our estimates, and by what their record has taught. Prints both.
-import { diceFrom } from "../../src/core/model/clearance/tests/simulate";
+import { diceFrom } from "../../src/core/model/clearance/tests/dice";
 import { reachOf, type ReachWeights } from "../../src/core/model/learning/reach";
 import { sightFrom, type SightTold } from "../../src/core/model/learning/sight";
-import { asBelieved, keeper, shareOver, type Keeper, type Said, type World } from "./playedKeeper";
+import { asBelieved, keeper, shareOver, type Keeper, type Said, type World } from "./judgedKeeper";
 
 const KEEPERS = Number(process.env["KEEPERS"] ?? 20);
 const TEACHING = 15;

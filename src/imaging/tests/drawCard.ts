@@ -1,5 +1,5 @@
 import sharp from "sharp";
-import { diceFrom } from "@/core/model/clearance/tests/simulate";
+import { diceFrom } from "@/core/model/clearance/tests/dice";
 import type { CardSize } from "@/core/model/inspection/cardSpots";
 import type { Corner, Frame } from "../levelled";
 

@@ -85,8 +85,7 @@ export async function restore(databaseUrl: string, file: string, now: Date): Pro
     const asks = { sequelize, transaction, collectionId: collection.id };
     if (!(await collections.find(asks, collection.id))) {
       await collections.add(asks, collection, now);
-      for (const accountId of await accounts.ownersOfAll(asks))
-        await accounts.setMembership(asks, collection.id, accountId, { role: "owner", from: null, until: null });
+      await accounts.giveToOwners(asks, collection.id);
     }
     const there = (await collections.find(asks, collection.id))!;
     const context = contextOf(databaseUrl, there, { ...FOR_NOBODY, now });

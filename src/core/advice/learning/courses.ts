@@ -8,6 +8,8 @@ import { countedOf, type Counted } from "./span";
 
 /** What was called clear and was not found again for so long has ended for good: as long as a plant is guarded. */
 export const ENDED_FOR_GOOD_DAYS = GUARD_DAYS.at(-1)!;
+/** Whether nothing came back is known of a plant that was looked at so many days after its case was closed, or later (HOUSE). */
+export const LOOKED_AGAIN_DAYS = 28;
 
 /** A case that was treated, as far as it tells what its course was worth. */
 export interface CourseCase {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { likelyScenario } from "../clearance/scenarios";
-import { diceFrom, founderShares, liveOn, poisson } from "../clearance/tests/simulate";
+import { diceFrom, poisson } from "../clearance/tests/dice";
+import { founderShares, liveOn } from "../clearance/tests/lives";
 import { seeChances } from "../inspection/see";
 import { sitesOn } from "../inspection/sitesOn";
 import { pestOf, type PestId } from "../../knowledge/pests/pests";

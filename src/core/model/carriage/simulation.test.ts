@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { applicationEvents } from "../../acts/contact";
 import { likelyScenario } from "../clearance/scenarios";
-import { diceFrom, founderShares, liveOn, poisson, type Dice } from "../clearance/tests/simulate";
+import { diceFrom, poisson, type Dice } from "../clearance/tests/dice";
+import { founderShares, liveOn } from "../clearance/tests/lives";
 import { seeChances } from "../inspection/see";
 import { sitesOn } from "../inspection/sitesOn";
 import type { ToolId } from "../inspection/tools";

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { diceFrom } from "../clearance/tests/simulate";
+import { diceFrom } from "../clearance/tests/dice";
 import { factorFrom, simpsonMean } from "./tests/checks";
 import { expectedOf, learnedPassing, passingFrom, PASSING_SPREAD, type Expected } from "./passing";
 

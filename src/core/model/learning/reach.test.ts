@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { reckon } from "../clearance/reckon";
 import { allScenarios, byReach } from "../clearance/scenarios";
 import { fullLook, historyOf, treat } from "../clearance/tests/cases";
-import { diceFrom, type Dice } from "../clearance/tests/simulate";
+import { diceFrom, type Dice } from "../clearance/tests/dice";
 import { FEWEST_CASES, learnedReach, likelihoodOf, reachOf, worthOf, type ReachWeights } from "./reach";
 
 const usual: ReachWeights = [0.25, 0.5, 0.25];

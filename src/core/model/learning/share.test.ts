@@ -2,7 +2,7 @@ import fc from "fast-check";
 // @ts-expect-error the library comes without types
 import jstat from "jstat";
 import { describe, expect, it } from "vitest";
-import { diceFrom } from "../clearance/tests/simulate";
+import { diceFrom } from "../clearance/tests/dice";
 import { learnedShare } from "./share";
 
 /** As far as it is used here. */

@@ -9,7 +9,7 @@ import type { ToolId } from "../inspection/tools";
 import { layoutOf, spread } from "../population/layout";
 import { stableGrowth } from "../population/stable";
 import { stepFor } from "../population/step";
-import { diceFrom } from "../clearance/tests/simulate";
+import { diceFrom } from "../clearance/tests/dice";
 import { factorFrom, simpsonMean } from "./tests/checks";
 import { learnedSight, sawChance, sightFrom, sightWorth, SPREAD, type SightTold } from "./sight";
 

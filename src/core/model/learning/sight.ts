@@ -46,9 +46,9 @@ const grid = evenInLog(LEAST, MOST, STEPS);
  */
 export function sawChance({ animals, ofSeen, ofAny, otherSees }: Omit<SightTold, "saw">, factor: number): number {
   const chance = (of: number) => Math.max(0, Math.min(MOST_SEEN, of));
-  const s = otherSees;
-  const passed = s < 1 ? chance((factor * (ofAny - s * ofSeen)) / (1 - s)) : 0;
-  const none = ((1 - chance(factor * ofSeen)) * (s / (s + (1 - s) * passed))) ** animals;
+  const passes = 1 - otherSees;
+  const ofPassed = passes > 0 ? chance((factor * (ofAny - otherSees * ofSeen)) / passes) : 0;
+  const none = ((1 - chance(factor * ofSeen)) * (otherSees / (otherSees + passes * ofPassed))) ** animals;
   return CARELESS / 2 + (1 - CARELESS) * (1 - none);
 }
 

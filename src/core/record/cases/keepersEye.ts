@@ -63,7 +63,7 @@ function sightOf(
 ): LearnedSight | null {
   if (numbers === "ours") return null;
   const own = pairs.filter((pair) => isOf(eye, pair));
-  // Of another look we ask no more than what it says by itself.
+  // Others are told as supposed: among them are the closer looks that this eye itself is the other of.
   const others = pairs.filter((pair) => !isOf(eye, pair));
   return sightFrom(told(own, sees), told(others, asSupposed), numbers, sightElsewhere(toldElsewhere, eye.tool));
 }

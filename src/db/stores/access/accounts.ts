@@ -35,7 +35,7 @@ export function setPassphrase(asks: Asks, id: string, passphraseHash: string): P
 }
 
 /** Who owns the installation itself: whoever made the first account. */
-export async function ownersOfAll(asks: Asks): Promise<string[]> {
+async function ownersOfAll(asks: Asks): Promise<string[]> {
   const sql = "select id from accounts where owns_all and closed_at is null order by created_at, id";
   return (await rows(asks, z.object({ id: z.string() }), sql)).map(({ id }) => id);
 }
@@ -58,6 +58,12 @@ export function memberships(asks: Asks, accountId: string): Promise<z.output<typ
   const sql = `select collection_id as "collectionId", account_id as "accountId", role, from_day::text as "from",
     until_day::text as "until" from memberships where account_id = :accountId`;
   return rows({ ...asks, accountId }, membership, sql, { accountId });
+}
+
+/** Makes everybody who owns the installation an owner of a collection that is new to it. */
+export async function giveToOwners(asks: Asks, collectionId: string): Promise<void> {
+  for (const accountId of await ownersOfAll(asks))
+    await setMembership(asks, collectionId, accountId, { role: "owner", from: null, until: null });
 }
 
 /** Makes somebody a member of a collection, or changes what they are to it. */

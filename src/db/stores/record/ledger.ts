@@ -15,6 +15,8 @@ const counted = z.object({
   outcome: z.enum(outcomes).nullable(),
   /** When its pest was found. */
   finds: z.array(z.date()),
+  /** When its plant was last looked at after it was closed; null where it was not. */
+  lookedAgainAt: z.date().nullable(),
   /** When its plant left; null while it is in use. */
   archivedAt: z.date().nullable(),
   seller: z.string(),
@@ -27,11 +29,15 @@ const counted = z.object({
 /** Every case there was, with where its plant stood when it was found and where it probably came from. */
 export function cases(scope: Scope): Promise<z.output<typeof counted>[]> {
   const sql = `select s.id as "caseId", s.plant_id as "plantId", s.pest, s.opened_at as "openedAt", s.closed_at as "closedAt",
-      s.outcome, s.finds, p.archived_at as "archivedAt",
+      s.outcome, s.finds, again.at as "lookedAgainAt", p.archived_at as "archivedAt",
       p.seller, p.pot_cm::float8 as "potCm", p.acquired_on::text as "acquiredOn", stood.place_id as "placeId", n.origin
     from cases s
     join plants p on p.collection_id = s.collection_id and p.id = s.plant_id
     left join case_numbers n on n.collection_id = s.collection_id and n.case_id = s.id
+    left join lateral (
+      select max(k.happened_at) as at from looks k where k.collection_id = s.collection_id and k.plant_id = s.plant_id
+        and k.voided_at is null and k.happened_at > s.closed_at
+    ) again on true
     left join lateral (
       select t.place_id from placements t where t.collection_id = s.collection_id and t.plant_id = s.plant_id
         and t.voided_at is null and t.happened_at <= s.opened_at

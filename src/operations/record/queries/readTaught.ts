@@ -13,10 +13,16 @@ import type { LearnedSight } from "@/core/model/learning/sight";
 import type { ToolId } from "@/core/model/inspection/tools";
 import { sightOnRecord } from "../../plants/sightOnRecord";
 import { handsOf, handsWorth, learnedOf } from "@/core/record/cases/techniqueHand";
-import { addDays, type Day } from "@/core/shared/days";
+import { addDays, daysBetween, type Day } from "@/core/shared/days";
 import { byMoment, standing } from "@/core/record/facts/facts";
 import { groupBy } from "@/core/shared/groupBy";
-import { coursesTaught, ENDED_FOR_GOOD_DAYS, type CourseCase, type CourseTaught } from "@/core/advice/learning/courses";
+import {
+  coursesTaught,
+  ENDED_FOR_GOOD_DAYS,
+  LOOKED_AGAIN_DAYS,
+  type CourseCase,
+  type CourseTaught,
+} from "@/core/advice/learning/courses";
 import { promisesKept } from "@/core/advice/learning/promises";
 import { LOOK_CUTS, PLAN_CUTS, reliabilityOf, type ToldBetween } from "@/core/advice/learning/reliability";
 import { arrivalsTaught, type SellerTaught } from "@/core/advice/learning/arrivals";
@@ -110,7 +116,7 @@ async function casesTold(context: Context) {
   const casesOn = groupBy(all, ({ plantId, pest }) => `${plantId} ${pest}`);
   // What was still open when its plant left tells of no end.
   const known = all.filter(({ closedAt, archivedAt }) => closedAt !== null || archivedAt === null);
-  return known.map(({ caseId, plantId, pest, openedAt, closedAt, outcome, finds }) => {
+  return known.map(({ caseId, plantId, pest, openedAt, closedAt, outcome, finds, lookedAgainAt }) => {
     const closedOn = closedAt && dayOf(context, closedAt);
     const closing = closedAt
       ? closingsOf.get(plantId)?.find((each) => each.pest === pest && each.at.getTime() === closedAt.getTime())
@@ -134,7 +140,11 @@ async function casesTold(context: Context) {
         return { adoptedAt: at, pClean, treatments };
       });
     const promised = promisesKept(plans, { finds, closedAt, outcome });
-    return { counted, pClear: closing?.pClear ?? null, guardedUntil, promised };
+    const lookedAgain =
+      closedOn !== null &&
+      lookedAgainAt !== null &&
+      daysBetween(closedOn, dayOf(context, lookedAgainAt)) >= LOOKED_AGAIN_DAYS;
+    return { counted, pClear: closing?.pClear ?? null, guardedUntil, lookedAgain, promised };
   });
 }
 
@@ -191,9 +201,9 @@ export async function readTaught(context: Context): Promise<TaughtView> {
       now,
     ),
     closings: reliabilityOf(
-      told.flatMap(({ counted: { outcome, returned }, pClear, guardedUntil }) => {
-        // What may still return has not come true yet.
-        const known = returned || (guardedUntil !== null && guardedUntil <= now);
+      told.flatMap(({ counted: { outcome, returned }, pClear, guardedUntil, lookedAgain }) => {
+        // What may still return has not come true yet, and what nobody looked for may have.
+        const known = returned || (guardedUntil !== null && guardedUntil <= now && lookedAgain);
         return outcome === "clear" && pClear !== null && known ? [{ p: pClear, came: !returned }] : [];
       }),
     ),

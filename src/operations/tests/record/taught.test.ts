@@ -58,6 +58,25 @@ describe("what the record has taught", () => {
     expect((await readTaught(context)).courses[0]).toMatchObject({ ended: { hits: 1, of: 2 }, returned: 0, open: 1 });
   });
 
+  it("holds what was told at closing against what came back, where somebody looked for it", async () => {
+    const told = async () => (await readTaught(context)).closings.map(({ came }) => [came.hits, came.of]);
+    // Nobody has looked since: that nothing came back is not known.
+    const { plantId } = await closed(100);
+    expect(await told()).toEqual([]);
+    expectOk(await recordLook(context, aLook(plantId, 80)));
+    expect(await told()).toEqual([]);
+    expectOk(await recordLook(context, aLook(plantId, 70)));
+    expect(await told()).toEqual([[1, 1]]);
+    // What was found again has come back, whenever that was.
+    const back = await closed(100);
+    expectOk(await recordLook(context, aLook(back.plantId, 90, { finds: [aFind()] })));
+    expect(await told()).toEqual([[1, 2]]);
+    // What was closed lately may still come back.
+    const late = await closed(60);
+    expectOk(await recordLook(context, aLook(late.plantId, 20)));
+    expect(await told()).toEqual([[1, 2]]);
+  });
+
   it("holds what plans promised against what came, where they were carried out", async () => {
     const planned = async (carriedOut: number) => {
       const plantId = await plantOn(context, shelf);

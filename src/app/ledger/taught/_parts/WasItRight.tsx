@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { ToldBetween } from "@/core/advice/learning/reliability";
-import { ENDED_FOR_GOOD_DAYS } from "@/core/advice/learning/courses";
+import { ENDED_FOR_GOOD_DAYS, LOOKED_AGAIN_DAYS } from "@/core/advice/learning/courses";
 import type { TaughtView } from "@/operations/record/queries/readTaught";
 import { Panel } from "@/ui/Panel";
 import { Span } from "@/ui/charts/Span";
@@ -25,7 +25,8 @@ export function WasItRight({ closings, promises, expected, passing: { learned },
   return (
     <Panel title="Was it right?">
       <Told title="That it is over" of="clean" bins={closings} sentence={toldSentence} known={known}>
-        No case called clear has been closed for {dayCount(ENDED_FOR_GOOD_DAYS)} yet.
+        A case called clear counts {dayCount(ENDED_FOR_GOOD_DAYS)} after that, if its plant was looked at again{" "}
+        {dayCount(LOOKED_AGAIN_DAYS)} or more after it. None has yet.
       </Told>
       <Told
         title="That the looks after a plan are clean"

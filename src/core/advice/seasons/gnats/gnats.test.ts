@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { diceFrom, poisson, type Dice } from "../../../model/clearance/tests/simulate";
+import { diceFrom, poisson, type Dice } from "../../../model/clearance/tests/dice";
 import { pests } from "../../../knowledge/pests/pests";
 import { judgeGnats } from "./judge";
 import { gnatWeight } from "./pots";

@@ -8,7 +8,8 @@ import type { CaseHistory } from "../history";
 import { logProbability } from "../anchor";
 import type { Scenario } from "../scenarios";
 import { fullLook, historyOf, treat } from "./cases";
-import { diceFrom, play, type Figure } from "./simulate";
+import { diceFrom } from "./dice";
+import { play, type Figure } from "./play";
 import type { PerSite } from "../../population/sites";
 
 /** Lives in a batch, each batch with beliefs of its own: what they differ by is the error. In full where benchmarks are run. */

@@ -2,8 +2,9 @@
 import { applicationEvents } from "../../src/core/acts/contact";
 import type { CaseHistory } from "../../src/core/model/clearance/history";
 import { reckon } from "../../src/core/model/clearance/reckon";
-import { allScenarios, byReach, scenariosWith, type Scenario } from "../../src/core/model/clearance/scenarios";
-import { liveOn, type Dice } from "../../src/core/model/clearance/tests/simulate";
+import { byReach, scenariosWith } from "../../src/core/model/clearance/scenarios";
+import { type Dice } from "../../src/core/model/clearance/tests/dice";
+import { colonyOf, drawnScenario } from "../../src/core/model/clearance/tests/lives";
 import { chancesBeside } from "../../src/core/model/inspection/detectionProbability";
 import { seeChances, seeShare } from "../../src/core/model/inspection/see";
 import { sitesOn } from "../../src/core/model/inspection/sitesOn";
@@ -14,10 +15,7 @@ import { pestOf, type PestId } from "../../src/core/knowledge/pests/pests";
 import { eggToAdultDays } from "../../src/core/knowledge/pests/stageDurations";
 import { spotsOf, type GrowthFormId } from "../../src/core/knowledge/plants/growthForms";
 import type { InspectionEvent, PopulationEvent, TreatmentEvent } from "../../src/core/model/population/events";
-import { layoutOf } from "../../src/core/model/population/layout";
 import type { PerSite } from "../../src/core/model/population/sites";
-import { stableGrowth } from "../../src/core/model/population/stable";
-import { stepFor } from "../../src/core/model/population/step";
 import { looksLikeLast } from "../../src/core/advice/planning/looks";
 import { scorerOf } from "../../src/core/advice/planning/score";
 import { searchSchedules } from "../../src/core/advice/planning/search";
@@ -100,7 +98,7 @@ export function keeper(dice: Dice, world: World, { reach, sees = 1, looksTwice =
   const meanC = 18 + 9 * dice.uniform();
   const sites = sitesOn(form, id);
   const see = (with_: ToolId): readonly PerSite[] => seeChances(pest, id, form, { tool: with_, spots: spotsOf(form) });
-  const scenario = drawn(dice, world);
+  const scenario = drawnScenario(dice, world.miss);
   const scenarios = scenariosWith(reach);
 
   // What really is there before the find: a colony of unknown size, found as the tool finds.
@@ -113,11 +111,8 @@ export function keeper(dice: Dice, world: World, { reach, sees = 1, looksTwice =
     events: [],
   };
   const believed: PopulationEvent[] = [];
-  const layout = layoutOf(truth.pest);
-  const dt = stepFor(layout, truth.dailyMeanC[0]!, truth.timeStepDays);
-  const shares = [...stableGrowth(layout, truth.sites, truth.dailyMeanC[0]!, dt).shares];
   const begun = 3 + Math.floor(40 * dice.uniform() ** 2);
-  const life = liveOn(truth, shares, dt, scenario, dice, begun, world.hidden);
+  const life = colonyOf(begun, truth, scenario, dice, world.hidden);
   const toldSight: SightTold[] = [];
   /** How much of what our estimate sees a look sees, and how much of it is known. */
   const lookWith = (atDays: number, with_: ToolId, really: number, known: number): number => {
@@ -193,13 +188,6 @@ export function keeper(dice: Dice, world: World, { reach, sees = 1, looksTwice =
     said.push({ pest: id, p: pClear, over: life.left() === 0, clear });
   }
   return lived(days);
-}
-
-/** What is so of a case: drawn as the model believes, and missed as much as the world has it. */
-function drawn({ uniform }: Dice, { miss }: World): Scenario {
-  let at = uniform();
-  const scenario = allScenarios.find(({ prior }) => (at -= prior) < 0) ?? allScenarios.at(-1)!;
-  return { ...scenario, escape: scenario.escape * miss };
 }
 
 /** How many of them were really over, %. */

@@ -7,6 +7,7 @@ import { eggToAdultDays } from "../src/core/knowledge/pests/stageDurations";
 import { spotsFor } from "../src/core/knowledge/remedies/remedies";
 import { diceFrom, type Dice } from "../src/core/model/clearance/tests/dice";
 import { colonyOf, drawnScenario, type Life } from "../src/core/model/clearance/tests/lives";
+import { GUARD_DAYS } from "../src/core/model/inspection/cleanLooks";
 import { seeChances, seeShare } from "../src/core/model/inspection/see";
 import type { ToolId } from "../src/core/model/inspection/tools";
 import { severityOf } from "../src/core/model/inspection/severity";
@@ -44,8 +45,6 @@ const CELSIUS = 22;
 /** Washed at least so often. */
 const TREATMENTS = 3;
 const CLEAN_LOOKS = 2;
-/** Looked at again so many days after it was called clear: weekly for a month, then every second week. */
-const GUARD_DAYS: readonly number[] = [7, 14, 21, 28, 42, 56, 70, 84];
 
 /** Each kind of plant in a room of its own. */
 const kinds: readonly (readonly [name: string, genus: string, pest: PestId, room: string])[] = [
@@ -208,8 +207,9 @@ async function playPlant(n: number, truth: PlayedTruth, dice: Dice, writing: Wri
   for (let day = 1; day <= plant.days; day++) {
     plant.life.pass(1);
     if (closed !== null) {
-      if (day - closed > GUARD_DAYS.at(-1)!) return;
-      if (!GUARD_DAYS.includes(day - closed)) continue;
+      const since: number = day - closed;
+      if (since > GUARD_DAYS.at(-1)!) return;
+      if (!GUARD_DAYS.some((guard) => guard === since)) continue;
       const seen = plant.looks();
       const back = any(seen);
       if (back) nth++;

@@ -190,7 +190,7 @@ describe("at the shelf", () => {
       await again?.click().catch(() => undefined);
       return false;
     };
-    await page.eventually(read, "it was never read", 500);
+    await page.eventually(read, "it was never read");
   });
 
   describe("at the door", () => {

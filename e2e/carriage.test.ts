@@ -48,7 +48,7 @@ describe("what plants may carry, at the screen", () => {
   const pot = async (code: string): Promise<WebElement> => {
     const found = By.css(`[data-plant="${ids[code]}"] button`);
     const button = await page.found(found, `${code} does not stand there`);
-    await page.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", button);
+    await page.show(button);
     return button;
   };
   const stand = async (name: string, codes: readonly string[]) => {

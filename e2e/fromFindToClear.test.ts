@@ -126,7 +126,9 @@ describe("from a find to clear", () => {
 
     for (const days of [50, 43, 36, 29]) {
       await page.open(`${aCase}/treat`);
-      await page.sees("Never on the roots");
+      // What was before one's eyes when the first was written down is folded from then on.
+      if (days < 50) await page.unfold("cautions you have read before");
+      await page.reads("Never on the roots");
       await page.fill("How much, mL", "75");
       await page.press("How to mix it");
       // C₁V₁ = C₂V₂ by hand: 75 · 0.70 / 0.96 = 54.7 mL.

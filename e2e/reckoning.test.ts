@@ -95,7 +95,7 @@ describe("the engine in the application", () => {
     await page.press("Soap, sprayed");
     await page.sees("Soap wash, mild (5 mL per litre)");
     const least = await row.findElement({ css: "button" });
-    await page.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", least);
+    await page.show(least);
     await least.click();
     const opened = (await row.getText()).replaceAll("\n", " ");
     const dates = /Dates (.*?) Then look: /.exec(opened)![1]!.match(/\d+ [A-Z][a-z]{2}/g)!;

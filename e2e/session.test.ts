@@ -80,8 +80,7 @@ describe("several plants at once", () => {
     await page.sees("All done: 40 plants");
     expect(await page.text()).not.toContain("you have read before");
     for (const line of await page.driver.findElements({ css: "main [aria-label=Cautions] li" })) {
-      await page.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", line);
-      await page.driver.sleep(150);
+      await page.show(line);
     }
     await page.offline(true);
     await page.press("All done: 40 plants");

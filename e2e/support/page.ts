@@ -1,10 +1,12 @@
+import { setTimeout } from "node:timers/promises";
 import { By, error, type Locator, type WebDriver, type WebElement } from "selenium-webdriver";
 import type { Driver } from "selenium-webdriver/chrome";
 
 /** What does not come by then does not come. Waiting long costs nothing where it comes; beside other work a small machine is slow. */
 const WAIT_MS = 90_000;
-/** How soon it is asked again whether it has come. */
-const EVERY_MS = 40;
+/** How soon it is asked again whether it has come: at first at once, then ever later, as whoever asks keeps the page from coming. */
+const SOONEST_MS = 20;
+const LATEST_MS = 250;
 
 /** What a keeper does at the screen, in the words on it. */
 export class Page {
@@ -19,14 +21,22 @@ export class Page {
   }
 
   /** Waits until it is so, and gives what was waited for. `why` says what never came; what stood on the page instead is told with it. */
-  async eventually<T>(what: () => T | Promise<T>, why: string, everyMs = EVERY_MS): Promise<NonNullable<T>> {
-    try {
-      return (await this.driver.wait(async () => what(), WAIT_MS, why, everyMs))!;
-    } catch (cause) {
-      if (cause instanceof error.StaleElementReferenceError) throw cause;
-      const where = await this.driver.getCurrentUrl().catch(() => "a page that does not answer");
-      throw new Error(`${why} on ${where}:\n${await this.text()}`, { cause });
+  async eventually<T>(what: () => T | Promise<T>, why: string): Promise<NonNullable<T>> {
+    const until = performance.now() + WAIT_MS;
+    let last: unknown;
+    for (let ms = SOONEST_MS; performance.now() < until; ms = Math.min(ms * 1.5, LATEST_MS)) {
+      try {
+        const found = await what();
+        if (found) return found;
+      } catch (cause) {
+        if (cause instanceof error.StaleElementReferenceError) throw cause;
+        last = cause;
+        break;
+      }
+      await setTimeout(ms);
     }
+    const where = await this.driver.getCurrentUrl().catch(() => "a page that does not answer");
+    throw new Error(`${why} on ${where}:\n${await this.text()}`, { cause: last });
   }
 
   /** The first element found there, once there is one. */
@@ -113,6 +123,26 @@ export class Page {
   async unfold(words: string): Promise<void> {
     const path = `//main//details/summary[contains(normalize-space(), ${quoted(words)})]`;
     await this.#clickIn(() => this.found(By.xpath(path), `nothing is folded under “${words}”`));
+  }
+
+  /** Waits until the page says so and its script has begun, and brings the words before a keeper's eyes. */
+  async reads(words: string): Promise<void> {
+    const said = By.xpath(`//main//*[not(*)][contains(normalize-space(), ${quoted(words)})]`);
+    await this.#onceStill(async () => {
+      const line = await this.found(said, `“${words}” does not stand there`);
+      await this.#hears(line);
+      await this.show(line);
+    }, `“${words}” never stayed where it stood`);
+  }
+
+  /** Brings an element to the middle of the screen, and lets the page notice: that is told to it with the next frame. */
+  async show(target: WebElement): Promise<void> {
+    await this.driver.executeAsyncScript(
+      `const [target, done] = arguments;
+       target.scrollIntoView({ block: "center", behavior: "instant" });
+       requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done)));`,
+      target,
+    );
   }
 
   /** Presses an element in the middle of the screen, where no bar covers it. */

@@ -240,7 +240,7 @@ describe("bad input is refused, said where it is, and loses nothing", () => {
     expect(await page.valueOf("Note")).toBe("typed");
 
     await page.open(await path("plants", plant()));
-    await page.pressAt({ css: ".record summary" });
+    await page.pressAt("//*[contains(@class, 'record')]//summary");
     await page.press("Strike out");
     await page.sees(required);
     expect(await written(app.databaseUrl)).toEqual(before);

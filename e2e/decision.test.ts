@@ -78,7 +78,7 @@ describe("the first decision", () => {
     await page.settled();
     await page.sees("1. Pick off and squash what you see");
     const secondTick = "(//main//input[@type='checkbox'])[2]";
-    await page.pressAt({ xpath: secondTick });
+    await page.pressAt(secondTick);
     await page.press("Done: record it all");
     await page.arrives(/^\/cases\/[0-9a-f-]{36}$/);
     await page.sees("Unpotted");

@@ -120,7 +120,7 @@ describe("the door", () => {
     await sitter.arrives(/^\/today$/);
     const bar = await sitters.driver.findElement(By.css("nav.rail")).getText();
     expect(bar.split("\n")).toEqual(["Today", "Walk", "More"]);
-    await sitter.pressAt(By.xpath("//nav//button[normalize-space()='More']"));
+    await sitter.pressAt("//nav//button[normalize-space()='More']");
     const sheet = await sitter.found(By.css(".more.show"), "the sheet with the rest never came");
     expect(await sitter.eventually(async () => (await sheet.getText()).includes("Almanac"), "no almanac")).toBe(true);
     expect(await sheet.getText()).not.toMatch(/Cases|Benches|Ledger|Year/);

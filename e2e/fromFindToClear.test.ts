@@ -191,10 +191,10 @@ describe("from a find to clear", () => {
     await page.arrives(/^\/cases\//);
     await page.open(plant);
     await page.sees("infested");
-    await page.pressAt({ css: ".record summary" });
+    await page.pressAt("//*[contains(@class, 'record')]//summary");
     const reason = await page.driver.findElement({ css: ".record details[open] input[name=reason]" });
     await reason.sendKeys("It was perlite.");
-    await page.pressAt({ css: ".record details[open] button" });
+    await page.pressAt("//*[contains(@class, 'record')]//details[@open]//button");
     await page.sees("Struck out: It was perlite.");
     expect(await page.text()).toMatch(/^clear$/m);
   });

@@ -111,7 +111,7 @@ describe("naming what is on a plant", () => {
     }, "the two never stood beside each other");
     const cut = "return getComputedStyle(document.querySelector('.pair-now')).clipPath";
     const before = await page.driver.executeScript<string>(cut);
-    await page.ready({ css: "input[type=range]" });
+    await page.ready("//input[@type='range']");
     await page.driver.executeScript(
       `const range = document.querySelector('input[type=range]');
        Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(range, '20');

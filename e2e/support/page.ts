@@ -21,7 +21,7 @@ export class Page {
   }
 
   /** Waits until it is so, and gives what was waited for. `why` says what never came; what stood on the page instead is told with it. */
-  async eventually<T>(what: () => T | Promise<T>, why: string): Promise<NonNullable<T>> {
+  async eventually<T>(what: () => T | Promise<T>, why: string | (() => string)): Promise<NonNullable<T>> {
     const until = performance.now() + WAIT_MS;
     let last: unknown;
     for (let ms = SOONEST_MS; performance.now() < until; ms = Math.min(ms * 1.5, LATEST_MS)) {
@@ -36,7 +36,7 @@ export class Page {
       await setTimeout(ms);
     }
     const where = await this.driver.getCurrentUrl().catch(() => "a page that does not answer");
-    throw new Error(`${why} on ${where}:\n${await this.text()}`, { cause: last });
+    throw new Error(`${typeof why === "string" ? why : why()} on ${where}:\n${await this.text()}`, { cause: last });
   }
 
   /** The first element found there, once there is one. */
@@ -68,71 +68,60 @@ export class Page {
 
   /** The element that carries this label. */
   async field(label: string): Promise<WebElement> {
-    const found = await this.found(By.xpath(`//label[normalize-space()=${quoted(label)}]`), `no field “${label}”`);
-    const field = await this.driver.findElement(By.id((await found.getAttribute("for"))!));
-    // What is typed, chosen or pressed before the page's script has begun is put back, or heard by nobody.
-    await this.#hears(field);
-    return field;
+    return this.#use<WebElement>(labelled(label), "return found");
   }
 
   /** Puts a value into a field as typing does; days and times too, whatever the browser's language. */
   async fill(label: string, value: string): Promise<void> {
     if (label !== "When") this.presses++;
-    const field = await this.field(label);
-    await this.driver.executeScript(
-      `const [field, value] = arguments;
-       const proto = field.tagName === "TEXTAREA" ? HTMLTextAreaElement.prototype : HTMLInputElement.prototype;
-       Object.getOwnPropertyDescriptor(proto, "value").set.call(field, value);
-       field.dispatchEvent(new Event("input", { bubbles: true }));
-       field.dispatchEvent(new Event("change", { bubbles: true }));`,
-      field,
+    await this.#use(
+      labelled(label),
+      `const proto = found.tagName === "TEXTAREA" ? HTMLTextAreaElement.prototype : HTMLInputElement.prototype;
+       Object.getOwnPropertyDescriptor(proto, "value").set.call(found, given);
+       found.dispatchEvent(new Event("input", { bubbles: true }));
+       found.dispatchEvent(new Event("change", { bubbles: true }));
+       return true;`,
       value,
     );
   }
 
   async valueOf(label: string): Promise<string> {
-    return (await (await this.field(label)).getAttribute("value")) ?? "";
+    return this.#use<string>(labelled(label), "return found.value");
   }
 
   async select(label: string, option: string): Promise<void> {
-    this.presses++;
-    await this.#pickIn(() => this.field(label), option);
+    await this.#pickIn(labelled(label), option);
   }
 
   /** Chooses in a list that has no label beside it. */
   async choose(name: string, option: string): Promise<void> {
-    this.presses++;
-    const list = By.css(`main select[aria-label="${name}"]`);
-    await this.#pickIn(() => this.found(list, `no list “${name}”`), option);
+    await this.#pickIn(`//main//select[@aria-label=${quoted(name)}]`, option);
   }
 
   /** Presses what is told apart from others like it by an accessible name of its own. */
   async pressNamed(name: string): Promise<void> {
     this.presses++;
-    const target = By.xpath(`//main//*[@aria-label=${quoted(name)}]`);
-    await this.#clickIn(() => this.found(target, `nothing to press: “${name}”`));
+    await this.#clickOn(`//main//*[@aria-label=${quoted(name)}]`);
   }
 
-  /** Presses what has no words of its own. */
-  async pressAt(there: Locator): Promise<void> {
+  /** Presses what has no words of its own: an XPath says where it is. */
+  async pressAt(path: string): Promise<void> {
     this.presses++;
-    await this.#clickIn(() => this.found(there, "there is nothing to press"));
+    await this.#clickOn(path);
   }
 
   /** Presses what is folded together under words that hold these. */
   async unfold(words: string): Promise<void> {
-    const path = `//main//details/summary[contains(normalize-space(), ${quoted(words)})]`;
-    await this.#clickIn(() => this.found(By.xpath(path), `nothing is folded under “${words}”`));
+    await this.#clickOn(`//main//details/summary[contains(normalize-space(), ${quoted(words)})]`);
   }
 
   /** Waits until the page says so and its script has begun, and brings the words before a keeper's eyes. */
   async reads(words: string): Promise<void> {
-    const said = By.xpath(`//main//*[not(*)][contains(normalize-space(), ${quoted(words)})]`);
-    await this.#onceStill(async () => {
-      const line = await this.found(said, `“${words}” does not stand there`);
-      await this.#hears(line);
-      await this.show(line);
-    }, `“${words}” never stayed where it stood`);
+    const said = `//main//*[not(*)][contains(normalize-space(), ${quoted(words)})]`;
+    await this.#onceStill(
+      async () => this.show(await this.#use<WebElement>(said, "return found")),
+      `“${words}” never stayed`,
+    );
   }
 
   /** Brings an element to the middle of the screen, and lets the page notice: that is told to it with the next frame. */
@@ -145,22 +134,48 @@ export class Page {
     );
   }
 
-  /** Presses an element in the middle of the screen, where no bar covers it. */
-  async #clickIn(find: () => Promise<WebElement>): Promise<void> {
+  /** Presses the first element found there in the middle of the screen, where no bar covers it. */
+  async #clickOn(path: string): Promise<void> {
     await this.#onceStill(async () => {
-      const target = await find();
-      await this.#hears(target);
-      await this.driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", target);
+      const target = await this.#use<WebElement>(
+        path,
+        "found.scrollIntoView({ block: 'center', behavior: 'instant' }); return found;",
+      );
       await target.click();
-    }, "what is to be pressed was never still");
+    }, `what is to be pressed was never still: ${path}`);
   }
 
-  async #pickIn(find: () => Promise<WebElement>, option: string): Promise<void> {
+  async #pickIn(path: string, option: string): Promise<void> {
+    this.presses++;
     await this.#onceStill(async () => {
-      const list = await find();
-      await this.#hears(list);
-      await (await list.findElement(By.xpath(`.//option[normalize-space()=${quoted(option)}]`))).click();
+      const there = `./option[normalize-space()=${quoted(option)}]|./optgroup/option[normalize-space()=${quoted(option)}]`;
+      await (await this.#use<WebElement>(path, `return first(${JSON.stringify(there)}, found)`)).click();
     }, `“${option}” could never be chosen`);
+  }
+
+  /**
+   * Waits until the first element found there hears what is done to it, and gives what `script` makes of it (`found`; `given` is the
+   * value handed over), asked of the browser as one thing. What is typed, chosen or pressed before the page's script has taken an
+   * element over is put back, or heard by nobody; nor does one hear that still reads what an earlier page has left behind.
+   */
+  async #use<T>(path: string, script: string, given?: string): Promise<NonNullable<T>> {
+    let last = "nothing was asked";
+    const asked = `
+      const [path, given] = arguments;
+      const first = (path, where) => document.evaluate(path, where, null, XPathResult.FIRST_ORDERED_NODE_TYPE, null).singleNodeValue;
+      let found = first(path, document);
+      if (found?.tagName === "LABEL" && path.startsWith("//label")) found = document.getElementById(found.htmlFor);
+      if (!found) return { problem: "nothing is there" };
+      if (!Object.keys(found).some((key) => key.startsWith("__reactFiber"))) return { problem: "the page's script did not begin" };
+      if (found.matches(":disabled")) return { problem: "it cannot be used" };
+      const made = (() => { ${script} })();
+      return made == null ? { problem: "there is no such choice" } : { made };`;
+    const ask = async () => {
+      const { made, problem } = await this.driver.executeScript<{ made?: T; problem?: string }>(asked, path, given);
+      last = problem ?? last;
+      return problem === undefined ? { made: made! } : null;
+    };
+    return (await this.eventually(ask, () => `${last}: ${path}`)).made;
   }
 
   /** Does it anew as long as the page is drawn anew, or moves, between finding and pressing: nothing was pressed then. */
@@ -183,27 +198,17 @@ export class Page {
     const text = quoted(name);
     // What is folded away or waits behind another screen is not there to be pressed.
     const shown = "not(ancestor::*[@hidden]) and (ancestor-or-self::summary or not(ancestor::details[not(@open)]))";
-    const path = `(//main//*[self::button or self::a or self::label or self::summary or self::span][normalize-space()=${text}][${shown}])[1]`;
-    await this.#clickIn(() => this.found(By.xpath(path), `nothing to press: “${name}”`));
+    await this.#clickOn(
+      `(//main//*[self::button or self::a or self::label or self::summary or self::span][normalize-space()=${text}][${shown}])[1]`,
+    );
   }
 
   /** What a keeper has pressed, filled in, chosen and opened so far: each is one. When it was is typed by tests of days long ago alone. */
   presses = 0;
 
-  /**
-   * Waits until the page's script has taken an element over, and lets it be used: a page drawn by the server hears no press before, nor
-   * does one that still reads what an earlier one has left behind.
-   */
-  async #hears(target: WebElement): Promise<void> {
-    const taken =
-      "return Object.keys(arguments[0]).some((key) => key.startsWith('__reactFiber')) && !arguments[0].matches(':disabled')";
-    const heard = () => this.driver.executeScript<boolean>(taken, target);
-    await this.eventually(heard, "the page's script did not begin");
-  }
-
   /** Waits until the page's script has begun: before, no key is heard. */
-  async ready(there: Locator = By.css("main a, main button")): Promise<void> {
-    await this.#hears(await this.found(there, "there is nothing to press"));
+  async ready(path = "//main//a|//main//button"): Promise<void> {
+    await this.#use(path, "return true");
   }
 
   /** Waits until the page says so. */
@@ -221,9 +226,12 @@ export class Page {
   /** Waits until nothing on the page is being reckoned or drawn any more. */
   async settled(): Promise<void> {
     const waiting = /Working it out …|Drawing …/;
-    const progress = () => this.driver.findElements(By.css("main [role=progressbar]:not(.walk-progress *)"));
+    const progress = () =>
+      this.driver.executeScript<boolean>(
+        "return !!document.querySelector('main [role=progressbar]:not(.walk-progress *)')",
+      );
     await this.eventually(
-      async () => !waiting.test(await this.text()) && (await progress()).length === 0,
+      async () => !waiting.test(await this.text()) && !(await progress()),
       "the page never stopped reckoning",
     );
   }
@@ -234,18 +242,23 @@ export class Page {
 
   /** What is said to be wrong, in the order on the page. */
   async problems(): Promise<string[]> {
-    const alerts = await this.driver.findElements(By.css("main [role=alert]"));
-    const texts = await Promise.all(alerts.map((alert) => alert.getText()));
-    return texts.filter((text) => text !== "");
+    return this.driver.executeScript<string[]>(
+      `return [...document.querySelectorAll("main [role=alert]")].filter((alert) => alert.checkVisibility())
+         .map((alert) => alert.innerText.trim()).filter(Boolean)`,
+    );
   }
 
   /** Waits for an address that matches, and gives its path. */
   async arrives(pattern: RegExp): Promise<string> {
-    const path = async () => new URL(await this.driver.getCurrentUrl()).pathname;
-    await this.eventually(async () => pattern.test(await path()), `never arrived at ${pattern}`);
-    return path();
+    return this.eventually(async () => {
+      const { pathname } = new URL(await this.driver.getCurrentUrl());
+      return pattern.test(pathname) ? pathname : null;
+    }, `never arrived at ${pattern}`);
   }
 }
+
+/** Where a label stands that says this; the field it belongs to is meant. */
+const labelled = (label: string) => `//label[normalize-space()=${quoted(label)}]`;
 
 /** A string as XPath writes it, which knows no escapes. */
 function quoted(text: string): string {

@@ -1,6 +1,9 @@
 import { availableParallelism } from "node:os";
 import { Worker } from "node:worker_threads";
-import type { Questions, ReckonAll } from "@/operations/plants/commands/reckonCarriage";
+import { fileURLToPath } from "node:url";
+import { buildSync } from "esbuild";
+import type { ReckonAll } from "@/core/advice/spread/carries";
+import type { Questions } from "@/operations/plants/reckonQuestions";
 
 /** What one thread is given at a time. */
 export interface Helping {
@@ -19,15 +22,30 @@ export interface Reckoners {
   readonly end: () => Promise<void>;
 }
 
+/** What a thread carries out, as one piece of script: one that reads its sources file by file begins ten seconds later on a small machine. */
+function script(): URL {
+  const { outputFiles } = buildSync({
+    entryPoints: [fileURLToPath(new URL("reckonWorker.ts", import.meta.url))],
+    write: false,
+    bundle: true,
+    platform: "node",
+    format: "esm",
+    target: "node20",
+    logLevel: "error",
+  });
+  return new URL(`data:text/javascript;base64,${Buffer.from(outputFiles[0]!.contents).toString("base64")}`);
+}
+
 /** Threads that reckon side by side, one for each core up to four. They are started when they are first needed. */
 export function reckoners(threads = Math.min(MOST_THREADS, availableParallelism())): Reckoners {
   let workers: Worker[] | null = null;
   const waiting = new Map<number, { resolve: (answers: Answers) => void; reject: (error: unknown) => void }>();
   let last = 0;
   const start = (): Worker[] => {
-    const file = new URL("reckonWorker.mjs", import.meta.url);
+    const file = script();
     const pool = Array.from({ length: threads }, () => {
-      const worker = new Worker(file);
+      // Nothing of what its process begins with is needed there.
+      const worker = new Worker(file, { execArgv: [] });
       worker.on("message", ({ id, answers }: { id: number; answers: Answers }) => {
         waiting.get(id)?.resolve(answers);
         waiting.delete(id);

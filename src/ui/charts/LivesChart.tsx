@@ -96,15 +96,15 @@ export function LivesChart({
           Each row is a life stage, youngest at the top of the row; the stronger the colour, the more animals. Each disc
           is a treatment, its dark part the share it kills there. Survivors move on, down to the right, and lay in the
           last row. The thick line is today; {signs.found} found, {signs.clean} a look.
+          <Meetings picture={picture} />
         </PhoneFold>
       </figcaption>
-      <Meetings picture={picture} />
     </figure>
   );
 }
 
 /** A date at the axis so often, days, that they stand apart. */
-const tickEvery = (days: number) => Math.max(7, Math.ceil(days / 6 / 7) * 7);
+const tickEvery = (days: number) => Math.max(7, Math.ceil(days / 4 / 7) * 7);
 
 /** How tall a lane is: the more parts a stage has, the taller. */
 function heightOf(parts: readonly number[], stage: number): number {

@@ -1,19 +1,16 @@
 import type { Carriage } from "@/core/model/carriage/carriage";
-import { Courses } from "@/core/model/carriage/carriageHistories";
 import { inspectionsOn } from "@/core/record/cases/inspections";
 import type { PlacesInRecord } from "@/core/record/cases/record";
 import { addDays, dayNumber } from "@/core/shared/days";
 import { standing } from "@/core/record/facts/facts";
 import { CLEAN_LOOKS_NEEDED, countedCleanLooks } from "@/core/model/inspection/cleanLooks";
 import type { Search } from "@/core/model/inspection/see";
-import { pestOf, type PestId } from "@/core/knowledge/pests/pests";
 import { WATCHED_EVERY_DAYS } from "@/core/schedule/programmes/programme";
 import { everyDays } from "@/core/schedule/programmes/round";
 import { askAll, type Asked, type AskedPlant } from "@/core/advice/spread/ask";
 import {
   carriesOf,
   CARRIES_VERSION,
-  reckonOne,
   type PlantCarries,
   type ReckonAll,
   type WayBack,
@@ -28,6 +25,7 @@ import { refreshState } from "../refreshPlants";
 import { riskOf } from "../risk";
 import { stillHolds } from "../../collections/settings";
 import { reckonNumbers, traceOrigins } from "../../cases/sourceCases";
+import { reckonQuestions } from "../reckonQuestions";
 import { asAsked, readAsked, readSpread, type SpreadOnRecord } from "../spreadOnRecord";
 import { waysFor } from "../../cases/waysFor";
 
@@ -35,17 +33,6 @@ import { waysFor } from "../../cases/waysFor";
 const BATCH = 100;
 /** What a command has touched comes in small helpings, so that it is there within a second. */
 const SOON_BATCH = 60;
-
-export type { ReckonAll };
-export type Questions = Parameters<ReckonAll>[0];
-
-/** What plants share need not be followed again for each of them, in this helping or the next. */
-const courses = new Courses();
-
-/** Reckons questions one after the other; they may come from another thread. */
-export function reckonQuestions(questions: Questions): Awaited<ReturnType<ReckonAll>> {
-  return questions.map((question) => reckonOne({ ...question, pest: pestOf(question.pest.id as PestId) }, courses));
-}
 
 const reckonHere: ReckonAll = async (questions) => reckonQuestions(questions);
 

@@ -118,8 +118,8 @@ export function WayDetail(props: Props) {
       <div className="way-columns">
         <section>
           {remedies.map((remedy) => (
-            <div key={remedy} className="mb-2">
-              <Form.Label htmlFor={`mix-${remedy}`} className="fw-semibold mb-1">
+            <div key={remedy} className="d-flex align-items-center gap-2 mb-2">
+              <Form.Label htmlFor={`mix-${remedy}`} className="fw-semibold mb-0">
                 {remedies.length > 1 ? `Mix: ${remedyNames[remedy].toLowerCase()}` : "Mix"}
               </Form.Label>
               <Form.Select
@@ -151,28 +151,32 @@ export function WayDetail(props: Props) {
           </p>
         </section>
         <section>
-          {more && more.why.length > 0 && (
+          {(remedies.length > 0 || (more && more.why.length > 0)) && (
             <PhoneFold summary="Why these dates">
-              <h2 className="h3 d-none d-sm-block">Why these dates</h2>
-              {whySentences(more.why, more.help).map((sentence) => (
-                <p key={sentence} className="mb-1">
-                  {sentence}
-                </p>
-              ))}
+              {more && more.why.length > 0 && (
+                <>
+                  <h2 className="h3 d-none d-sm-block">Why these dates</h2>
+                  {whySentences(more.why, more.help).map((sentence) => (
+                    <p key={sentence} className="mb-1">
+                      {sentence}
+                    </p>
+                  ))}
+                </>
+              )}
+              {remedies.length > 0 && (
+                <details className="mt-2">
+                  <summary>Check by hand</summary>
+                  <ul className="ps-3 mb-1">
+                    {boundSentences(repeatBounds(pest, remedies.at(-1)!, meanC)).map((sentence) => (
+                      <li key={sentence}>{sentence}</li>
+                    ))}
+                  </ul>
+                  {more && more.why.length > 0 && <p className="small mb-0">{bindingSentence(more.why)}</p>}
+                </details>
+              )}
             </PhoneFold>
           )}
           {more?.preparation && <Preparing preparation={more.preparation} plantId={plantId} />}
-          {remedies.length > 0 && (
-            <details className="mt-2">
-              <summary>Check by hand</summary>
-              <ul className="ps-3 mb-1">
-                {boundSentences(repeatBounds(pest, remedies.at(-1)!, meanC)).map((sentence) => (
-                  <li key={sentence}>{sentence}</li>
-                ))}
-              </ul>
-              {more && more.why.length > 0 && <p className="small mb-0">{bindingSentence(more.why)}</p>}
-            </details>
-          )}
         </section>
         <section className="way-cautions" tabIndex={0} aria-label="Cautions for this way">
           <CautionList

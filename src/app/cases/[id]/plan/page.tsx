@@ -32,8 +32,7 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
         Plan for {plant.code} {plant.name}: {pestNames[view.found.pest].toLowerCase()}
       </h1>
       <p>
-        One treatment never ends it: eggs and hidden animals survive, so the repeats must catch each hatch before it
-        lays.
+        One treatment never ends it: the repeats must catch each hatch before it lays.
         {place.meanC !== null &&
           ` Worked out for ${warmthInWords(place.meanC, units)}, the temperature at ${place.name}.`}
       </p>

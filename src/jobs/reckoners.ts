@@ -2,8 +2,7 @@ import { availableParallelism } from "node:os";
 import { Worker } from "node:worker_threads";
 import { fileURLToPath } from "node:url";
 import { buildSync } from "esbuild";
-import type { ReckonAll } from "@/core/advice/spread/carries";
-import type { Questions } from "@/operations/plants/reckonQuestions";
+import type { Questions, ReckonAll } from "@/operations/plants/reckonQuestions";
 
 /** What one thread is given at a time. */
 export interface Helping {

@@ -2,6 +2,7 @@ import { Courses } from "@/core/model/carriage/carriageHistories";
 import { pestOf, type PestId } from "@/core/knowledge/pests/pests";
 import { reckonOne, type ReckonAll } from "@/core/advice/spread/carries";
 
+export type { ReckonAll };
 export type Questions = Parameters<ReckonAll>[0];
 
 /** What plants share need not be followed again for each of them, in this helping or the next. */

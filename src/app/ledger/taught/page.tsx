@@ -3,7 +3,7 @@ import { Link } from "@/ui/Link";
 import { AsOf } from "@/app/_parts/AsOf";
 import { currentContext } from "@/app/_parts/server/context";
 import { cachedView } from "@/app/_parts/server/cachedView";
-import { ENDED_FOR_GOOD_DAYS } from "@/core/advice/learning/courses";
+import { ENDED_FOR_GOOD_DAYS, LOOKED_AGAIN_DAYS } from "@/core/advice/learning/courses";
 import { reaches } from "@/core/model/clearance/scenarios";
 import type { TechniqueId } from "@/core/knowledge/remedies/remedies";
 import { SHOWS_WITHIN_DAYS } from "@/core/model/carriage/arrivalShare";
@@ -65,9 +65,10 @@ export default async function TaughtPage() {
         {courses.length > 0 && <WhatEnded label="What ended what" courses={courses} />}
         <p className="small mb-0">
           A case counts under its most frequent treatment. It ended for good if it was called clear and the same pest
-          was not found on the plant within {dayCount(ENDED_FOR_GOOD_DAYS)}, and counts only after that; if the plant
-          was given up or lost, it did not. How bad a case was at the start is not considered: worse ones may have had
-          the stronger treatment. Treatments and days are medians of the cases that ended.
+          was not found on the plant within {dayCount(ENDED_FOR_GOOD_DAYS)}, and counts only after that, if you looked
+          again {dayCount(LOOKED_AGAIN_DAYS)} or more after closing it; if the plant was given up or lost, it did not.
+          How bad a case was at the start is not considered: worse ones may have had the stronger treatment. Treatments
+          and days are medians of the cases that ended.
         </p>
       </Panel>
       <WasItRight {...taught} oursAlone={numbers === "ours"} />

@@ -6,7 +6,7 @@ import { courseOf, eachOf, isWork, type Dose } from "../planning/doses";
 import { GUARD_DAYS } from "../../model/inspection/cleanLooks";
 import { countedOf, type Counted } from "./span";
 
-/** What was called clear and was not found again for so long has ended for good: as long as a plant is guarded. */
+/** What was called clear and was not found again for so long, though somebody looked, has ended for good: as long as a plant is guarded. */
 export const ENDED_FOR_GOOD_DAYS = GUARD_DAYS.at(-1)!;
 /** Whether nothing came back is known of a plant that was looked at so many days after its case was closed, or later (HOUSE). */
 export const LOOKED_AGAIN_DAYS = 28;
@@ -21,6 +21,8 @@ export interface CourseCase {
   readonly outcome: OutcomeId | null;
   /** Whether the same pest was found on the same plant within the guard after it was called clear. */
   readonly returned: boolean;
+  /** Whether the plant was looked at {@link LOOKED_AGAIN_DAYS} after it was closed, or later: what nobody looks for does not return. */
+  readonly lookedAgain: boolean;
   /** What it was treated with, in order. */
   readonly doses: readonly { readonly day: Day; readonly dose: Dose }[];
 }
@@ -32,7 +34,7 @@ export interface CourseTaught {
   /** Cases called clear that did not return within the guard, of all of which that is known. */
   readonly ended: Counted;
   readonly returned: number;
-  /** Cases that still run, and those called clear that may still return. */
+  /** Cases that still run, and those called clear that may still return, or that nobody has looked for since. */
   readonly open: number;
   /** The middle one of the treatments, and of the days from the first of them to the closing, of those that ended; null for none. */
   readonly treatments: number | null;
@@ -61,7 +63,7 @@ export function mainly(doses: CourseCase["doses"]): Dose | null {
 /**
  * What each way has ended against each pest, those with the most closed cases first. Cases that were never treated, or given up, tell
  * nothing of a way but that it was given up: those count as not ended. What was called clear has ended once its guard is over, as of `today`, and
- * not before. @example coursesTaught([], today) // []
+ * the plant was looked at again; not before. @example coursesTaught([], today) // []
  */
 export function coursesTaught(cases: readonly CourseCase[], today: Day): readonly CourseTaught[] {
   const told = cases.flatMap((one) => {
@@ -84,9 +86,10 @@ export function coursesTaught(cases: readonly CourseCase[], today: Day): readonl
     .toSorted((a, b) => b.ended.of - a.ended.of || b.ended.hits - a.ended.hits);
 }
 
-function isDecided({ outcome, returned, closedOn }: CourseCase, today: Day): boolean {
+/** Whether it is known how a case ended: what was called clear returned, or has not though somebody looked and its guard is over. */
+export function isDecided({ outcome, returned, lookedAgain, closedOn }: CourseCase, today: Day): boolean {
   if (outcome === null || closedOn === null) return false;
-  return outcome !== "clear" || returned || addDays(closedOn, ENDED_FOR_GOOD_DAYS) <= today;
+  return outcome !== "clear" || returned || (lookedAgain && addDays(closedOn, ENDED_FOR_GOOD_DAYS) <= today);
 }
 
 /** From so many closed cases a way speaks: never from one. */

@@ -26,6 +26,7 @@ const soap: Dose = { remedy: "soap", technique: "spray" };
 const on = (dose: Dose, ...days: number[]) => days.map((n) => ({ day: addDays(ON, n) as Day, dose }));
 const aCase = (over: Partial<CourseCase> = {}): CourseCase => ({
   ...{ caseId: "c", pest: "spiderMite", openedOn: ON, closedOn: addDays(ON, 40), outcome: "clear", returned: false },
+  lookedAgain: true,
   doses: on(oil, 0, 5, 10),
   ...over,
 });
@@ -72,6 +73,8 @@ describe("what ended what", () => {
     expect(coursesTaught([aCase()], addDays(ON, 40 + ENDED_FOR_GOOD_DAYS))[0]).toMatchObject({
       ended: { hits: 1, of: 1 },
     });
+    // Nobody has looked since: what came back would not be known.
+    expect(coursesTaught([aCase({ lookedAgain: false })], LATER)[0]).toMatchObject({ ended: { of: 0 }, open: 1 });
     // What was in a can with another is a way of its own.
     const both: Dose = { ...soap, mix: "soapAlcohol" };
     expect(coursesTaught([aCase({ doses: on(soap, 0) }), aCase({ doses: on(both, 0) })], LATER)).toHaveLength(2);

@@ -18,6 +18,7 @@ import { byMoment, standing } from "@/core/record/facts/facts";
 import { groupBy } from "@/core/shared/groupBy";
 import {
   coursesTaught,
+  isDecided,
   ENDED_FOR_GOOD_DAYS,
   LOOKED_AGAIN_DAYS,
   type CourseCase,
@@ -129,8 +130,12 @@ async function casesTold(context: Context) {
       const dose = at >= openedAt && (closedAt === null || at <= closedAt) && treats(act, pest) ? doseIn(act) : null;
       return dose ? [{ day: day as Day, dose }] : [];
     });
+    const lookedAgain =
+      closedOn !== null &&
+      lookedAgainAt !== null &&
+      daysBetween(closedOn, dayOf(context, lookedAgainAt)) >= LOOKED_AGAIN_DAYS;
     const counted: CourseCase = {
-      ...{ caseId, pest, openedOn: dayOf(context, openedAt), closedOn, doses, returned },
+      ...{ caseId, pest, openedOn: dayOf(context, openedAt), closedOn, doses, returned, lookedAgain },
       outcome,
     };
     const plans = (plansOf.get(`${plantId} ${pest}`) ?? [])
@@ -140,11 +145,7 @@ async function casesTold(context: Context) {
         return { adoptedAt: at, pClean, treatments };
       });
     const promised = promisesKept(plans, { finds, closedAt, outcome });
-    const lookedAgain =
-      closedOn !== null &&
-      lookedAgainAt !== null &&
-      daysBetween(closedOn, dayOf(context, lookedAgainAt)) >= LOOKED_AGAIN_DAYS;
-    return { counted, pClear: closing?.pClear ?? null, guardedUntil, lookedAgain, promised };
+    return { counted, pClear: closing?.pClear ?? null, promised };
   });
 }
 
@@ -201,11 +202,12 @@ export async function readTaught(context: Context): Promise<TaughtView> {
       now,
     ),
     closings: reliabilityOf(
-      told.flatMap(({ counted: { outcome, returned }, pClear, guardedUntil, lookedAgain }) => {
+      told.flatMap(({ counted, pClear }) =>
         // What may still return has not come true yet, and what nobody looked for may have.
-        const known = returned || (guardedUntil !== null && guardedUntil <= now && lookedAgain);
-        return outcome === "clear" && pClear !== null && known ? [{ p: pClear, came: !returned }] : [];
-      }),
+        counted.outcome === "clear" && pClear !== null && isDecided(counted, now)
+          ? [{ p: pClear, came: !counted.returned }]
+          : [],
+      ),
     ),
     promises: reliabilityOf(
       told.flatMap(({ promised }) => promised),

@@ -16,7 +16,7 @@ export function WhatEnded({ label, courses }: { label: string; courses: readonly
       <table className="table align-middle mb-2">
         <thead>
           <tr>
-            {[...heads, ...(known ? ["Treatments", "Days", "Open or watched"] : [])].map((head) => (
+            {[...heads, ...(known ? ["Treatments", "Days", "Open or not yet known"] : [])].map((head) => (
               <th scope="col" key={head}>
                 {head}
               </th>

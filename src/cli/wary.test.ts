@@ -42,8 +42,16 @@ describe("the wary command", () => {
     expect(JSON.parse(shown.stdout)).toMatchObject({ keepers: 1, cases: 3, sights: [{ saw: { hits: 1, of: 4 } }] });
     expect(JSON.parse(wary(["experience", "merge", "-"], file).stdout)).toEqual({
       ...JSON.parse(file),
-      version: 2,
-      from: [{ ...part, hands: [], eyes: [], arrivals: { plants: 0, showed: 0 } }],
+      version: 3,
+      from: [
+        {
+          ...part,
+          hands: [],
+          eyes: [],
+          arrivals: { plants: 0, showed: 0 },
+          passing: { looks: 0, precision: 0, pull: 0 },
+        },
+      ],
     });
     const bad = wary(["experience", "show", "-"], file.replace('"saw":1', '"saw":9'));
     expect([bad.status, bad.stderr]).toEqual([2, "-: from[0].sights[0]: saw more than there was\n"]);

@@ -44,6 +44,7 @@ export const clockOf =
 
 export async function readSpread(context: Context, scope: Scope): Promise<SpreadOnRecord> {
   const since = new Date(context.now.getTime() - (LOOK_BACK_DAYS + MARGIN_DAYS) * DAY_MS);
+  const { numbers: wanted, toldElsewhere } = context.collection;
   const [all, readings, measured, sources, numbers, stood, cameFrom, handlings, passing] = await inParallel(
     scope,
     () => places.all(scope),
@@ -54,7 +55,7 @@ export async function readSpread(context: Context, scope: Scope): Promise<Spread
     () => spreads.stands(scope, since),
     () => spreads.cameFrom(scope),
     () => spreads.handlings(scope, since, HANDLED_WITHIN_MINUTES),
-    async () => (context.collection.numbers === "ours" ? null : looks.passing(scope)),
+    async () => (wanted === "ours" ? null : looks.passing(scope)),
   );
   const stands = groupBy(stood, ({ plantId }) => plantId) as ReadonlyMap<string, readonly Stand[]>;
   const collection = {
@@ -63,7 +64,7 @@ export async function readSpread(context: Context, scope: Scope): Promise<Spread
     stands,
     cameFrom,
     arrivals: arrivalsBefore(context.collection),
-    passes: (passing && passingFrom(passing, context.collection.numbers)?.mean) ?? 1,
+    passes: (passing && passingFrom(passing, wanted, toldElsewhere?.passing)?.mean) ?? 1,
     handlings,
   };
   return {

@@ -168,10 +168,10 @@ export function aBottle(over: Partial<Bottle> = {}): Bottle {
   };
 }
 
-/** What one other keeper's record has taught: sprays that miss much, and every second plant that came infested. */
+/** What one other keeper's record has taught: sprays that miss much, every second plant that came infested, and shelves on which twice as much passes. */
 export const experienceOfOne: ExperienceFile = {
   format: "wary-petal.experience",
-  version: 2,
+  version: 3,
   from: [
     {
       keeper: "1".repeat(32),
@@ -179,6 +179,7 @@ export const experienceOfOne: ExperienceFile = {
       ...{ courses: [], sights: [], closings: [], eyes: [] },
       hands: [{ technique: "spray", cases: 20, worth: [16, 2, 2] }],
       arrivals: { plants: 40, showed: 20 },
+      passing: { looks: 200, precision: 4, pull: 3 },
     },
   ],
 };

@@ -10,6 +10,7 @@ import {
   handSentence,
   sightSentence,
   arrivalsElsewhereSentence,
+  passingElsewhereSentence,
   arrivalsSentence,
   betterSentence,
   elsewhereSentence,
@@ -161,6 +162,10 @@ describe("what other keepers' records have taught", () => {
     const eye = { tool: "eye", looks: 9, precision: 4, pull: 4 * Math.log(0.7) } as const;
     expect(sightElsewhereSentence(eye).replaceAll("\u00a0", " ")).toBe(
       "Naked eye, room light: 9 looks beside a find; theirs see about 70 % of what we suppose.",
+    );
+    // e^(1.2 / 3) = 1.49.
+    expect(passingElsewhereSentence({ looks: 90, precision: 3, pull: 1.2 })).toBe(
+      "90 looks of which a chance was told: from plant to plant about 1.5 times as much passes there as we suppose.",
     );
     expect(arrivalsElsewhereSentence({ plants: 20, showed: 3 })).toBe(
       "3 of 20 new plants showed a pest soon after coming.",

@@ -62,11 +62,11 @@ const wayOf = (dose: Dose): KeeperPart["courses"][number]["way"] =>
 
 /**
  * Several experiences as one: counts of different keepers add when they are read, and of one keeper the file with more cases counts, of
- * as many the one with more of them closed, so that the same file twice counts once, in whatever order. @example mergeExperiences([file, file]) // as file
+ * as many the one with more of them closed, or that tells of more looks, so that the same file twice counts once, in whatever order. @example mergeExperiences([file, file]) // as file
  */
 export function mergeExperiences(files: readonly ExperienceFile[]): ExperienceFile {
   const parts = new Map<string, KeeperPart>();
-  for (const part of files.flatMap(({ from }) => from)) {
+  for (const part of files.flatMap(partsOf)) {
     const known = parts.get(part.keeper);
     if (!known || goesBefore(part, known)) parts.set(part.keeper, part);
   }
@@ -74,11 +74,16 @@ export function mergeExperiences(files: readonly ExperienceFile[]): ExperienceFi
   return { format: "wary-petal.experience", version: EXPERIENCE_VERSION, from };
 }
 
+/** The eyes of earlier versions were taken for better than they are. */
+const partsOf = ({ version, from }: ExperienceFile): readonly KeeperPart[] =>
+  version === EXPERIENCE_VERSION ? from : from.map((part) => ({ ...part, eyes: [] }));
+
 /** Which of two parts of one keeper counts; of two that know as much any, but always the same one. */
 function goesBefore(a: KeeperPart, b: KeeperPart): boolean {
-  const closedIn = ({ courses }: KeeperPart) => courses.reduce((sum, { closed }) => sum + closed, 0);
-  const handsIn = ({ hands }: KeeperPart) => hands.reduce((sum, { cases }) => sum + cases, 0);
-  const more = a.cases - b.cases || closedIn(a) - closedIn(b) || handsIn(a) - handsIn(b);
+  const closedIn = ({ courses }: KeeperPart) => sum(courses, ({ closed }) => closed);
+  const handsIn = ({ hands }: KeeperPart) => sum(hands, ({ cases }) => cases);
+  const looksIn = ({ eyes, passing }: KeeperPart) => sum(eyes, ({ looks }) => looks) + passing.looks;
+  const more = a.cases - b.cases || closedIn(a) - closedIn(b) || handsIn(a) - handsIn(b) || looksIn(a) - looksIn(b);
   return more > 0 || (more === 0 && JSON.stringify(a) > JSON.stringify(b));
 }
 
@@ -166,6 +171,11 @@ export function toldElsewhere({ from }: ExperienceFile, own: string): ToldElsewh
     arrivals: {
       plants: sum(others, ({ arrivals }) => arrivals.plants),
       showed: sum(others, ({ arrivals }) => arrivals.showed),
+    },
+    passing: {
+      looks: sum(others, ({ passing }) => passing.looks),
+      precision: sum(others, ({ passing }) => passing.precision),
+      pull: sum(others, ({ passing }) => passing.pull),
     },
   };
 }

@@ -13,6 +13,7 @@ const told: ToldElsewhere = {
     { tool: "lamp", looks: 9, precision: 4, pull: 0 },
   ],
   arrivals: { plants: 20, showed: 10 },
+  passing: { looks: 90, precision: 2, pull: 0.5 },
 };
 
 describe("what other keepers' records tell at the beginning", () => {

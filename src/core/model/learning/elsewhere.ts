@@ -1,9 +1,9 @@
 import type { TechniqueId } from "../../knowledge/remedies/remedies";
 import { ARRIVALS_PRIOR } from "../carriage/arrivalShare";
 import type { ToolId } from "../inspection/tools";
+import type { FactorWorth } from "./grid";
 import { NOTHING_TOLD, OTHERS_TELL, type NumbersId, type ReachWeights } from "./reach";
 import type { SharePrior } from "./share";
-import type { SightWorth } from "./sight";
 
 /** What other keepers' records have told: sums, which add from keeper to keeper. */
 export interface ToldElsewhere {
@@ -11,9 +11,11 @@ export interface ToldElsewhere {
   /** Closed cases with a technique, and how many of each reach they are worth. */
   readonly hands: readonly { readonly technique: TechniqueId; readonly cases: number; readonly worth: ReachWeights }[];
   /** Looks beside finds with a tool, and what they are worth. */
-  readonly eyes: readonly ({ readonly tool: ToolId; readonly looks: number } & SightWorth)[];
+  readonly eyes: readonly ({ readonly tool: ToolId; readonly looks: number } & FactorWorth)[];
   /** Plants that came, and those of them that showed a pest soon after. */
   readonly arrivals: { readonly plants: number; readonly showed: number };
+  /** Looks of which a chance was told, and what they are worth of how much passes from plant to plant. */
+  readonly passing: { readonly looks: number } & FactorWorth;
 }
 
 /** Where judgements begin: whose numbers the keeper wants, and what others have told; null where nobody has. A collection is one. */
@@ -31,8 +33,8 @@ export function reachElsewhere(told: ToldElsewhere | null, technique: TechniqueI
 }
 
 /** Looks elsewhere with a tool, and a quarter of those with another. @example sightElsewhere(null, "eye") // { precision: 0, pull: 0 } */
-export function sightElsewhere(told: ToldElsewhere | null, tool: ToolId): SightWorth {
-  return (told?.eyes ?? []).reduce<SightWorth>(
+export function sightElsewhere(told: ToldElsewhere | null, tool: ToolId): FactorWorth {
+  return (told?.eyes ?? []).reduce<FactorWorth>(
     (sum, one) => {
       const counts = one.tool === tool ? 1 : OTHERS_TELL;
       return { precision: sum.precision + counts * one.precision, pull: sum.pull + counts * one.pull };

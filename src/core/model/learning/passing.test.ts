@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { diceFrom } from "../clearance/tests/dice";
 import { factorFrom, simpsonMean } from "./tests/checks";
-import { expectedOf, learnedPassing, passingFrom, PASSING_SPREAD, type Expected } from "./passing";
+import { expectedOf, learnedPassing, passingFrom, passingWorth, PASSING_SPREAD, type Expected } from "./passing";
 
 /** Looks at plants some of which stood beside a case, as a keeper with this factor makes them. */
 function looksOf(dice: () => number, factor: number, n: number) {
@@ -84,6 +84,32 @@ describe("how much passes from plant to plant", () => {
     const dice = diceFrom(3).uniform;
     const found = Array.from({ length: 100 }, () => passingFrom(looksOf(dice, 3, 400), "mixed")!.mean);
     expect(found.filter((mean) => mean > 1.5).length).toBeGreaterThanOrEqual(90);
+  });
+
+  it("is worth to a next keeper what the looks themselves are: off by less than 2 %", () => {
+    const dice = diceFrom(27).uniform;
+    const nothing = { looks: 0, expected: 0, quiet: 0, found: [] };
+    let furthest = 0;
+    for (const factor of [0.2, 0.6, 1, 2, 4])
+      for (const n of [40, 150, 400]) {
+        const one = looksOf(dice, factor, n);
+        // Others' looks count a quarter each: four times the same are worth these once.
+        const four = {
+          ...{ looks: 4 * n, expected: 4 * one.expected, quiet: 4 * one.quiet },
+          found: Array.from({ length: 4 }, () => one.found).flat(),
+        };
+        const { spread, worth } = { spread: PASSING_SPREAD.mixed, worth: passingWorth(four) };
+        // All that others tell counts no more than our own estimate: only what stays below that can be compared.
+        if (worth.precision / 4 > 1 / spread ** 2) continue;
+        const given = learnedPassing(one, spread).mean;
+        furthest = Math.max(furthest, Math.abs(learnedPassing(nothing, spread, worth).mean / given - 1));
+      }
+    expect(furthest).toBeGreaterThan(0);
+    expect(furthest).toBeLessThan(0.02);
+    expect(passingWorth(nothing)).toEqual({ precision: 0, pull: 0 });
+    const many = passingWorth({ ...nothing, looks: 90, expected: 9, quiet: 9 });
+    expect(passingFrom(nothing, "mixed", many)!.mean).toBeLessThan(0.8);
+    expect(passingFrom(nothing, "ours", many)).toBeNull();
   });
 
   it("takes what was told apart: what passed at our own estimate, whatever was taken to pass then", () => {

@@ -1,7 +1,18 @@
 import { ln } from "../../shared/exponential";
 import type { ChancesBeside } from "../inspection/detectionProbability";
 import { MOST_SEEN } from "../inspection/see";
-import { evenInLog, learnedOver, normalised, type Learned } from "./grid";
+import {
+  evenInLog,
+  factorBefore,
+  factorWorth,
+  learnedOver,
+  logChance,
+  normalised,
+  NOTHING_TOLD_OF_FACTOR,
+  withOthers,
+  type FactorWorth,
+  type Learned,
+} from "./grid";
 import { FEWEST_CASES, OTHERS_TELL, type NumbersId } from "./reach";
 
 /** A look that was a chance to see what another look near by found, with our estimates of its chances; `ofSeen` and `otherSees` above 0. */
@@ -14,16 +25,6 @@ export interface SightTold extends ChancesBeside {
 
 /** What looks have told of an eye with a tool: how much of what our estimate sees it sees, 1 where it sees as much. */
 export type LearnedSight = Learned;
-
-/** What looks are worth to another keeper: the natural parameters of a normal density of the factor's logarithm, which add. */
-export interface SightWorth {
-  /** One over its variance; 0 tells nothing. */
-  readonly precision: number;
-  /** Its mean times its precision. */
-  readonly pull: number;
-}
-
-const NOTHING_TOLD: SightWorth = { precision: 0, pull: 0 };
 
 /** The spread of the factor's logarithm beforehand: our estimate holds firmly, or loosely (HOUSE). */
 export const SPREAD = { mixed: 0.35, mine: 0.7 } as const satisfies Record<Exclude<NumbersId, "ours">, number>;
@@ -54,7 +55,7 @@ export function sawChance({ animals, ofSeen, ofAny, otherSees }: Omit<SightTold,
 
 /** How likely each cell of the grid is: normal in the logarithm beforehand, given looks that count as much as they weigh. */
 function densityOver(
-  { precision, pull }: SightWorth,
+  before: FactorWorth,
   told: readonly (readonly [look: SightTold, power: number])[],
 ): readonly number[] {
   const logs = grid.map((factor) =>
@@ -63,14 +64,11 @@ function densityOver(
         const saw = sawChance(look, factor);
         return sum + power * ln(look.saw ? saw : 1 - saw);
       },
-      ln(factor) * (pull - (precision * ln(factor)) / 2),
+      logChance(before, factor),
     ),
   );
   return normalised(logs);
 }
-
-/** Log-normal with mean 1. */
-const beforehand = (spread: number): SightWorth => ({ precision: 1 / spread ** 2, pull: -1 / 2 });
 
 /**
  * The posterior of the factor, log-normal with mean 1 beforehand, given what looks of this eye saw and missed; each of `others` (other tools,
@@ -82,19 +80,13 @@ export function learnedSight(
   own: readonly SightTold[],
   spread: number,
   others: readonly SightTold[] = [],
-  elsewhere: SightWorth = NOTHING_TOLD,
+  elsewhere: FactorWorth = NOTHING_TOLD_OF_FACTOR,
 ): LearnedSight {
-  if (!(spread > 0)) throw new RangeError(`a spread above 0 is needed, got ${spread}`);
-  const ours = beforehand(spread);
   const tells = Math.min(OTHERS_TELL, OTHERS_MOST / Math.max(1, others.length));
-  const elsewhereTells = elsewhere.precision > 0 ? Math.min(OTHERS_TELL, ours.precision / elsewhere.precision) : 0;
-  const density = densityOver(
-    {
-      precision: ours.precision + elsewhereTells * elsewhere.precision,
-      pull: ours.pull + elsewhereTells * elsewhere.pull,
-    },
-    [...own.map((one) => [one, 1] as const), ...others.map((one) => [one, tells] as const)],
-  );
+  const density = densityOver(withOthers(factorBefore(spread), elsewhere, OTHERS_TELL), [
+    ...own.map((one) => [one, 1] as const),
+    ...others.map((one) => [one, tells] as const),
+  ]);
   return learnedOver(grid, density);
 }
 
@@ -108,19 +100,14 @@ export const FURTHEST = -ln(LEAST);
  * ours, leaves the mean and the spread that the looks leave. Against those looks themselves the factor a next keeper begins with is off by less than 1 % (test).
  * @example sightWorth([]) // { precision: 0, pull: 0 }
  */
-export function sightWorth(looks: readonly SightTold[]): SightWorth {
-  const ours = beforehand(SPREAD.mixed);
+export function sightWorth(looks: readonly SightTold[]): FactorWorth {
+  const before = factorBefore(SPREAD.mixed);
   const density = densityOver(
-    ours,
+    before,
     looks.map((one) => [one, OTHERS_TELL] as const),
   );
-  const mean = density.reduce((sum, d, i) => sum + d * ln(grid[i]!), 0);
-  const variance = density.reduce((sum, d, i) => sum + d * (ln(grid[i]!) - mean) ** 2, 0);
   const most = LOOK_TELLS_AT_MOST * looks.length;
-  const precision = Math.min(most, (1 / variance - ours.precision) / OTHERS_TELL);
-  if (!(precision > 0)) return NOTHING_TOLD;
-  const pull = (mean / variance - ours.pull) / OTHERS_TELL;
-  return { precision, pull: Math.max(-precision * FURTHEST, Math.min(precision * FURTHEST, pull)) };
+  return factorWorth(grid, density, before, { tells: OTHERS_TELL, most, furthest: FURTHEST });
 }
 
 /**
@@ -131,7 +118,7 @@ export function sightFrom(
   own: readonly SightTold[],
   others: readonly SightTold[],
   numbers: NumbersId,
-  elsewhere: SightWorth = NOTHING_TOLD,
+  elsewhere: FactorWorth = NOTHING_TOLD_OF_FACTOR,
 ): LearnedSight | null {
   if (numbers === "ours") return null;
   if (own.length + OTHERS_TELL * others.length < FEWEST_CASES && elsewhere.precision === 0) return null;

@@ -1,5 +1,6 @@
+import type { FactorWorth } from "../../model/learning/grid";
 import { sightElsewhere, type Beginning } from "../../model/learning/elsewhere";
-import { sightFrom, sightWorth, type LearnedSight, type SightTold, type SightWorth } from "../../model/learning/sight";
+import { sightFrom, sightWorth, type LearnedSight, type SightTold } from "../../model/learning/sight";
 import { MOST_SEEN } from "../../model/inspection/see";
 import { chancesBeside, type ChancesBeside } from "../../model/inspection/detectionProbability";
 import type { ToolId } from "../../model/inspection/tools";
@@ -83,7 +84,7 @@ export function learnedSightOf(
 /** What looks beside finds with each tool, by whichever keeper, are worth to keepers elsewhere. @example eyesWorth([]) // [] */
 export function eyesWorth(
   pairs: readonly SightPair[],
-): readonly ({ readonly tool: ToolId; readonly looks: number } & SightWorth)[] {
+): readonly ({ readonly tool: ToolId; readonly looks: number } & FactorWorth)[] {
   const { sees } = eyesKnown(pairs, { numbers: "mixed", toldElsewhere: null });
   return [...groupBy(pairs, ({ look }) => look.tool)].map(([tool, some]) => ({
     ...{ tool, looks: some.length },

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { workIds } from "../../acts/workIds";
 import { pestIds } from "../../knowledge/pests/pests";
 import { techniqueIds } from "../../knowledge/remedies/remedies";
+import { PASSING_FURTHEST, PASSING_TELLS_AT_MOST } from "../../model/learning/passing";
 import { FURTHEST, LOOK_TELLS_AT_MOST } from "../../model/learning/sight";
 import { toolIds } from "../../model/inspection/tools";
 import { parsed, type FileProblem, type ReadingOf } from "./read";
@@ -15,6 +16,9 @@ const way = z.union([
   z.strictObject({ remedy: z.enum(fileRemedyIds), technique: z.enum(techniqueIds) }),
   z.strictObject({ work: z.enum(workIds) }),
 ]);
+
+const precision = z.number().min(0).max(1e8);
+const pull = z.number().min(-1e9).max(1e9).describe("the mean of that logarithm times its precision");
 
 /** What one keeper's record has taught: counts alone. */
 const keeperPart = z.strictObject({
@@ -44,12 +48,8 @@ const keeperPart = z.strictObject({
       z.strictObject({
         tool: z.enum(toolIds),
         looks: count,
-        precision: z
-          .number()
-          .min(0)
-          .max(1e8)
-          .describe("one over the variance of the logarithm of what it sees, of what is supposed"),
-        pull: z.number().min(-1e9).max(1e9).describe("the mean of that logarithm times its precision"),
+        precision: precision.describe("one over the variance of the logarithm of what it sees, of what is supposed"),
+        pull,
       }),
     )
     .max(100)
@@ -58,10 +58,23 @@ const keeperPart = z.strictObject({
     .strictObject({ plants: count, showed: count })
     .default({ plants: 0, showed: 0 })
     .describe("plants that came, from whomever, and those of them that showed a pest soon after"),
+  passing: z
+    .strictObject({
+      looks: count,
+      precision: precision.describe(
+        "one over the variance of the logarithm of how much passes from plant to plant, of what is supposed",
+      ),
+      pull,
+    })
+    .default({ looks: 0, precision: 0, pull: 0 })
+    .describe("looks of which a chance to find something was told, and what they are worth"),
 });
 
-/** What is written; the first version, which tells nothing of hands, eyes and arrivals, is read as well. */
-export const EXPERIENCE_VERSION = 2;
+/**
+ * What is written; earlier versions are read as well. The first tells nothing of hands, eyes and arrivals; in the second, which tells
+ * nothing of passing, eyes were taken for better than they are, and are left out.
+ */
+export const EXPERIENCE_VERSION = 3;
 
 /** So many keepers one file tells of at most. */
 export const MOST_KEEPERS = 1000;
@@ -69,7 +82,7 @@ export const MOST_KEEPERS = 1000;
 /** Experience that may be handed on: no names, places, days, sellers or plants. */
 export const experienceFile = z.strictObject({
   format: z.literal("wary-petal.experience"),
-  version: z.union([z.literal(1), z.literal(EXPERIENCE_VERSION)]),
+  version: z.union([z.literal(1), z.literal(2), z.literal(EXPERIENCE_VERSION)]),
   from: z.array(keeperPart).min(1).max(MOST_KEEPERS),
 });
 export type ExperienceFile = z.output<typeof experienceFile>;
@@ -81,7 +94,7 @@ export function experienceFileSchema(): object {
     ...z.toJSONSchema(experienceFile, { io: "input" }),
     title: "Wary Petal experience",
     description:
-      "What keepers' own records have taught, as counts and what they are worth: what ended what, how much was missed, what each look saw, what came with new plants, what came of chances that were told. Nothing else of anybody.",
+      "What keepers' own records have taught, as counts and what they are worth: what ended what, how much was missed, what each look saw, what came with new plants, how much passed from plant to plant, what came of chances that were told. Nothing else of anybody.",
   };
 }
 
@@ -134,5 +147,9 @@ function* cannotBe({ from }: ExperienceFile): Generator<FileProblem> {
     }
     if (part.arrivals.showed > part.arrivals.plants)
       yield { path: `${at}.arrivals`, message: "more showed a pest than came" };
+    if (part.passing.precision > part.passing.looks * PASSING_TELLS_AT_MOST)
+      yield { path: `${at}.passing`, message: "worth more looks than there were" };
+    if (Math.abs(part.passing.pull) > part.passing.precision * PASSING_FURTHEST + ROUNDED)
+      yield { path: `${at}.passing`, message: "so much more or less never passes" };
   }
 }

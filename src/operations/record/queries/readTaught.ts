@@ -4,7 +4,7 @@ import type { TechniqueId } from "@/core/knowledge/remedies/remedies";
 import { summedUp, type Experience } from "@/core/advice/learning/experience";
 import { arrivalsBefore, type Beginning, type ToldElsewhere } from "@/core/model/learning/elsewhere";
 import type { Learned } from "@/core/model/learning/grid";
-import { passingFrom } from "@/core/model/learning/passing";
+import { passingFrom, passingWorth } from "@/core/model/learning/passing";
 import type { SharePrior } from "@/core/model/learning/share";
 import { eyesOf, eyesWorth, learnedSightOf } from "@/core/record/cases/keepersEye";
 import { betterTool, type BetterTool } from "@/core/advice/learning/rhythm";
@@ -226,7 +226,7 @@ export async function readTaught(context: Context): Promise<TaughtView> {
     ),
     passing: {
       ...{ looks: passing.looks, finds: passing.found.length },
-      learned: passingFrom(passing, beginning.numbers),
+      learned: passingFrom(passing, beginning.numbers, beginning.toldElsewhere?.passing),
     },
     bearsOn,
     worth: {
@@ -236,6 +236,7 @@ export async function readTaught(context: Context): Promise<TaughtView> {
         plants: sellers.reduce((sum, { plants }) => sum + plants, 0),
         showed: sellers.reduce((sum, { showed }) => sum + showed, 0),
       },
+      passing: { looks: passing.looks, ...passingWorth(passing) },
     },
     elsewhere: experience && toldElsewhere && { ...summedUp(experience), told: toldElsewhere },
     arrivals: arrivalsBefore(context.collection),

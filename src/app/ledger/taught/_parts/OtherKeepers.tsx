@@ -2,7 +2,12 @@ import type { Experience } from "@/core/advice/learning/experience";
 import type { ToldElsewhere } from "@/core/model/learning/elsewhere";
 import { Only } from "@/ui/shell/Only";
 import { Panel } from "@/ui/Panel";
-import { elsewhereSentence, arrivalsElsewhereSentence, sightElsewhereSentence } from "@/wording/advice/learning";
+import {
+  arrivalsElsewhereSentence,
+  elsewhereSentence,
+  passingElsewhereSentence,
+  sightElsewhereSentence,
+} from "@/wording/advice/learning";
 import { manyInWords } from "@/wording/numbers";
 import { techniqueNames } from "@/wording/names/names";
 import { AddExperience, ForgetExperience } from "./ExperienceForms";
@@ -47,7 +52,7 @@ export function OtherKeepers({ elsewhere, unused }: Props) {
   );
 }
 
-function Told({ told: { hands, eyes, arrivals } }: { told: ToldElsewhere }) {
+function Told({ told: { hands, eyes, arrivals, passing } }: { told: ToldElsewhere }) {
   return (
     <ul className="list-unstyled">
       {hands
@@ -65,7 +70,8 @@ function Told({ told: { hands, eyes, arrivals } }: { told: ToldElsewhere }) {
             {sightElsewhereSentence(eye)}
           </li>
         ))}
-      {arrivals.plants > 0 && <li>{arrivalsElsewhereSentence(arrivals)}</li>}
+      {arrivals.plants > 0 && <li className="mb-2">{arrivalsElsewhereSentence(arrivals)}</li>}
+      {passing.precision > 0 && <li>{passingElsewhereSentence(passing)}</li>}
     </ul>
   );
 }

@@ -26,7 +26,7 @@ describe("who lives with the plants", () => {
     await page.open(`/cases/${caseId}/plan`);
     await page.settled();
     if ((await page.text()).includes("Show everything"))
-      await page.press("Show everything, and what this plant does not tolerate");
+      await page.press("Show everything, also what is not tolerated");
     await page.press("Your own plan: any remedy, any dates");
     return page.text();
   };

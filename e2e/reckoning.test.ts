@@ -91,7 +91,7 @@ describe("the engine in the application", () => {
     await page.sees(`${chance} that the looks after it are clean, and then it is`);
     await page.sees("of what may survive");
     // Pressed, another way opens in its place, and the first closes.
-    await page.press("Show everything, and what this plant does not tolerate");
+    await page.press("Show everything, also what is not tolerated");
     await page.press("Soap, sprayed");
     await page.sees("Soap wash, mild (5 mL per litre)");
     const least = await row.findElement({ css: "button" });

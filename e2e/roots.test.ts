@@ -48,7 +48,7 @@ describe("a root case", () => {
     await page.fill("First treatment", daysAgo(200));
     await page.settled();
     await page.sees("Unpotted and washed");
-    await page.press("Show everything, and what this plant does not tolerate");
+    await page.press("Show everything, also what is not tolerated");
     await page.sees("alcohol kills roots, and misses what sits between them");
     const refused = await page.text();
     expect(refused).not.toContain("Soap, sprayed");

@@ -156,22 +156,30 @@ export class Page {
   /**
    * Waits until the first element found there hears what is done to it, and gives what `script` makes of it (`found`; `given` is the
    * value handed over), asked of the browser as one thing. What is typed, chosen or pressed before the page's script has taken an
-   * element over is put back, or heard by nobody; nor does one hear that still reads what an earlier page has left behind.
+   * element over is put back, or heard by nobody; nor does one hear that still reads what an earlier page has left behind. It marks
+   * elements while it goes through them, slice by slice, and hears once it has rested.
    */
   async #use<T>(path: string, script: string, given?: string): Promise<NonNullable<T>> {
     let last = "nothing was asked";
     const asked = `
-      const [path, given] = arguments;
+      const [path, given, done] = arguments;
       const first = (path, where) => document.evaluate(path, where, null, XPathResult.FIRST_ORDERED_NODE_TYPE, null).singleNodeValue;
+      const use = () => {
       let found = first(path, document);
       if (found?.tagName === "LABEL" && path.startsWith("//label")) found = document.getElementById(found.htmlFor);
       if (!found) return { problem: "nothing is there" };
       if (!Object.keys(found).some((key) => key.startsWith("__reactFiber"))) return { problem: "the page's script did not begin" };
       if (found.matches(":disabled")) return { problem: "it cannot be used" };
       const made = (() => { ${script} })();
-      return made == null ? { problem: "there is no such choice" } : { made };`;
+      return made == null ? { problem: "there is no such choice" } : { made };
+      };
+      requestIdleCallback(() => done(use()), { timeout: 5000 });`;
     const ask = async () => {
-      const { made, problem } = await this.driver.executeScript<{ made?: T; problem?: string }>(asked, path, given);
+      const answer = this.driver.executeAsyncScript<{ made?: T; problem?: string }>(asked, path, given ?? null);
+      const { made, problem } = await answer.catch((cause: unknown) => {
+        if (!/unloaded|navigat|aborted/i.test(String(cause))) throw cause;
+        return { problem: "the page was left", made: undefined };
+      });
       last = problem ?? last;
       return problem === undefined ? { made: made! } : null;
     };

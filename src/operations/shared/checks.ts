@@ -25,6 +25,14 @@ export function pastMoment(context: Context, at: Date): Date {
   return new Date(Math.floor(moment / MINUTE_MS) * MINUTE_MS);
 }
 
+/** What is written down later may be told of with what came to be known meanwhile. */
+const TOLD_WITHIN_MS = 3_600_000;
+
+/** Whether something is written down as it happens, so that what was told of it before can be held against it. */
+export function isJustNow(context: Context, at: Date): boolean {
+  return context.now.getTime() - at.getTime() <= TOLD_WITHIN_MS && dayOf(context, at) === today(context);
+}
+
 /**
  * A moment at which something was done to a plant. One before the plant came is refused; one of years ago is asked about, since a
  * mistyped year is likelier. `really` says that it was so.

@@ -20,6 +20,7 @@ import {
   sightElsewhereSentence,
   byOursSentence,
   blameSentence,
+  cardsSentence,
   twiceSentence,
   ownSentences,
   taughtSentences,
@@ -136,6 +137,9 @@ describe("what was told, held against what came", () => {
     );
     expect(promiseSentence(high!).replaceAll("\u00a0", " ")).toMatch(
       /^Plans adopted at 5 % to 100 %: the looks afterwards were clean in 1 of 1 \(.*\)\. Too few to tell\.$/,
+    );
+    expect(cardsSentence(high!, 0, 2).replaceAll("\u00a0", " ")).toMatch(
+      /^1 of 1 \(.*\) counts lay within the span we told; \d+ % should\. Higher: 2, lower: 0\. Too few to tell\.$/,
     );
     expect(passingSentence({ mean: 1.42, low: 0.8, high: 2.1 })).toBe(
       "From plant to plant, 1.4 times as much passes as we suppose (0.8 to 2.1).",

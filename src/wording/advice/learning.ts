@@ -106,6 +106,17 @@ export function promiseSentence({ from, until, came, off }: ToldBetween): string
   return `Plans adopted at ${percent(from)} to ${percent(until)}: the looks afterwards were clean in ${countedInWords(came)}. ${verdict[off ?? "fits"]}.`;
 }
 
+/** What came of the spans told of counts on cards. @example cardsSentence({ within, below: 0, above: 2 }) // "7 of 9 counts (… to …) lay within the span we told; 84 % should. Higher: 2, lower: 0. That fits." */
+export function cardsSentence({ told, came, off }: ToldBetween, below: number, above: number): string {
+  const verdict = {
+    ...verdicts,
+    tooSure: "Our spans were too narrow",
+    tooCautious: "Our spans were wider than necessary",
+  };
+  const outside = below + above === 0 ? "" : ` Higher: ${above}, lower: ${below}.`;
+  return `${countedInWords(came)} counts lay within the span we told; ${percent(told)} should.${outside} ${verdict[off ?? "fits"]}.`;
+}
+
 /** What came of what looks were expected to find. @example expectedSentence(bin) // "Looks told to find something at 1 % to 2 %: 3 of 140 did (1 % to 4 %). That fits." */
 export function expectedSentence({ from, until, came, off }: ToldBetween): string {
   const verdict = {

@@ -10,9 +10,9 @@ import * as carriage from "@/db/stores/plants/carriage";
 import * as facts from "@/db/stores/record/facts";
 import * as walks from "@/db/stores/walks/walks";
 import { waysFor } from "../../cases/waysFor";
-import { dayOf, today, type Context } from "../../shared/context";
+import { today, type Context } from "../../shared/context";
 import { transact, refuse, type Outcome } from "../../shared/outcome";
-import { checkSpots, lockPlant, momentOn } from "../../shared/checks";
+import { checkSpots, isJustNow, lockPlant, momentOn } from "../../shared/checks";
 
 export interface LookRecorded {
   readonly id: string;
@@ -45,9 +45,6 @@ export function recordLook(context: Context, command: RecordLook): Promise<Outco
   });
 }
 
-/** What is written down later may be told of with what came to be known meanwhile. */
-const TOLD_WITHIN_MS = 3_600_000;
-
 /**
  * What was told of such a look before it. Nothing of one that is written down later than within the hour, that was made at other places or with another
  * tool, or on no walk: whoever looks because something struck them finds more than chance.
@@ -58,12 +55,12 @@ async function expectedBefore(
   plant: Plant,
   look: Pick<Look, "at" | "tool" | "spots" | "walkId">,
 ) {
-  const asOf = today(context);
-  if (!look.walkId || context.now.getTime() - look.at.getTime() > TOLD_WITHIN_MS) return null;
+  if (!look.walkId || !isJustNow(context, look.at)) return null;
   const way = waysFor(context, plant).findLastIndex(
     ({ tool, search }) => tool === look.tool && search.spots.every((spot) => look.spots.includes(spot)),
   );
-  if (way < 0 || dayOf(context, look.at) !== asOf) return null;
+  if (way < 0) return null;
+  const asOf = today(context);
   const carries = await carriage.currentOf(scope, plant.id, { modelVersion: CARRIES_VERSION, asOf });
   const pFind = carries?.looks[way]?.pFind;
   return carries && pFind !== undefined ? { pFind, pPassed: passedShare(carries), passes: carries.passes ?? 1 } : null;

@@ -4,6 +4,7 @@ import type { TechniqueId } from "@/core/knowledge/remedies/remedies";
 import { summedUp, type Experience } from "@/core/advice/learning/experience";
 import { arrivalsBefore, type Beginning, type ToldElsewhere } from "@/core/model/learning/elsewhere";
 import type { Learned } from "@/core/model/learning/grid";
+import { cardsHeld, type CardsHeld } from "@/core/advice/learning/cardCounts";
 import { passingFrom, passingWorth } from "@/core/model/learning/passing";
 import type { SharePrior } from "@/core/model/learning/share";
 import { eyesOf, eyesWorth, learnedSightOf } from "@/core/record/cases/keepersEye";
@@ -82,6 +83,8 @@ export interface TaughtView {
   readonly expected: readonly ToldBetween[];
   /** How many looks that were, how many of them found something, and how much more that says passes from plant to plant than we suppose; null for too few. */
   readonly passing: { readonly looks: number; readonly finds: number; readonly learned: Learned | null };
+  /** What cards against gnats counted, beside the spans told of them. */
+  readonly cards: CardsHeld;
   /** Open cases on which this bears, as far as they are judged, with how likely they are over by it and by our estimates alone; those furthest apart first. */
   readonly bearsOn: readonly assessments.JudgedTwice[];
   /** What that is worth to keepers elsewhere. */
@@ -181,7 +184,7 @@ export async function readTaught(context: Context): Promise<TaughtView> {
   const now = today(context);
   const told = await casesTold(context);
   const scope = scopeOf(context, "read");
-  const [pairs, shown, came, experience, expected, passing, bearsOn] = await inParallel(
+  const [pairs, shown, came, experience, expected, passing, bearsOn, counts] = await inParallel(
     scope,
     () => sightOnRecord(scope),
     () => cases.shownReach(scope),
@@ -190,6 +193,7 @@ export async function readTaught(context: Context): Promise<TaughtView> {
     () => looks.newestExpected(scope, MOST_EXPECTED),
     () => looks.passing(scope),
     () => assessments.judgedTwice(scope, judgedNow(context)),
+    () => facts.all(scope, "trapCount"),
   );
   // Whoever keeps to our estimates sees what their own would be.
   const { numbers, toldElsewhere } = context.collection;
@@ -228,6 +232,7 @@ export async function readTaught(context: Context): Promise<TaughtView> {
       ...{ looks: passing.looks, finds: passing.found.length },
       learned: passingFrom(passing, beginning.numbers, beginning.toldElsewhere?.passing),
     },
+    cards: cardsHeld(standing(counts)),
     bearsOn,
     worth: {
       hands: handsWorth(shown),

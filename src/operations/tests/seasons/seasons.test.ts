@@ -2,6 +2,7 @@ import { v7 as uuidv7 } from "uuid";
 import { beforeEach, describe, expect, it } from "vitest";
 import { addDays, type Day } from "@/core/shared/days";
 import * as climate from "@/db/stores/climate/climate";
+import * as facts from "@/db/stores/record/facts";
 import { closeCase } from "../../cases/commands/closeCase";
 import { countTraps } from "../../seasons/commands/countTraps";
 import { scopeOf, today, type Context } from "../../shared/context";
@@ -12,8 +13,10 @@ import { readClimate } from "../../climate/queries/readClimate";
 import { readGnatRoom } from "../../seasons/queries/readGnatRoom";
 import { readPlant } from "../../plants/queries/readPlant";
 import { recordLook } from "../../looks/commands/recordLook";
+import { readTaught } from "../../record/queries/readTaught";
 import { voidFact } from "../../record/commands/voidFact";
-import { aFind, aLook, daysAgo, freshCollection, NOW, plantOn } from "../builders";
+import { recordAct } from "../../acts/commands/recordAct";
+import { aFind, aLook, aSpray, daysAgo, freshCollection, NOW, plantOn } from "../builders";
 
 let context: Context;
 let shelf: string;
@@ -102,6 +105,51 @@ describe("counts on cards", () => {
     const counted = { id: uuidv7(), placeId: there.shelf, plantId: null, what: "cards" as const, days: 7, count: 3 };
     expectOk(await countTraps(there.context, { ...counted, at: now }));
     expect((await readGnatRoom(there.context, there.shelf))!.counts[0]!.day).toBe("2026-11-24");
+  });
+});
+
+describe("what was told of a count on cards", () => {
+  const count = (flies: number) => ({
+    ...{ id: uuidv7(), placeId: shelf, plantId: null, what: "cards" as const, days: 7, count: flies },
+    at: context.now,
+  });
+  const on = (ago: number) => daysAgo(context, ago);
+  const toldOf = async (id: string) => facts.find(scopeOf(context, "read"), "trapCount", id);
+  beforeEach(async () => {
+    await plantOn(context, shelf);
+    const cards = { kind: "trap" as const, cards: 2, days: 30 };
+    const hung = { ...aSpray("", null, 20), plantId: null, placeId: shelf, act: cards, at: on(20).now };
+    expectOk(await recordAct(on(20), hung));
+    expectOk(await countTraps(on(14), { ...count(12), at: on(14).now }));
+  });
+
+  it("is written down with it, and held against it; of the first count, and of one told late, nothing is", async () => {
+    const week = (await readGnatRoom(on(7), shelf))!.judged!.expected;
+    expect(week).toEqual([]);
+    const second = { ...count(9), at: on(7).now };
+    expectOk(await countTraps(on(7), second));
+    expect(await toldOf(second.id)).toMatchObject({
+      toldLow: expect.any(Number) as number,
+      toldWithin: expect.any(Number) as number,
+    });
+    const late = { ...count(6), at: on(1).now };
+    expectOk(await countTraps(context, late));
+    expect(await toldOf(late.id)).toMatchObject({ toldLow: null, toldHigh: null, toldWithin: null });
+    expect((await readTaught(context)).cards.within!.came.of).toBe(1);
+    // Sent again it stays as it was told; struck out it is held against nothing.
+    const { toldHigh } = (await toldOf(second.id))!;
+    expectOk(await countTraps(context, second));
+    expect((await toldOf(second.id))!.toldHigh).toBe(toldHigh);
+    expectOk(await voidFact(context, { kind: "trapCount", factId: second.id, reason: "another room's" }));
+    expect((await readTaught(context)).cards.within).toBeNull();
+  });
+
+  it("is of all cards of a day together: one more count of it says nothing", async () => {
+    const [one, more] = [count(5), count(4)];
+    for (const each of [one, more]) expectOk(await countTraps(context, each));
+    expect((await toldOf(one.id))!.toldLow).not.toBeNull();
+    expect((await toldOf(more.id))!.toldLow).toBeNull();
+    expect((await readTaught(context)).cards.within).toBeNull();
   });
 });
 

@@ -227,7 +227,7 @@ export function PlanForm(props: Props) {
         {comparison && (
           <li>
             <button type="button" className="btn btn-link px-0" aria-expanded={all} onClick={() => setAll(!all)}>
-              {all ? "Show only the best" : "Show everything, and what this plant does not tolerate"}
+              {all ? "Show only the best" : "Show everything, also what is not tolerated"}
             </button>
           </li>
         )}

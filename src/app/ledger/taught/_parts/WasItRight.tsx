@@ -8,19 +8,25 @@ import { dayCount } from "@/wording/dates";
 import { blamedFor, wrongWay, type Learnable, type ToldOf } from "@/core/advice/learning/blame";
 import {
   blameSentence,
+  cardsSentence,
   expectedSentence,
   passingSentence,
   promiseSentence,
   toldSentence,
 } from "@/wording/advice/learning";
 
-interface Props extends Pick<TaughtView, "closings" | "promises" | "expected" | "passing" | "eyes" | "hands"> {
+interface Props extends Pick<
+  TaughtView,
+  "closings" | "promises" | "expected" | "cards" | "passing" | "eyes" | "hands"
+> {
   /** Whether the keeper wants our estimates alone. */
   readonly oursAlone: boolean;
 }
 
-/** Chances that were told, beside what came: at closing, when a plan was adopted, before a look. */
-export function WasItRight({ closings, promises, expected, passing: { learned }, eyes, hands, oursAlone }: Props) {
+/** Chances that were told, beside what came: at closing, when a plan was adopted, before a look, before cards were counted. */
+export function WasItRight(props: Props) {
+  const { closings, promises, expected, cards, passing, eyes, hands, oursAlone } = props;
+  const { learned } = passing;
   const known = { eyes, hands, passing: learned };
   return (
     <Panel title="Was it right?">
@@ -40,6 +46,16 @@ export function WasItRight({ closings, promises, expected, passing: { learned },
       <Told title="What a look finds" of="find" bins={expected} sentence={expectedSentence} known={known}>
         Looks on a walk are held against the chance we told for them. None has been yet.
       </Told>
+      <Told
+        title="What cards count"
+        of={null}
+        bins={cards.within ? [cards.within] : []}
+        sentence={(bin) => cardsSentence(bin, cards.below, cards.above)}
+        known={known}
+      >
+        Counts on cards against gnats are held against the span we told for them, from the second one on. None has been
+        yet.
+      </Told>
       {learned && (
         <p className="mb-0">
           {passingSentence(learned)}{" "}
@@ -52,7 +68,8 @@ export function WasItRight({ closings, promises, expected, passing: { learned },
 
 function Told(props: {
   title: string;
-  of: ToldOf;
+  /** What may have made it wrong; null where nothing that is learned bears on it. */
+  of: ToldOf | null;
   bins: readonly ToldBetween[];
   sentence: (bin: ToldBetween) => string;
   /** What may explain it where it was wrong. */
@@ -77,7 +94,7 @@ function Told(props: {
           ))}
         </ul>
       )}
-      {wrong && <p className="mb-0">{blameSentence(blamedFor(of, wrong, known))}</p>}
+      {wrong && of && <p className="mb-0">{blameSentence(blamedFor(of, wrong, known))}</p>}
     </section>
   );
 }

@@ -75,6 +75,68 @@ const SLICE_SHAPE = 2;
  * without a pot that draws gnats, or without warmth.
  */
 export function judgeGnats(room: GnatRoom, asOfDay: number): GnatJudgement | null {
+  const mixture = runsOf(room, asOfDay);
+  if (!mixture) return null;
+  const { runs, weights, counts, first } = mixture;
+  const mean = (of: (one: Run) => number) => runs.reduce((sum, one, k) => sum + weights[k]! * of(one), 0);
+  return {
+    pOver: mean(({ pOver }) => pOver),
+    weights,
+    flying: mean(({ flying }) => flying),
+    inPots: room.weights.map((_, pot) => mean(({ inPots }) => inPots[pot]!)),
+    pFalling: mean(({ falls }) => (falls ? 1 : 0)),
+    weeks: Array.from({ length: FORECAST_WEEKS }, (_, week) => ({
+      fromDay: asOfDay + 7 * week,
+      ...spanOf(mixture, ({ weeks }) => weeks[week]!),
+    })),
+    expected: counts
+      .filter(({ atDay }) => atDay > first.atDay)
+      .map(({ atDay }, i) => ({ atDay, ...spanOf(mixture, ({ expected }) => expected[i]!) })),
+  };
+}
+
+/** What all cards together are expected to count. */
+export interface ExpectedCount {
+  /** The span that holds eight in ten, both ends included. */
+  readonly low: number;
+  readonly high: number;
+  /** How likely the count lies within it: of whole numbers it is seldom eight in ten exactly. */
+  readonly pWithin: number;
+}
+
+/**
+ * What cards that have hung for `overDays` days will be found to have caught at the end of `asOfDay`, from what was counted before: the span that is told
+ * of the days to come, of these days. Null where nothing had been found before they began, or no card hung all the while: then nothing was told. Throws as {@link judgeGnats}.
+ */
+export function expectedOnCards(room: GnatRoom, asOfDay: number, overDays: number): ExpectedCount | null {
+  const from = asOfDay - overDays;
+  const mixture = runsOf(room, asOfDay);
+  if (!mixture || mixture.first.atDay > from) return null;
+  const hung = room.traps.filter(({ counted, fromDay, untilDay }) => counted && fromDay < asOfDay && untilDay > from);
+  const days = Array.from({ length: overDays }, (_, i) => from + i);
+  if (!days.every((day) => hung.some(({ fromDay, untilDay }) => fromDay <= day && untilDay > day))) return null;
+  const { low, high } = spanOf(mixture, ({ caughtIn }) => caughtIn(overDays));
+  return {
+    low,
+    high,
+    pWithin: within(
+      mixedOf(mixture, ({ caughtIn }) => caughtIn(overDays)),
+      low,
+      high,
+    ),
+  };
+}
+
+/** One run a scenario, how much each weighs by what was counted, and what was counted, in order. */
+interface Mixture {
+  readonly runs: readonly Run[];
+  readonly weights: readonly number[];
+  readonly counts: readonly CardCount[];
+  readonly first: Evidence;
+}
+
+/** Null while nothing has been found. */
+function runsOf(room: GnatRoom, asOfDay: number): Mixture | null {
   const steps = stepsOf(room);
   const counts = room.cards.filter(({ atDay }) => atDay <= asOfDay).toSorted((a, b) => a.atDay - b.atDay);
   const evidence = [
@@ -90,26 +152,16 @@ export function judgeGnats(room: GnatRoom, asOfDay: number): GnatJudgement | nul
   const most = Math.max(...runs.map(({ logWeight }) => logWeight));
   const raw = runs.map(({ logWeight }) => exp(logWeight - most));
   const all = raw.reduce((sum, w) => sum + w, 0);
-  const weights = raw.map((w) => w / all);
-  const mean = (of: (one: Run) => number) => runs.reduce((sum, one, k) => sum + weights[k]! * of(one), 0);
-  const spanOf = (of: (one: Run) => { mean: number; shape: number }) => {
-    const mixed = runs.map((one, k) => ({ ...of(one), weight: weights[k]! }));
-    return { mean: mean((one) => of(one).mean), low: quantile(mixed, 0.1), high: quantile(mixed, 0.9) };
-  };
-  return {
-    pOver: mean(({ pOver }) => pOver),
-    weights,
-    flying: mean(({ flying }) => flying),
-    inPots: room.weights.map((_, pot) => mean(({ inPots }) => inPots[pot]!)),
-    pFalling: mean(({ falls }) => (falls ? 1 : 0)),
-    weeks: Array.from({ length: FORECAST_WEEKS }, (_, week) => ({
-      fromDay: asOfDay + 7 * week,
-      ...spanOf(({ weeks }) => ({ mean: weeks[week]!, shape: COUNT_SHAPE })),
-    })),
-    expected: counts
-      .filter(({ atDay }) => atDay > first.atDay)
-      .map(({ atDay }, i) => ({ atDay, ...spanOf(({ expected }) => ({ mean: expected[i]!, shape: COUNT_SHAPE })) })),
-  };
+  return { runs, weights: raw.map((w) => w / all), counts, first };
+}
+
+const mixedOf = ({ runs, weights }: Mixture, of: (one: Run) => number): Mixed =>
+  runs.map((one, k) => ({ mean: of(one), shape: COUNT_SHAPE, weight: weights[k]! }));
+
+function spanOf(mixture: Mixture, of: (one: Run) => number) {
+  const mixed = mixedOf(mixture, of);
+  const mean = mixed.reduce((sum, one) => sum + one.weight * one.mean, 0);
+  return { mean, low: quantile(mixed, 0.1), high: quantile(mixed, 0.9) };
 }
 
 interface Run {
@@ -120,6 +172,8 @@ interface Run {
   readonly falls: boolean;
   readonly weeks: readonly number[];
   readonly expected: readonly number[];
+  /** Flies expected on the cards in so many days before the end. */
+  readonly caughtIn: (days: number) => number;
 }
 
 /** Something that was counted: flies on cards, or larvae under a slice. */
@@ -146,6 +200,7 @@ function run(
   const expected: number[] = [];
   /** Flies expected on the cards in each step. */
   const caught: number[] = [0];
+  const caughtIn = (days: number) => caught.slice(Math.max(1, caught.length - at(days))).reduce((sum, n) => sum + n, 0);
   let anchor = { step: begin, m: believed.m.slice(), shape: believed.shape };
   const treat = (step: number, m: Numbers) => {
     for (const one of treatments)
@@ -166,7 +221,7 @@ function run(
       else {
         // Of one day with the first find there is nothing to compare it with.
         if (step === begin) continue;
-        const own = caught.slice(Math.max(1, caught.length - at(one.overDays))).reduce((sum, n) => sum + n, 0);
+        const own = caughtIn(one.overDays);
         expected.push(own);
         byCards(believed, one.count, own);
       }
@@ -215,6 +270,7 @@ function run(
     falls: coming.then <= FALLEN * (now.flying + now.inPots.reduce((sum, n) => sum + n, 0)),
     weeks: coming.weeks,
     expected,
+    caughtIn,
   };
 }
 
@@ -298,21 +354,41 @@ function forecast(
 /** Counts beyond this are not told apart any more. */
 const MOST_COUNTED = 20_000;
 
-/** The least count at which so much of a mixture of negative binomials of one shape lies at or below it. */
-function quantile(mixed: readonly { mean: number; shape: number; weight: number }[], share: number): number {
+/** Negative binomials, each with its weight; these sum to 1. */
+type Mixed = readonly { readonly mean: number; readonly shape: number; readonly weight: number }[];
+
+/** How likely each count is, from none on, without end. */
+function* chances(mixed: Mixed): Generator<number> {
   // Each probability from the one before it.
   const terms = mixed.map(({ mean, shape, weight }) => ({
     p: weight * (shape / (shape + mean)) ** shape,
     ratio: mean / (shape + mean),
     shape,
   }));
-  let below = 0;
-  for (let count = 0; count < MOST_COUNTED; count++) {
-    for (const term of terms) {
-      below += term.p;
-      term.p *= (term.ratio * (count + term.shape)) / (count + 1);
-    }
-    if (below >= share) return count;
+  for (let count = 0; ; count++) {
+    yield terms.reduce((sum, { p }) => sum + p, 0);
+    for (const term of terms) term.p *= (term.ratio * (count + term.shape)) / (count + 1);
   }
-  return MOST_COUNTED;
+}
+
+/** The least count at which so much of a mixture lies at or below it. */
+function quantile(mixed: Mixed, share: number): number {
+  let [below, count] = [0, 0];
+  for (const chance of chances(mixed)) {
+    below += chance;
+    if (below >= share || count === MOST_COUNTED) break;
+    count++;
+  }
+  return count;
+}
+
+/** How much of a mixture lies between two counts, both included. */
+function within(mixed: Mixed, low: number, high: number): number {
+  let [sum, count] = [0, 0];
+  for (const chance of chances(mixed)) {
+    if (count > high) break;
+    if (count >= low) sum += chance;
+    count++;
+  }
+  return Math.min(1, sum);
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { addDays, day, type Day } from "../../../shared/days";
 import { gnatDues, plannedWays } from "./due";
 import { beginOf, roomOf, type RoomAct, type RoomCount, type RoomRecord } from "./fromRecord";
-import { judgeGnats } from "./judge";
+import { expectedOnCards, judgeGnats } from "./judge";
 import { gnatLifeDays, gnatVerdict, worstPots, type GnatStanding } from "./verdict";
 import { gnatWayIds, type GnatWayId } from "../../../acts/gnatWayIds";
 import { wayOfAct } from "../../../acts/acts";
@@ -315,5 +315,38 @@ describe("what is said of a room", () => {
     expect(gnatLifeDays(8)).toBeNull();
     expect(worstPots([0, 0])).toEqual([]);
     expect(worstPots([5, 4, 1, 1])).toEqual([0, 1]);
+  });
+});
+
+describe("what cards are expected to count, before they are", () => {
+  // Hung before anything was counted, and changed every three weeks.
+  const acts = [did("cards", -1), did("cards", 20), did("cards", 41)];
+  const roomWith = (counts: readonly RoomCount[], hung = acts) =>
+    roomOf(record({ counts, acts: hung }), [], on(0), on(80));
+
+  it("is what was told of the week to come a week ago, as nothing has been counted since", () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 60 }), { minLength: 1, maxLength: 5 }), (flies) => {
+        const counts = [counted(3, 9), ...flies.map((count, i) => counted(10 + 7 * i, count))];
+        const last = 10 + 7 * (flies.length - 1);
+        const room = roomWith(counts);
+        const [told] = judgeGnats(room, last)!.weeks;
+        const due = expectedOnCards(room, last + 7, 7)!;
+        expect([due.low, due.high]).toEqual([told!.low, told!.high]);
+        // A span of whole numbers holds eight in ten at least, less the rounding at either end.
+        expect(due.pWithin).toBeGreaterThanOrEqual(0.8 - 1e-9);
+        expect(due.pWithin).toBeLessThanOrEqual(1);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  it("is nothing before the first find, over days that began before it, or while no card hung", () => {
+    expect(expectedOnCards(roomWith([]), 7, 7)).toBeNull();
+    expect(expectedOnCards(roomWith([counted(3, 0)]), 10, 7)).toBeNull();
+    expect(expectedOnCards(roomWith([counted(3, 9)]), 9, 7)).toBeNull();
+    expect(expectedOnCards(roomWith([counted(3, 9)]), 10, 7)).not.toBeNull();
+    expect(expectedOnCards(roomWith([counted(3, 9)], []), 10, 7)).toBeNull();
+    expect(expectedOnCards(roomWith([counted(3, 9)], [did("cards", 5)]), 10, 7)).toBeNull();
   });
 });

@@ -24,6 +24,9 @@ export const countTraps = z
   });
 export type CountTraps = z.output<typeof countTraps>;
 
+/** Where nothing was told of a count before it. */
+export const nothingTold = { toldLow: null, toldHigh: null, toldWithin: null } as const;
+
 /** Flies or larvae were counted; what was counted is gone afterwards. */
 export const trapCount = factKind({
   kind: "trapCount",
@@ -35,7 +38,14 @@ export const trapCount = factKind({
     what: z.enum(countedOn),
     days: z.number(),
     count: z.number(),
+    /** The span that was told of it before, and how likely it was to lie within; null where nothing current was told. */
+    toldLow: whole(0, 20_000).nullable().default(null),
+    toldHigh: whole(0, 20_000).nullable().default(null),
+    toldWithin: z.number().min(0).max(1).nullable().default(null),
   }),
-  columns: { placeId: "uuid", plantId: "uuid", what: "text", days: "integer", count: "integer" },
+  columns: {
+    ...{ placeId: "uuid", plantId: "uuid", what: "text", days: "integer", count: "integer" },
+    ...{ toldLow: "integer", toldHigh: "integer", toldWithin: "number" },
+  },
   shownOn: ["place", "plant"],
 });

@@ -15,10 +15,11 @@ import { addExperience } from "../../record/commands/addExperience";
 import { forgetExperience } from "../../record/commands/forgetExperience";
 import { keeperCode } from "../../record/putExperience";
 import { readTaught } from "../../record/queries/readTaught";
-import type { Context } from "../../shared/context";
+import { scopeOf, type Context } from "../../shared/context";
 import { expectOk } from "../../shared/outcome";
 import { exportCollection } from "../../transfer/exportCollection";
 import { FileProblem, importCollection } from "../../transfer/importCollection";
+import { readSpread } from "../../plants/spreadOnRecord";
 import { aLook, aSpray, codes, experienceOfOne, freshCollection, openCaseOn, plantOn, wall } from "../builders";
 
 const folder = mkdtempSync(path.join(tmpdir(), "wary-experience-"));
@@ -83,6 +84,21 @@ describe("other keepers' experience", () => {
     expect(expectOk(await add(context, { ...own, from: [...own.from, ...experienceOfOne.from] }))).toEqual({
       keepers: 1,
     });
+  });
+
+  it("how much passes from plant to plant elsewhere is where it begins here", async () => {
+    const passes = async (of: Context) => (await readSpread(of, scopeOf(of, "read"))).spread.passes;
+    expect(await passes(context)).toBe(1);
+    expectOk(await add(context));
+    const known = await now(context);
+    // By hand, two normal densities of the logarithm: ours of 1 / 0.7² = 2.04 at −½ / 2.04, a quarter of theirs of 4 at ¾.
+    const [precision, pull] = [1 / 0.49 + 0.25 * 4, -0.5 + 0.25 * 3];
+    const mean = Math.exp(pull / precision + 1 / (2 * precision));
+    expect(await passes(known)).toBeCloseTo(mean, 2);
+    expect((await readTaught(known)).passing.learned!.mean).toBeCloseTo(mean, 2);
+    expect(await passes({ ...known, collection: { ...known.collection, numbers: "ours" } })).toBe(1);
+    // What was read in is not handed on as one's own.
+    expect((await readTaught(known)).worth.passing).toEqual({ looks: 0, precision: 0, pull: 0 });
   });
 
   it("what this record is worth is read by another keeper, and tells nobody where it came from", async () => {

@@ -37,11 +37,14 @@ async function closed(daysAgo: number, outcome: "clear" | "givenUp" = "clear") {
 
 describe("what the record has taught", () => {
   it("counts what ended, what was given up, what came back and what still runs", async () => {
-    await closed(100);
+    const { plantId } = await closed(100);
     const back = await closed(100);
     expectOk(await recordLook(context, aLook(back.plantId, 60, { finds: [aFind()] })));
     await closed(90, "givenUp");
     await openCaseOn(context, await plantOn(context, shelf), 5);
+    // Nobody has looked again after the first: whether that ended it is not known.
+    expect((await readTaught(context)).courses[0]).toMatchObject({ ended: { hits: 0, of: 2 }, open: 1 });
+    expectOk(await recordLook(context, aLook(plantId, 40)));
     const { courses, cases, closed: over } = await readTaught(context);
     expect([cases, over]).toEqual([5, 3]);
     expect(courses).toMatchObject([
@@ -172,7 +175,11 @@ describe("what the record has taught", () => {
       expected: [],
       passing: { looks: 0, finds: 0, learned: null },
       bearsOn: [],
-      worth: { hands: [], eyes: [], arrivals: { plants: 0, showed: 0 } },
+      cards: { within: null, below: 0, above: 0 },
+      worth: {
+        ...{ hands: [], eyes: [], arrivals: { plants: 0, showed: 0 } },
+        passing: { looks: 0, precision: 0, pull: 0 },
+      },
       elsewhere: null,
       cases: 0,
       closed: 0,

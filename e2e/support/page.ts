@@ -157,7 +157,7 @@ export class Page {
    * Waits until the first element found there hears what is done to it, and gives what `script` makes of it (`found`; `given` is the
    * value handed over), asked of the browser as one thing. What is typed, chosen or pressed before the page's script has taken an
    * element over is put back, or heard by nobody; nor does one hear that still reads what an earlier page has left behind. It marks
-   * elements while it goes through them, slice by slice, and hears once it has rested.
+   * elements while it goes through them, slice by slice, and hears once it has rested for the first time.
    */
   async #use<T>(path: string, script: string, given?: string): Promise<NonNullable<T>> {
     let last = "nothing was asked";
@@ -173,7 +173,12 @@ export class Page {
       const made = (() => { ${script} })();
       return made == null ? { problem: "there is no such choice" } : { made };
       };
-      requestIdleCallback(() => done(use()), { timeout: 5000 });`;
+      if (window.hasRested) return done(use());
+      requestIdleCallback(() => {
+        const answer = use();
+        window.hasRested = !answer.problem;
+        done(answer);
+      }, { timeout: 3000 });`;
     const ask = async () => {
       const answer = this.driver.executeAsyncScript<{ made?: T; problem?: string }>(asked, path, given ?? null);
       const { made, problem } = await answer.catch((cause: unknown) => {

@@ -169,6 +169,8 @@ export const shortObjections: Record<Objection["code"] | HindranceId, string> = 
   labelNotOutdoors: "its label does not allow it outdoors",
   tooBigToDunk: "too big a pot to dunk",
   dabOnly: "wax bloom: only dabbed",
+  wipedSpines: "spines: not wiped",
+  wipedVelvet: "velvet leaves: wiping marks them",
   tooColdToTakeUp: "roots take up nothing: too cold, or at rest",
   helpersWouldSit: "too cold or too dry for beneficials",
   daysTooShort: "they are dormant in the short days of autumn and winter",

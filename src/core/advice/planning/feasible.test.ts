@@ -39,6 +39,19 @@ describe("ways that nobody can go", () => {
       expect(of(id, { bearer: blue })).toContain("dabOnly");
   });
 
+  it("spines and velvet are not wiped; between spines a brush rubs, and cotton buds reach", () => {
+    const spiny = bearer("Mammillaria", "tubercledCactus", { resting: false });
+    expect(spiny.sensitivities).toContain("spiny");
+    const velvet: TreatedPlant = { ...leafy, sensitivities: ["velvet"] };
+    expect(of("alcoholWipe")).toEqual([]);
+    expect(of("alcoholWipe", { bearer: spiny })).toEqual(["wipedSpines"]);
+    expect(of("alcoholWipe", { bearer: velvet })).toEqual(["wipedVelvet"]);
+    const scale = { pest: "softScale" };
+    expect(of("rubThenAlcohol", { ...scale, bearer: spiny })).toEqual([]);
+    expect(of("rubThenAlcohol", { ...scale, bearer: velvet })).toEqual(["wipedVelvet"]);
+    for (const id of ["alcoholDab", "alcoholSwab"] as const) expect(of(id, { bearer: spiny })).toEqual([]);
+  });
+
   it("hunting mites sit still in the cold, and do little in dry air; over a patch they follow a spray", () => {
     expect(of("predatoryMites")).toEqual([]);
     expect(of("predatoryMites", { now: { ...warm, meanC: 9 } })).toContain("helpersWouldSit");

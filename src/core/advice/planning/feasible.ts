@@ -18,13 +18,15 @@ import {
   type PredatorId,
 } from "../../knowledge/remedies/lasting";
 import type { TechniqueId } from "../../knowledge/remedies/remedies";
-import { restsDry, type TreatedPlant } from "../tolerance/treatedPlant";
+import { restsDry, unwipedFor, type TreatedPlant, type Unwiped } from "../tolerance/treatedPlant";
 
 /** Why a way that does the plant no harm cannot be gone on it all the same, or not now. */
 export const hindranceIds = [
   "tooBigToDunk",
   "dryRest",
   "dabOnly",
+  "wipedSpines",
+  "wipedVelvet",
   "tooColdToTakeUp",
   "helpersWouldSit",
   "daysTooShort",
@@ -62,9 +64,12 @@ function hindranceOf(dose: Dose, leads: boolean, { pest, bearer, now, found }: S
     if (dose.technique === "dunk" && bearer.potCm > WIDEST_DUNKED_CM) return "tooBigToDunk";
     if (wetting.includes(dose.technique) && rests) return "dryRest";
     // Wax bloom is rubbed and washed off for good.
-    return dose.technique !== "dab" && bearer.sensitivities.includes("waxBloom") ? "dabOnly" : null;
+    if (dose.technique !== "dab" && bearer.sensitivities.includes("waxBloom")) return "dabOnly";
+    return dose.technique === "wipe" ? hindersWiping(bearer) : null;
   }
   const { work } = dose;
+  // Between spines a brush rubs, where no cloth wipes.
+  if (work === "rub" && !bearer.sensitivities.includes("spiny")) return hindersWiping(bearer);
   if (isPredator(work)) {
     const { restsInShortDays }: LastingRemedy = predators[work];
     if (restsInShortDays && bearer.resting) return "daysTooShort";
@@ -81,6 +86,15 @@ function hindranceOf(dose: Dose, leads: boolean, { pest, bearer, now, found }: S
   if (work === "systemic" && now && takenUpAt(now.meanC, now.rests) < WORTH_BEGINNING) return "tooColdToTakeUp";
   return null;
 }
+
+const hinders = { spines: "wipedSpines", bloom: "dabOnly", velvet: "wipedVelvet" } as const satisfies Record<
+  Unwiped,
+  HindranceId
+>;
+const hindersWiping = (bearer: TreatedPlant): HindranceId | null => {
+  const why = unwipedFor(bearer);
+  return why && hinders[why];
+};
 
 const wetting: readonly TechniqueId[] = ["spray", "sprayAndSwab", "hastySpray", "dunk"];
 /** Works that water the mix, or need roots that take something up. */

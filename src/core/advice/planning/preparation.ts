@@ -4,8 +4,7 @@ import type { ToolId } from "../../model/inspection/tools";
 import { expectedByStage } from "../../model/clearance/reckon";
 import { pestOf, type PestId } from "../../knowledge/pests/pests";
 import { isCut, spotsOf } from "../../knowledge/plants/growthForms";
-import type { Sensitivity } from "../../knowledge/plants/sensitivities";
-import { restsDry, type TreatedPlant } from "../tolerance/treatedPlant";
+import { restsDry, unwipedFor, type TreatedPlant, type Unwiped } from "../tolerance/treatedPlant";
 import type { ActEvent } from "../../acts/kind";
 import { withMore, type Schedule, type SearchRequest } from "./search";
 
@@ -25,8 +24,7 @@ export const preparationIds = [
 export type PreparationId = (typeof preparationIds)[number];
 
 /** Why a plant is not prepared in a way. */
-export type PreparationRefusal =
-  "spines" | "bloom" | "velvet" | "rests" | "noMix" | "fewAnimals" | "onePoint" | "wipedAnyhow" | "noLeaves";
+export type PreparationRefusal = Unwiped | "rests" | "noMix" | "fewAnimals" | "onePoint" | "wipedAnyhow" | "noLeaves";
 
 export interface PreparationStep {
   readonly id: PreparationId;
@@ -45,15 +43,6 @@ export interface Preparation {
 /** So much of a plant is cut at most (common practice: a third), and none of it for fewer animals than this (HOUSE). */
 const CUT_PERCENT = 30;
 const WORTH_CUTTING = 50;
-
-/** What speaks against each on a plant; the first that holds is told (common practice, no source). */
-const against: Readonly<Partial<Record<PreparationId, readonly (readonly [Sensitivity, PreparationRefusal])[]>>> = {
-  wipe: [
-    ["spiny", "spines"],
-    ["waxBloom", "bloom"],
-    ["velvet", "velvet"],
-  ],
-};
 
 /**
  * What each step of preparation adds to a schedule of at least one treatment, done on its first day, one after the other.
@@ -93,20 +82,15 @@ export function prepare(
   return { without: schedule.pClean, steps, left };
 }
 
-function whyNot(
-  id: PreparationId,
-  { sensitivities, resting, form }: TreatedPlant,
-  animals: number,
-): PreparationRefusal | null {
+function whyNot(id: PreparationId, plant: TreatedPlant, animals: number): PreparationRefusal | null {
+  const { sensitivities, form } = plant;
   if (id === "prune" && !isCut(form)) return "onePoint";
   if (id === "prune" && animals < WORTH_CUTTING) return "fewAnimals";
   if (id === "dustOff" && !spotsOf(form).some((spot) => spot === "underside")) return "noLeaves";
   // Where leaves may be wiped with water, dust goes with that; where they may not, a dry brush is all they bear.
-  if (id === "dustOff" && !against.wipe!.some(([sensitivity]) => sensitivities.includes(sensitivity)))
-    return "wipedAnyhow";
+  if (id === "dustOff" && unwipedFor(plant) === null) return "wipedAnyhow";
   if (id === "dustOff" && sensitivities.includes("waxBloom")) return "bloom";
-  const has = against[id]?.find(([sensitivity]) => sensitivities.includes(sensitivity));
-  if (has) return has[1];
-  if (id === "shower" && restsDry({ resting, sensitivities })) return "rests";
+  if (id === "wipe" && unwipedFor(plant)) return unwipedFor(plant);
+  if (id === "shower" && restsDry(plant)) return "rests";
   return id === "litter" && form === "airPlant" ? "noMix" : null;
 }

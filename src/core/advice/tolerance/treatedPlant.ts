@@ -55,6 +55,19 @@ function isColdSeason(on: Day, hemisphere: Hemisphere): boolean {
   return ["autumn", "winter"].includes(seasonOf(Number(on.slice(5, 7)), hemisphere));
 }
 
+/** Why nobody wipes or rubs a plant, in this order: spines catch the cloth, wax bloom comes off for good, velvet is marked. */
+const unwiped = [
+  ["spiny", "spines"],
+  ["waxBloom", "bloom"],
+  ["velvet", "velvet"],
+] as const satisfies readonly (readonly [Sensitivity, string])[];
+export type Unwiped = (typeof unwiped)[number][1];
+
+/** What speaks against wiping a plant, or rubbing it with a cloth; null for nothing. Source: common practice, no source. @example unwipedFor({ sensitivities: ["velvet"] }) // "velvet" */
+export function unwipedFor({ sensitivities }: Pick<TreatedPlant, "sensitivities">): Unwiped | null {
+  return unwiped.find(([sensitivity]) => sensitivities.includes(sensitivity))?.[1] ?? null;
+}
+
 /** Whether a plant rests dry on a day, and so takes nothing up. */
 export function restsDryOn(plant: Kind, on: Day, hemisphere: Hemisphere): boolean {
   return isColdSeason(on, hemisphere) && sensitivitiesOf(plant).some(({ id }) => id === "winterDry");

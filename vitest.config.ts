@@ -42,8 +42,6 @@ export default defineConfig({
           name: "browser",
           include: ["e2e/**/*.test.ts"],
           globalSetup: ["e2e/globalSetup.ts"],
-          // Each file begins with the demo as it was; what they import is read once for all.
-          isolate: false,
           testTimeout: 300_000,
           hookTimeout: 120_000,
         },

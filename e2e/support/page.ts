@@ -2,8 +2,11 @@ import { setTimeout } from "node:timers/promises";
 import { By, error, type Locator, type WebDriver, type WebElement } from "selenium-webdriver";
 import type { Driver } from "selenium-webdriver/chrome";
 
-/** What does not come by then does not come. Waiting long costs nothing where it comes; beside other work a small machine is slow. */
-const WAIT_MS = 90_000;
+/**
+ * What does not come by then does not come. Waiting long costs nothing where it comes; beside other work a small machine is slow, and
+ * what a job was not asked for in time it does when it comes round, once a minute: twice that and more.
+ */
+const WAIT_MS = 150_000;
 /** How soon it is asked again whether it has come: at first at once, then ever later, as whoever asks keeps the page from coming. */
 const SOONEST_MS = 20;
 const LATEST_MS = 250;

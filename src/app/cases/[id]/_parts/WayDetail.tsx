@@ -118,8 +118,8 @@ export function WayDetail(props: Props) {
       <div className="way-columns">
         <section>
           {remedies.map((remedy) => (
-            <div key={remedy} className="d-flex align-items-center gap-2 mb-2">
-              <Form.Label htmlFor={`mix-${remedy}`} className="fw-semibold mb-0">
+            <div key={remedy} className="d-flex d-sm-block align-items-center gap-2 mb-2">
+              <Form.Label htmlFor={`mix-${remedy}`} className="fw-semibold mb-0 mb-sm-1">
                 {remedies.length > 1 ? `Mix: ${remedyNames[remedy].toLowerCase()}` : "Mix"}
               </Form.Label>
               <Form.Select

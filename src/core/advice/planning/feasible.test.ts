@@ -46,6 +46,8 @@ describe("ways that nobody can go", () => {
     expect(of("alcoholWipe")).toEqual([]);
     expect(of("alcoholWipe", { bearer: spiny })).toEqual(["wipedSpines"]);
     expect(of("alcoholWipe", { bearer: velvet })).toEqual(["wipedVelvet"]);
+    // A lemon's leaves are wiped between its thorns.
+    expect(of("alcoholWipe", { bearer: bearer("Citrus", "uprightShrub") })).toEqual([]);
     const scale = { pest: "softScale" };
     expect(of("rubThenAlcohol", { ...scale, bearer: spiny })).toEqual([]);
     expect(of("rubThenAlcohol", { ...scale, bearer: velvet })).toEqual(["wipedVelvet"]);

@@ -1,4 +1,4 @@
-import { isCut } from "../../knowledge/plants/growthForms";
+import { isCut, spotsOf } from "../../knowledge/plants/growthForms";
 import { productsOf } from "../../acts/acts";
 import type { Conditions } from "../../acts/kind";
 import { workOf } from "../../acts/works";
@@ -93,6 +93,8 @@ const hinders = { spines: "wipedSpines", bloom: "dabOnly", velvet: "wipedVelvet"
 >;
 const hindersWiping = (bearer: TreatedPlant): HindranceId | null => {
   const why = unwipedFor(bearer);
+  // Leaves between thorns are wiped all the same; a body of spines has none.
+  if (why === "spines" && spotsOf(bearer.form).some((spot) => spot === "upperSide")) return null;
   return why && hinders[why];
 };
 

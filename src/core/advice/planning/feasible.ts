@@ -1,4 +1,4 @@
-import { isCut, spotsOf } from "../../knowledge/plants/growthForms";
+import { isCut } from "../../knowledge/plants/growthForms";
 import { productsOf } from "../../acts/acts";
 import type { Conditions } from "../../acts/kind";
 import { workOf } from "../../acts/works";
@@ -69,7 +69,7 @@ function hindranceOf(dose: Dose, leads: boolean, { pest, bearer, now, found }: S
   }
   const { work } = dose;
   // Between spines a brush rubs, where no cloth wipes.
-  if (work === "rub" && !bearer.sensitivities.includes("spiny")) return hindersWiping(bearer);
+  if (work === "rub" && unwipedFor(bearer) !== "spines") return hindersWiping(bearer);
   if (isPredator(work)) {
     const { restsInShortDays }: LastingRemedy = predators[work];
     if (restsInShortDays && bearer.resting) return "daysTooShort";
@@ -87,15 +87,13 @@ function hindranceOf(dose: Dose, leads: boolean, { pest, bearer, now, found }: S
   return null;
 }
 
-const hinders = { spines: "wipedSpines", bloom: "dabOnly", velvet: "wipedVelvet" } as const satisfies Record<
+const wipedNot = { spines: "wipedSpines", bloom: "dabOnly", velvet: "wipedVelvet" } as const satisfies Record<
   Unwiped,
   HindranceId
 >;
 const hindersWiping = (bearer: TreatedPlant): HindranceId | null => {
   const why = unwipedFor(bearer);
-  // Leaves between thorns are wiped all the same; a body of spines has none.
-  if (why === "spines" && spotsOf(bearer.form).some((spot) => spot === "upperSide")) return null;
-  return why && hinders[why];
+  return why && wipedNot[why];
 };
 
 const wetting: readonly TechniqueId[] = ["spray", "sprayAndSwab", "hastySpray", "dunk"];

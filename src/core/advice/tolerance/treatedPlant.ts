@@ -3,7 +3,7 @@ import { seasonOf, type Hemisphere } from "../diagnosis/priors";
 import { anyHome, type Home } from "../../knowledge/household/household";
 import type { MixId } from "../../knowledge/mixes/mixes";
 import { genusIn } from "../../knowledge/plants/genusIn";
-import type { GrowthFormId } from "../../knowledge/plants/growthForms";
+import { spotsOf, type GrowthFormId } from "../../knowledge/plants/growthForms";
 import { sensitivitiesOf, type Kind } from "../../knowledge/plants/care";
 import type { Sensitivity } from "../../knowledge/plants/sensitivities";
 import type { SystemicId } from "../../knowledge/remedies/lasting";
@@ -55,7 +55,7 @@ function isColdSeason(on: Day, hemisphere: Hemisphere): boolean {
   return ["autumn", "winter"].includes(seasonOf(Number(on.slice(5, 7)), hemisphere));
 }
 
-/** Why nobody wipes or rubs a plant, in this order: spines catch the cloth, wax bloom comes off for good, velvet is marked. */
+/** Why nobody wipes a plant, in this order: spines catch the cloth, wax bloom comes off for good, velvet is marked. */
 const unwiped = [
   ["spiny", "spines"],
   ["waxBloom", "bloom"],
@@ -63,9 +63,14 @@ const unwiped = [
 ] as const satisfies readonly (readonly [Sensitivity, string])[];
 export type Unwiped = (typeof unwiped)[number][1];
 
-/** What speaks against wiping a plant, or rubbing it with a cloth; null for nothing. Source: common practice, no source. @example unwipedFor({ sensitivities: ["velvet"] }) // "velvet" */
-export function unwipedFor({ sensitivities }: Pick<TreatedPlant, "sensitivities">): Unwiped | null {
-  return unwiped.find(([sensitivity]) => sensitivities.includes(sensitivity))?.[1] ?? null;
+/**
+ * What speaks against wiping a plant with a cloth; null for nothing. Leaves between thorns are wiped all the same; a body of spines has
+ * none. Source: common practice, no source. @example unwipedFor({ sensitivities: ["velvet"], form: "softHerb" }) // "velvet"
+ */
+export function unwipedFor({ sensitivities, form }: Pick<TreatedPlant, "sensitivities" | "form">): Unwiped | null {
+  const has = unwiped.filter(([sensitivity]) => sensitivities.includes(sensitivity));
+  const hasLeaves = spotsOf(form).some((spot) => spot === "upperSide");
+  return has.find(([, why]) => why !== "spines" || !hasLeaves)?.[1] ?? null;
 }
 
 /** Whether a plant rests dry on a day, and so takes nothing up. */

@@ -71,8 +71,10 @@ export function factorWorth(
 ): FactorWorth {
   const mean = density.reduce((sum, d, i) => sum + d * ln(values[i]!), 0);
   const variance = density.reduce((sum, d, i) => sum + d * (ln(values[i]!) - mean) ** 2, 0);
-  const precision = Math.min(most, (1 / variance - before.precision) / tells);
+  const moved = (1 / variance - before.precision) / tells;
+  const precision = Math.min(most, moved);
   if (!(precision > 0)) return NOTHING_TOLD_OF_FACTOR;
-  const pull = (mean / variance - before.pull) / tells;
+  // Where less of it counts, its mean stays where it was.
+  const pull = ((mean / variance - before.pull) / tells) * (precision / moved);
   return { precision, pull: Math.max(-precision * furthest, Math.min(precision * furthest, pull)) };
 }

@@ -54,7 +54,7 @@ export function AlsoFor({ alike, ticked, toggle, going }: AlsoForHandle) {
   return (
     <details className="mb-2" open={ticked.length > 0 || undefined}>
       <summary>
-        Same plan for others: {ticked.length} of {alike.length}
+        Same plan for other plants: {ticked.length} of {alike.length}
       </summary>
       <p className="small mb-1">Each gets the mix it tolerates and the looks it needs; each is judged on its own.</p>
       <div className="also-for">

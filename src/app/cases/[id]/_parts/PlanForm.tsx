@@ -220,7 +220,7 @@ export function PlanForm(props: Props) {
           and pick off what you see, with a loupe, shower it, or release predators.
         </div>
       )}
-      {plans.length > 0 && <p className="small mb-1">Bars: treatments. Rings: looks. The wider, the likelier.</p>}
+      {plans.length > 0 && <p className="small mb-1">Bars: treatments. Rings: looks. A wider line: likelier.</p>}
       <ul className="ways">
         {ways.good.slice(0, most).map(row)}
         {ways.good.length === 0 && ways.short.slice(0, 2).map(row)}

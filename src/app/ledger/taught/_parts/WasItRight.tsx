@@ -53,8 +53,8 @@ export function WasItRight(props: Props) {
         sentence={(bin) => cardsSentence(bin, cards.below, cards.above)}
         known={known}
       >
-        Counts on cards against gnats are held against the span we told for them, from the second one on. None has been
-        yet.
+        Counts on cards are held against the span we told for them: from the second on, if a card was up all the while
+        and you recorded them when you counted. None has been yet.
       </Told>
       {learned && (
         <p className="mb-0">

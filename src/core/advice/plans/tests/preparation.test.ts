@@ -61,6 +61,8 @@ describe("what hands do before any bottle is opened", () => {
       ]),
     );
     expect(cactus.steps.map(({ id }) => id)).toEqual(["pickOff", "litter"]);
+    const lemon = prepared({ genus: "Citrus", growthForm: "uprightShrub" });
+    expect(lemon.steps.map(({ id }) => id)).toContain("wipe");
     const rosette = prepared({ genus: "Echeveria", growthForm: "rosetteSucculent" });
     expect(rosette.left).toContainEqual({ id: "wipe", why: "bloom" });
   });

@@ -87,11 +87,11 @@ export function judgeGnats(room: GnatRoom, asOfDay: number): GnatJudgement | nul
     pFalling: mean(({ falls }) => (falls ? 1 : 0)),
     weeks: Array.from({ length: FORECAST_WEEKS }, (_, week) => ({
       fromDay: asOfDay + 7 * week,
-      ...spanOf(mixture, ({ weeks }) => weeks[week]!),
+      ...spanOf(mixedOf(mixture, ({ weeks }) => weeks[week]!)),
     })),
     expected: counts
       .filter(({ atDay }) => atDay > first.atDay)
-      .map(({ atDay }, i) => ({ atDay, ...spanOf(mixture, ({ expected }) => expected[i]!) })),
+      .map(({ atDay }, i) => ({ atDay, ...spanOf(mixedOf(mixture, ({ expected }) => expected[i]!)) })),
   };
 }
 
@@ -115,16 +115,9 @@ export function expectedOnCards(room: GnatRoom, asOfDay: number, overDays: numbe
   const hung = room.traps.filter(({ counted, fromDay, untilDay }) => counted && fromDay < asOfDay && untilDay > from);
   const days = Array.from({ length: overDays }, (_, i) => from + i);
   if (!days.every((day) => hung.some(({ fromDay, untilDay }) => fromDay <= day && untilDay > day))) return null;
-  const { low, high } = spanOf(mixture, ({ caughtIn }) => caughtIn(overDays));
-  return {
-    low,
-    high,
-    pWithin: within(
-      mixedOf(mixture, ({ caughtIn }) => caughtIn(overDays)),
-      low,
-      high,
-    ),
-  };
+  const mixed = mixedOf(mixture, ({ caughtIn }) => caughtIn(overDays));
+  const { low, high } = spanOf(mixed);
+  return { low, high, pWithin: within(mixed, low, high) };
 }
 
 /** One run a scenario, how much each weighs by what was counted, and what was counted, in order. */
@@ -158,8 +151,8 @@ function runsOf(room: GnatRoom, asOfDay: number): Mixture | null {
 const mixedOf = ({ runs, weights }: Mixture, of: (one: Run) => number): Mixed =>
   runs.map((one, k) => ({ mean: of(one), shape: COUNT_SHAPE, weight: weights[k]! }));
 
-function spanOf(mixture: Mixture, of: (one: Run) => number) {
-  const mixed = mixedOf(mixture, of);
+/** What is expected of a mixture, and the span that holds eight in ten. */
+function spanOf(mixed: Mixed) {
   const mean = mixed.reduce((sum, one) => sum + one.weight * one.mean, 0);
   return { mean, low: quantile(mixed, 0.1), high: quantile(mixed, 0.9) };
 }

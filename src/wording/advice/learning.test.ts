@@ -169,7 +169,7 @@ describe("what other keepers' records have taught", () => {
     );
     // e^(1.2 / 3) = 1.49.
     expect(passingElsewhereSentence({ looks: 90, precision: 3, pull: 1.2 })).toBe(
-      "90 looks of which a chance was told: from plant to plant about 1.5 times as much passes there as we suppose.",
+      "90 looks held against what we told: from plant to plant about 1.5 times as much passes there as we suppose.",
     );
     expect(arrivalsElsewhereSentence({ plants: 20, showed: 3 })).toBe(
       "3 of 20 new plants showed a pest soon after coming.",

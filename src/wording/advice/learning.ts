@@ -216,7 +216,7 @@ export function sightElsewhereSentence({ tool, looks, precision, pull }: ToldEls
 
 /** How much passes from plant to plant elsewhere, of what we suppose; the middle of what their looks allow. */
 export function passingElsewhereSentence({ looks, precision, pull }: ToldElsewhere["passing"]): string {
-  return `${manyInWords(looks, "look")} of which a chance was told: from plant to plant about ${exp(pull / precision).toFixed(1)} times as much passes there as we suppose.`;
+  return `${manyInWords(looks, "look")} held against what we told: from plant to plant about ${exp(pull / precision).toFixed(1)} times as much passes there as we suppose.`;
 }
 
 /** What came with new plants elsewhere. @example arrivalsElsewhereSentence({ plants: 20, showed: 3 }) // "3 of 20 new plants showed a pest soon after coming." */

@@ -3,9 +3,9 @@
 import type { ComponentProps, ReactNode } from "react";
 import type { FieldValues, Path, UseFormReturn } from "react-hook-form";
 import { ChecksField, ChoiceField, SelectField, SwitchField, TextField } from "./fields";
+import type { Options } from "./options";
 import { QuantityField } from "./QuantityField";
 
-type Options = readonly (readonly [value: string, label: string])[];
 /** What a kind of field is given beside its form, its name and its label. */
 type Beside<Props> = Omit<Props, "form" | "name" | "label">;
 
@@ -75,10 +75,6 @@ export const choice = <N extends string>(
 /** Several of a list, as boxes. */
 export const checks = <N extends string>(name: N, label: string, options: Options, hint?: ReactNode): Described<N> =>
   described(name, (field) => <ChecksField {...field} label={label} options={options} hint={hint} />);
-
-/** Ids with the names they are chosen by. */
-export const named = <Id extends string>(ids: readonly Id[], names: Readonly<Record<Id, string>>): Options =>
-  ids.map((id) => [id, names[id]]);
 
 /** Fields one below the other, or, with `columns`, beside each other in columns of these classes, the first again after the last. */
 export function FieldList<T extends FieldValues>({

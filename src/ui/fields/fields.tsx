@@ -5,6 +5,7 @@ import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { get, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
+import type { Options } from "./options";
 
 interface FieldProps<T extends FieldValues> {
   form: UseFormReturn<T>;
@@ -12,8 +13,6 @@ interface FieldProps<T extends FieldValues> {
   label: string;
   hint?: ReactNode;
 }
-
-type Options = readonly (readonly [value: string, label: string])[];
 
 function messageOf<T extends FieldValues>(form: UseFormReturn<T>, name: string): string | undefined {
   const error = get(form.formState.errors, name) as { message?: string; root?: { message?: string } } | undefined;
@@ -64,13 +63,22 @@ export function TextField<T extends FieldValues>({
   inputMode,
   list,
   autoComplete = "off",
+  onTyped,
+  onLeft,
   ...field
 }: FieldProps<T> & {
   type?: "text" | "date" | "password";
   inputMode?: "decimal";
   list?: string;
   autoComplete?: "off" | "username" | "current-password" | "new-password";
+  /** What is to follow from each letter, and what once the field is left. */
+  onTyped?: (value: string) => void;
+  onLeft?: (value: string) => void;
 }) {
+  const heard = {
+    onChange: ({ target }: { target: { value: string } }) => onTyped?.(target.value),
+    onBlur: ({ target }: { target: { value: string } }) => onLeft?.(target.value),
+  };
   return (
     <Field {...field}>
       {(wiring) => (
@@ -80,7 +88,7 @@ export function TextField<T extends FieldValues>({
           list={list}
           autoComplete={autoComplete}
           {...wiring}
-          {...field.form.register(field.name)}
+          {...field.form.register(field.name, heard)}
         />
       )}
     </Field>

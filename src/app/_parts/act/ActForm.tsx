@@ -19,12 +19,14 @@ import { type LabelObjection } from "@/core/advice/labels/label";
 import { type TechniqueId } from "@/core/knowledge/remedies/remedies";
 import type { Home } from "@/core/knowledge/household/household";
 import { actObjections, placeObjections } from "@/core/advice/tolerance/actObjections";
+import { AlreadyDone } from "@/ui/acts/AlreadyDone";
 import { ActFields } from "@/ui/acts/ActFields";
 import { askedFor, draftOf, type Draft } from "@/ui/acts/actFields";
 import { type Measuring } from "@/ui/Amounts";
 import { CautionList } from "@/ui/Cautions";
 import { useReadCautions } from "@/ui/readCautions";
-import { ChoiceField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
+import { ChoiceField, SelectField, SubmitRow } from "@/ui/fields/fields";
+import { named } from "@/ui/fields/options";
 import { TimeAndNote } from "@/ui/fields/TimeAndNote";
 import { useCommand } from "@/ui/fields/useCommand";
 import { useCollection } from "@/ui/shell/Collection";
@@ -142,7 +144,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
         form={form}
         name={"act.kind" as never}
         label="What you do"
-        options={kinds.map((kind) => [kind, actKindNames[kind]])}
+        options={named(kinds, actKindNames)}
         onChoose={(kind) => turnTo(kind as ActKindId)}
       />
       <div key={draft.kind}>
@@ -175,14 +177,7 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
           options={[...plant.cases.map(({ id, pest }) => [id, pestNames[pest]] as const), ["", "No case"]]}
         />
       )}
-      {refused && (
-        <SwitchField
-          form={form}
-          name="alreadyDone"
-          label="It has already been done; record it anyway"
-          hint="Watch the plant closely for the next few days."
-        />
-      )}
+      {refused && <AlreadyDone form={form} />}
       {/* In reach at once where nothing new stands before it. */}
       <div className={unread ? undefined : "sticky-press"}>
         <SubmitRow form={form} trouble={trouble} label={label} />

@@ -7,6 +7,8 @@ import { useTimerCommands } from "@/app/_parts/timers/useTimers";
 import { timerIds, type TimerId } from "@/core/acts/timerIds";
 import { Panel } from "@/ui/Panel";
 import { offerInWords, offers } from "@/wording/record/timers";
+import { named } from "@/ui/fields/options";
+import { Pick } from "@/ui/fields/Pick";
 
 const usualMinutes: Record<TimerId, number> = { soak: 20, contact: 10, rinse: 60, dark: 24 * 60, fan: 240, wait: 90 };
 
@@ -20,22 +22,16 @@ export function OwnTimer() {
   return (
     <Panel title="Set a timer">
       <div className="row gx-2">
-        <Form.Group controlId="timer-what" className="col-7 mb-2">
-          <Form.Label className="fw-semibold mb-1">What for</Form.Label>
-          <Form.Select
-            value={what}
-            onChange={(event) => {
-              setWhat(event.target.value as TimerId);
-              setTyped(String(usualMinutes[event.target.value as TimerId]));
-            }}
-          >
-            {timerIds.map((id) => (
-              <option key={id} value={id}>
-                {offers[id]}
-              </option>
-            ))}
-          </Form.Select>
-        </Form.Group>
+        <Pick
+          className="col-7 mb-2"
+          label="What for"
+          value={what}
+          options={named(timerIds, offers)}
+          onPick={(one) => {
+            setWhat(one);
+            setTyped(String(usualMinutes[one]));
+          }}
+        />
         <Form.Group controlId="timer-minutes" className="col-5 mb-2">
           <Form.Label className="fw-semibold mb-1">Minutes</Form.Label>
           <Form.Control

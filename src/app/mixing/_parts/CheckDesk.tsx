@@ -1,7 +1,6 @@
 "use client";
 
 import { useState } from "react";
-import Form from "react-bootstrap/Form";
 import { labelled, type Bottle } from "@/core/knowledge/household/bottles";
 import {
   amountMeasures,
@@ -15,6 +14,8 @@ import {
   type VesselMeasure,
 } from "@/core/knowledge/mixes/check";
 import type { RemedyId } from "@/core/knowledge/remedies/remedies";
+import { named } from "@/ui/fields/options";
+import { Pick } from "@/ui/fields/Pick";
 import { Panel } from "@/ui/Panel";
 import { measureNames, ofUsualInWords, strengthInWords, strengthVerdicts } from "@/wording/amounts";
 import { mL } from "@/core/units/volume";
@@ -55,17 +56,15 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
     <div className="row gx-3">
       <div className="col-lg-5">
         <Panel title="Check what is in your bottle">
-          <Choice
-            id="check-remedy"
+          <Pick
             label="What you put in"
             value={remedy}
-            choose={(one) => setRemedy(one as CheckedRemedy)}
-            options={checkedRemedies.map((id) => [id, remedyNames[id]])}
+            onPick={setRemedy}
+            options={named(checkedRemedies, remedyNames)}
           />
           <div className="row gx-2">
             <div className="col-5">
               <NumberBox
-                id="check-amount"
                 label="Amount"
                 value={amount}
                 onChange={setAmount}
@@ -74,17 +73,15 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
               />
             </div>
             <div className="col-7">
-              <Choice
-                id="check-measure"
+              <Pick
                 label="of these"
                 value={measure}
-                choose={(one) => setMeasure(one as AmountMeasure)}
+                onPick={setMeasure}
                 options={amountMeasures.map((id) => [id, measureNames[id][1]])}
               />
             </div>
             <div className="col-5">
               <NumberBox
-                id="check-into"
                 label="makes"
                 value={into}
                 onChange={setInto}
@@ -93,18 +90,16 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
               />
             </div>
             <div className="col-7">
-              <Choice
-                id="check-into-measure"
+              <Pick
                 label="total volume"
                 value={intoMeasure}
-                choose={(one) => setIntoMeasure(one as VesselMeasure)}
+                onPick={setIntoMeasure}
                 options={vesselMeasures.map((id) => [id, measureNames[id][1]])}
               />
             </div>
           </div>
           {measure === "drop" && (
             <NumberBox
-              id="check-drops"
               label="Drops per mL of your dropper"
               value={drops}
               onChange={setDrops}
@@ -114,7 +109,6 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
           )}
           {remedy === "alcohol" && (
             <NumberBox
-              id="check-bottle"
               label="Bottle strength, % alcohol"
               value={bottle}
               onChange={setBottle}
@@ -122,12 +116,11 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
               right="Needed for an answer. It is printed on the bottle."
             />
           )}
-          <Choice
-            id="check-other"
+          <Pick
             label="Also in the same bottle"
             value={other}
-            choose={(one) => setOther(one as RemedyId | "")}
-            options={[["", "nothing else"], ...beside.map((id) => [id, remedyNames[id]] as const)]}
+            onPick={setOther}
+            options={[["", "nothing else"], ...named(beside, remedyNames)]}
           />
         </Panel>
       </div>
@@ -192,7 +185,6 @@ function LabelRate() {
       <div className="row gx-2">
         <div className="col-6 col-md-3">
           <NumberBox
-            id="rate-amount"
             label="Amount"
             value={amount}
             onChange={setAmount}
@@ -201,26 +193,23 @@ function LabelRate() {
           />
         </div>
         <div className="col-6 col-md-3">
-          <Choice
-            id="rate-measure"
+          <Pick
             label="of these"
             value={measure}
-            choose={(one) => setMeasure(one as AmountMeasure)}
+            onPick={setMeasure}
             options={amountMeasures.map((id) => [id, measureNames[id][1]])}
           />
         </div>
         <div className="col-6 col-md-3">
-          <Choice
-            id="rate-per"
+          <Pick
             label="per"
             value={per}
-            choose={(one) => setPer(one as VesselMeasure)}
+            onPick={setPer}
             options={vesselMeasures.map((id) => [id, measureNames[id][0]])}
           />
         </div>
         <div className="col-6 col-md-3">
           <NumberBox
-            id="rate-wanted"
             label={`I want, ${unitOf("volume", units)}`}
             value={wanted}
             onChange={setWanted}
@@ -236,28 +225,5 @@ function LabelRate() {
         </p>
       )}
     </Panel>
-  );
-}
-
-interface ChoiceProps {
-  id: string;
-  label: string;
-  value: string;
-  choose: (value: string) => void;
-  options: readonly (readonly [string, string])[];
-}
-
-function Choice({ id, label, value, choose, options }: ChoiceProps) {
-  return (
-    <Form.Group className="mb-3" controlId={id}>
-      <Form.Label className="fw-semibold mb-1">{label}</Form.Label>
-      <Form.Select value={value} onChange={(event) => choose(event.target.value)}>
-        {options.map(([one, name]) => (
-          <option key={one} value={one}>
-            {name}
-          </option>
-        ))}
-      </Form.Select>
-    </Form.Group>
   );
 }

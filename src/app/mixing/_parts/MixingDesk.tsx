@@ -3,13 +3,14 @@
 import { useState } from "react";
 import { Link } from "@/ui/Link";
 import Button from "react-bootstrap/Button";
-import Form from "react-bootstrap/Form";
 import { isKeptOut, type Home } from "@/core/knowledge/household/household";
 import { mixes, mixesWith, remediesIn, type MixId } from "@/core/knowledge/mixes/mixes";
 import { remedyIds, type RemedyId } from "@/core/knowledge/remedies/remedies";
 import { spoonSets, type SpoonSet } from "@/core/units/spoons";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { Cautions } from "@/ui/Cautions";
+import { named } from "@/ui/fields/options";
+import { Pick } from "@/ui/fields/Pick";
 import { Panel } from "@/ui/Panel";
 import { NumberBox, read, readVolume, volumeRange, volumeTyped } from "./NumberBox";
 import { mixNames, remedyNames } from "@/wording/names/names";
@@ -48,28 +49,9 @@ export function MixingDesk({
     <div className="row gx-3">
       <div className="col-lg-5">
         <Panel title="Mix a remedy">
-          <Form.Group className="mb-3" controlId="mixing-remedy">
-            <Form.Label className="fw-semibold mb-1">Remedy</Form.Label>
-            <Form.Select value={remedy} onChange={(event) => choose(event.target.value as RemedyId)}>
-              {allowed.map((id) => (
-                <option key={id} value={id}>
-                  {remedyNames[id]}
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
-          <Form.Group className="mb-3" controlId="mixing-mix">
-            <Form.Label className="fw-semibold mb-1">Mix</Form.Label>
-            <Form.Select value={mix} onChange={(event) => setMix(event.target.value as MixId)}>
-              {mixesWith(remedy).map((id) => (
-                <option key={id} value={id}>
-                  {mixNames[id]}
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
+          <Pick label="Remedy" value={remedy} options={named(allowed, remedyNames)} onPick={choose} />
+          <Pick label="Mix" value={mix} options={named(mixesWith(remedy), mixNames)} onPick={setMix} />
           <NumberBox
-            id="mixing-volume"
             label={`Amount to make, ${unitOf("volume", units)}`}
             value={volume}
             onChange={setVolume}
@@ -78,7 +60,6 @@ export function MixingDesk({
           />
           {remediesIn(mix).includes("alcohol") && (
             <NumberBox
-              id="mixing-bottle"
               label="Your bottle, % alcohol"
               value={percent}
               onChange={setPercent}
@@ -86,16 +67,7 @@ export function MixingDesk({
               right="Enter a number from 1 to 100."
             />
           )}
-          <Form.Group controlId="mixing-spoons">
-            <Form.Label className="fw-semibold mb-1">Measure with</Form.Label>
-            <Form.Select value={spoons} onChange={(event) => setSpoons(event.target.value as SpoonSet)}>
-              {spoonSets.map((id) => (
-                <option key={id} value={id}>
-                  {spoonSetNames[id]}
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
+          <Pick label="Measure with" value={spoons} options={named(spoonSets, spoonSetNames)} onPick={setSpoons} />
         </Panel>
       </div>
       <div className="col-lg-7">

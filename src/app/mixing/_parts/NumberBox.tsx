@@ -1,5 +1,6 @@
 import { measureMl } from "@/core/units/volume";
 import type { Units } from "@/wording/units";
+import { useId } from "react";
 import Form from "react-bootstrap/Form";
 
 /** Reads a number typed with a point or a comma; null when it is none or out of range. */
@@ -29,7 +30,6 @@ export const volumeTyped = (ml: number, units: Units) =>
   String(units === "us" ? Math.round((ml / measureMl.usFluidOunce) * 10) / 10 : ml);
 
 interface NumberBoxProps {
-  id: string;
   label: string;
   value: string;
   onChange: (value: string) => void;
@@ -38,7 +38,8 @@ interface NumberBoxProps {
 }
 
 /** A number that is typed; what is wrong with it stands below. */
-export function NumberBox({ id, label, value, onChange, wrong, right }: NumberBoxProps) {
+export function NumberBox({ label, value, onChange, wrong, right }: NumberBoxProps) {
+  const id = useId();
   return (
     <Form.Group className="mb-3" controlId={id}>
       <Form.Label className="fw-semibold mb-1">{label}</Form.Label>

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { mixesWith, type MixId } from "@/core/knowledge/mixes/mixes";
+import { mixesWith } from "@/core/knowledge/mixes/mixes";
 import type { RemedyId } from "@/core/knowledge/remedies/remedies";
 import {
   groupTechniques,
@@ -15,6 +15,8 @@ import {
 import { workNames } from "@/wording/names/acts";
 import { mixNames, remedyNames, techniqueNames } from "@/wording/names/names";
 import { RunSession, type RunProps } from "./RunSession";
+import { named } from "@/ui/fields/options";
+import { Pick } from "@/ui/fields/Pick";
 
 const SOAP: SessionDoes = { kind: "remedy", remedy: "soap", technique: "spray", mix: null };
 const RINSE: SessionDoes = { kind: "work", work: "shower" };
@@ -120,20 +122,12 @@ function What({ does, choose }: { does: SessionDoes; choose: (does: SessionDoes)
               </button>
             ))}
           </div>
-          <Form.Group className="mb-3" controlId="session-mix">
-            <Form.Label className="fw-semibold mb-1">How strong</Form.Label>
-            <Form.Select
-              value={does.mix ?? ""}
-              onChange={(event) => choose({ ...does, mix: (event.target.value || null) as MixId | null })}
-            >
-              <option value="">As each plant tolerates it</option>
-              {mixesWith(does.remedy).map((mix) => (
-                <option key={mix} value={mix}>
-                  {mixNames[mix]}
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
+          <Pick
+            label="How strong"
+            value={does.mix ?? ""}
+            options={[["", "As each plant tolerates it"], ...named(mixesWith(does.remedy), mixNames)]}
+            onPick={(mix) => choose({ ...does, mix: mix || null })}
+          />
         </>
       )}
     </>

@@ -8,6 +8,7 @@ import { startWalk, type WalkScope } from "@/core/record/facts/commands";
 import { toolIds, type ToolId } from "@/core/model/inspection/tools";
 import { rounds, type Round } from "@/core/model/inspection/rounds";
 import { ChoiceField, SelectField, SubmitRow } from "@/ui/fields/fields";
+import { named } from "@/ui/fields/options";
 import { useCommand } from "@/ui/fields/useCommand";
 import { toolNames } from "@/wording/names/names";
 import { roundNames, walkScopeNames } from "@/wording/names/walks";
@@ -61,7 +62,7 @@ export function StartForm({
           options={places.map(({ id, name, plants }) => [id, `${name}: ${plants}`])}
         />
       )}
-      <ChoiceField form={form} name="tool" label="How you looked" options={tools.map((id) => [id, toolNames[id]])} />
+      <ChoiceField form={form} name="tool" label="How you looked" options={named(tools, toolNames)} />
       <ChoiceField
         form={form}
         name="round"

@@ -15,7 +15,8 @@ import { useAnswer, useReckoner } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/advice/chances";
 import { remedyNames, schoolNames, techniqueNames } from "@/wording/names/names";
 import { bindingSentence, boundSentences, whySentences } from "@/wording/advice/planning/planning";
-import { Pick } from "./Pick";
+import { named } from "@/ui/fields/options";
+import { Pick } from "@/ui/fields/Pick";
 import { SprayLine } from "./SprayLine";
 
 const TrialPicture = dynamic(() => import("./TrialPicture").then((module) => module.TrialPicture), {
@@ -25,12 +26,15 @@ const TrialPicture = dynamic(() => import("./TrialPicture").then((module) => mod
 
 const LAST_DAY = 60;
 const MOST_SPRAYS = 12;
+const LONGEST_GAP_DAYS = 20;
 /** The picture goes on for a generation after the last treatment, within what a screen can show. */
 const LONGEST_DAYS = 150;
 
 const dayOf = (n: number) => addDays(TRIAL_DAY, n);
 const every = (interval: number, times: number) =>
   Array.from({ length: times }, (_, i) => i * interval).filter((day) => day <= LAST_DAY);
+
+const countedTo = (most: number) => Array.from({ length: most }, (_, i) => [String(i + 1), String(i + 1)] as const);
 
 /** The school whose schedule this is, if it is one's. */
 function schoolOf(remedy: RemedyId, technique: TechniqueId, days: readonly number[]): SchoolId | "" {
@@ -49,8 +53,6 @@ export interface CourseBegun {
 }
 
 interface Props {
-  /** Sets its fields apart from those of the course beside it. */
-  id: string;
   title: string;
   begun: CourseBegun;
   pest: PestId;
@@ -60,7 +62,7 @@ interface Props {
 }
 
 /** One course of treatments against the case: what it leaves, and why, follow while a treatment is dragged. */
-export function Course({ id, title, begun, pest, meanC, generationDays, file }: Props) {
+export function Course({ title, begun, pest, meanC, generationDays, file }: Props) {
   const [remedy, setRemedy] = useState<RemedyId>(begun.remedy);
   const [technique, setTechnique] = useState<TechniqueId>(begun.technique);
   const [days, setDays] = useState<number[]>(every(begun.every, begun.times));
@@ -103,43 +105,37 @@ export function Course({ id, title, begun, pest, meanC, generationDays, file }: 
       <SprayLine days={days} lastDay={LAST_DAY} onDays={setDays} />
       <div className="row gx-2">
         <div className="col-6">
-          <Pick id={`${id}-remedy`} label="Remedy" value={remedy} ids={remedyIds} names={remedyNames} onPick={choose} />
+          <Pick label="Remedy" value={remedy} options={named(remedyIds, remedyNames)} onPick={choose} />
         </div>
         <div className="col-6">
           <Pick
-            id={`${id}-technique`}
             label="How"
             value={technique}
-            ids={repeatable(remedy)}
-            names={techniqueNames}
+            options={named(repeatable(remedy), techniqueNames)}
             onPick={setTechnique}
           />
         </div>
         <div className="col-3">
           <Pick
-            id={`${id}-times`}
             label="Times"
             value={String(days.length)}
-            ids={Array.from({ length: MOST_SPRAYS }, (_, i) => String(i + 1))}
+            options={countedTo(MOST_SPRAYS)}
             onPick={(times) => setDays(every(interval, Number(times)))}
           />
         </div>
         <div className="col-3">
           <Pick
-            id={`${id}-interval`}
             label="Every … days"
             value={String(interval)}
-            ids={Array.from({ length: 20 }, (_, i) => String(i + 1))}
+            options={countedTo(LONGEST_GAP_DAYS)}
             onPick={(gap) => setDays(every(Number(gap), Math.max(days.length, 2)))}
           />
         </div>
         <div className="col-6">
           <Pick
-            id={`${id}-school`}
             label="A common routine"
             value={schoolOf(remedy, technique, days)}
-            ids={["", ...schools.map((school) => school.id)]}
-            names={{ ...schoolNames, "": "none" }}
+            options={[["", "none"], ...schools.map(({ id }) => [id, schoolNames[id]] as const)]}
             onPick={follow}
           />
         </div>

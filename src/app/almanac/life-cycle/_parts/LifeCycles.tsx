@@ -11,7 +11,8 @@ import { growthFormIds, type GrowthFormId } from "@/core/knowledge/plants/growth
 import { percent } from "@/wording/advice/chances";
 import { growthFormNames, pestNames, severityNames } from "@/wording/names/names";
 import { Course, type CourseBegun } from "./Course";
-import { Pick } from "./Pick";
+import { named } from "@/ui/fields/options";
+import { Pick } from "@/ui/fields/Pick";
 import { useUnits } from "@/ui/shell/Collection";
 import { warmthIn } from "@/wording/units";
 
@@ -42,11 +43,9 @@ export function LifeCycles() {
       <div className="row gx-3">
         <div className="col-6 col-lg-2">
           <Pick
-            id="trial-pest"
             label="Pest"
             value={pest}
-            ids={pestIds}
-            names={pestNames}
+            options={named(pestIds, pestNames)}
             onPick={(next) => {
               setPest(next);
               setDeep(null);
@@ -55,11 +54,9 @@ export function LifeCycles() {
         </div>
         <div className="col-6 col-lg-3">
           <Pick
-            id="trial-form"
             label="On"
             value={form}
-            ids={growthFormIds}
-            names={growthFormNames}
+            options={named(growthFormIds, growthFormNames)}
             onPick={(next) => {
               setForm(next);
               setDeep(null);
@@ -68,11 +65,9 @@ export function LifeCycles() {
         </div>
         <div className="col-6 col-lg-2">
           <Pick
-            id="trial-found"
             label="Found on day 0"
             value={severity}
-            ids={severityIds}
-            names={severityNames}
+            options={named(severityIds, severityNames)}
             onPick={setSeverity}
           />
         </div>
@@ -97,10 +92,10 @@ export function LifeCycles() {
       </div>
       <div className="row gx-3">
         <div className="col-lg-6">
-          <Course id="first" title="Weekly and thorough" begun={nearly} {...course} />
+          <Course title="Weekly and thorough" begun={nearly} {...course} />
         </div>
         <div className="col-lg-6">
-          <Course id="second" title="Three washes in a fortnight" begun={notEnough} {...course} />
+          <Course title="Three washes in a fortnight" begun={notEnough} {...course} />
         </div>
       </div>
     </>

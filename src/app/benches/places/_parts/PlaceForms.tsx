@@ -17,7 +17,8 @@ import {
 } from "@/core/record/facts/commands";
 import type { Place } from "@/core/record/facts/descriptions";
 import { readingSources, takeReading, type ReadingSource } from "@/core/record/facts/kinds/reading";
-import { choice, FieldList, named, number, quantity, select, text, yesOrNo } from "@/ui/fields/FieldList";
+import { choice, FieldList, number, quantity, select, text, yesOrNo } from "@/ui/fields/FieldList";
+import { named } from "@/ui/fields/options";
 import { SubmitRow } from "@/ui/fields/fields";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useCommand } from "@/ui/fields/useCommand";

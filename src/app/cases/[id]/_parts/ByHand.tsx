@@ -21,6 +21,8 @@ import { mixNames, remedyNames, techniqueNames } from "@/wording/names/names";
 import { boundSentences, looksInWords } from "@/wording/advice/planning/planning";
 import { Adopt, type Adopting } from "./Adopt";
 import { daysFrom, spread, type Chosen } from "./ways";
+import { named } from "@/ui/fields/options";
+import { Pick } from "@/ui/fields/Pick";
 
 interface Props {
   open: boolean;
@@ -113,36 +115,14 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
               </button>
             ))}
           </div>
-          <Form.Label htmlFor="own-mix" className="fw-semibold mb-1">
-            Mix
-          </Form.Label>
-          <Form.Select
-            id="own-mix"
+          <Pick className="mb-2" label="Mix" value={mix} options={named(mixesWith(remedy), mixNames)} onPick={setMix} />
+          <Pick
             className="mb-2"
-            value={mix}
-            onChange={(event) => setMix(event.target.value as MixId)}
-          >
-            {mixesWith(remedy).map((id) => (
-              <option key={id} value={id}>
-                {mixNames[id]}
-              </option>
-            ))}
-          </Form.Select>
-          <Form.Label htmlFor="own-technique" className="fw-semibold mb-1">
-            How
-          </Form.Label>
-          <Form.Select
-            id="own-technique"
-            className="mb-2"
+            label="How"
             value={technique}
-            onChange={(event) => setTechnique(event.target.value as TechniqueId)}
-          >
-            {repeatable(remedy).map((id) => (
-              <option key={id} value={id}>
-                {techniqueNames[id]}
-              </option>
-            ))}
-          </Form.Select>
+            options={named(repeatable(remedy), techniqueNames)}
+            onPick={setTechnique}
+          />
         </section>
         <section>
           {options.map(({ id, label, dates: days, score }) => (

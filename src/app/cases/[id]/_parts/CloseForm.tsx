@@ -4,8 +4,9 @@ import { useRouter } from "next/navigation";
 import { v7 as uuidv7 } from "uuid";
 import { closeCaseAction } from "@/app/_parts/actions";
 import { closeCase, outcomes, type OutcomeId } from "@/core/record/facts/kinds/closing";
-import { ChoiceField, NoteField, SubmitRow } from "@/ui/fields/fields";
-import { MomentField } from "@/ui/fields/MomentField";
+import { ChoiceField, SubmitRow } from "@/ui/fields/fields";
+import { TimeAndNote } from "@/ui/fields/TimeAndNote";
+import { named } from "@/ui/fields/options";
 import { useCommand } from "@/ui/fields/useCommand";
 import { outcomeNames } from "@/wording/names/names";
 
@@ -26,9 +27,8 @@ export function CloseForm({ caseId, met, now }: { caseId: string; met: boolean; 
   });
   return (
     <form onSubmit={submit} noValidate>
-      <ChoiceField form={form} name="outcome" label="Outcome" options={outcomes.map((id) => [id, outcomeNames[id]])} />
-      <MomentField form={form} name="at" label="When" />
-      <NoteField form={form} name="note" label="Note" />
+      <ChoiceField form={form} name="outcome" label="Outcome" options={named(outcomes, outcomeNames)} />
+      <TimeAndNote form={form} />
       <SubmitRow form={form} trouble={trouble} label="Close the case" />
     </form>
   );

@@ -9,6 +9,7 @@ import { PhoneFold } from "@/ui/PhoneFold";
 import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/advice/chances";
 import { byOursSentence } from "@/wording/advice/learning";
+import { Pick } from "@/ui/fields/Pick";
 
 const nothing: Supposition = { sprayMore: false, daysLate: 0, betterReach: false, cleanLook: null };
 const looks = [
@@ -73,19 +74,12 @@ export function WhatIf({
             onChange={(event) => set({ daysLate: Number(event.target.value) })}
           />
         </Form.Group>
-        <Form.Group controlId="what-if-look">
-          <Form.Label className="mb-1">A look at the whole plant now finds nothing</Form.Label>
-          <Form.Select
-            value={supposed.cleanLook ?? ""}
-            onChange={(event) => set({ cleanLook: (event.target.value || null) as Supposition["cleanLook"] })}
-          >
-            {looks.map(([value, label]) => (
-              <option key={value} value={value}>
-                {label}
-              </option>
-            ))}
-          </Form.Select>
-        </Form.Group>
+        <Pick
+          label="A look at the whole plant now finds nothing"
+          value={supposed.cleanLook ?? ""}
+          options={looks}
+          onPick={(look) => set({ cleanLook: look || null })}
+        />
       </PhoneFold>
     </Panel>
   );

@@ -16,10 +16,11 @@ import { marksNewLeaves } from "@/core/model/inspection/newGrowth";
 import { pestIds, type PestId } from "@/core/knowledge/pests/pests";
 import { spotsOf, type GrowthFormId } from "@/core/knowledge/plants/growthForms";
 import type { SpotId } from "@/core/knowledge/plants/spots";
-import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField, TextField } from "@/ui/fields/fields";
-import { LongAgoField } from "@/ui/fields/LongAgoField";
-import { MomentField } from "@/ui/fields/MomentField";
+import { ChoiceField, SubmitRow } from "@/ui/fields/fields";
+import { choice, FieldList, number, select, yesOrNo } from "@/ui/fields/FieldList";
+import { named } from "@/ui/fields/options";
 import { SpotsField } from "@/ui/fields/SpotsField";
+import { TimeAndNote } from "@/ui/fields/TimeAndNote";
 import { PaperCounter } from "@/ui/cards/PaperCounter";
 import { useCommand } from "@/ui/fields/useCommand";
 import { pestNames, severityNames, toolNames } from "@/wording/names/names";
@@ -109,7 +110,7 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
       }}
       noValidate
     >
-      <ChoiceField form={form} name="tool" label="How you looked" options={toolIds.map((id) => [id, toolNames[id]])} />
+      <ChoiceField form={form} name="tool" label="How you looked" options={named(toolIds, toolNames)} />
       {lookedWith === "paper" && <PaperCounter onCount={record} />}
       <SpotsField form={form} name="spots" label="Where you looked" growthForm={growthForm} />
       <div className="mb-3">
@@ -125,26 +126,15 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
       {finds.fields.map((field, i) => (
         <fieldset key={field.key} className="card card-body mb-3">
           <legend className="fs-5">Found</legend>
-          <SelectField
+          <FieldList
             form={form}
-            name={`finds.${i}.pest`}
-            label="Pest"
-            options={[["", "Choose"], ...pestIds.map((id) => [id, pestNames[id]] as const)]}
+            fields={[
+              select(`finds.${i}.pest`, "Pest", [["", "Choose"], ...named(pestIds, pestNames)]),
+              choice(`finds.${i}.severity`, "How many, alive", named(severityIds, severityNames)),
+              number(`finds.${i}.count`, "Or the number you counted", "If you give a number, it counts instead."),
+              yesOrNo(`finds.${i}.removed`, "I killed all I saw on the spot"),
+            ]}
           />
-          <ChoiceField
-            form={form}
-            name={`finds.${i}.severity`}
-            label="How many, alive"
-            options={severityIds.map((id) => [id, severityNames[id]])}
-          />
-          <TextField
-            form={form}
-            name={`finds.${i}.count`}
-            label="Or the number you counted"
-            inputMode="decimal"
-            hint="If you give a number, it counts instead."
-          />
-          <SwitchField form={form} name={`finds.${i}.removed`} label="I killed all I saw on the spot" />
           <div>
             <Button variant="outline-primary" onClick={() => finds.remove(i)}>
               Remove this find
@@ -152,19 +142,19 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
           </div>
         </fieldset>
       ))}
-      {openPests.some(marksNewLeaves) && (
-        <TextField
-          form={form}
-          name="newLeaves"
-          label="New leaves since the last look, without marks"
-          inputMode="decimal"
-          hint="Every clean new leaf makes it surer, even where your eye cannot reach. Empty: not counted."
-        />
-      )}
-      <SwitchField form={form} name="turned" label="Turned: far side seen too" />
-      <MomentField form={form} name="at" label="When" hint="It may be in the past: you can record an earlier look." />
-      <LongAgoField form={form} at="at" name="longAgo" />
-      <NoteField form={form} name="note" label="Note" />
+      <FieldList
+        form={form}
+        fields={[
+          openPests.some(marksNewLeaves) &&
+            number(
+              "newLeaves",
+              "New leaves since the last look, without marks",
+              "Every clean new leaf makes it surer, even where your eye cannot reach. Empty: not counted.",
+            ),
+          yesOrNo("turned", "Turned: far side seen too"),
+        ]}
+      />
+      <TimeAndNote form={form} longAgo="longAgo" open={kept !== null} />
       <SubmitRow form={form} trouble={trouble} label={found === 0 ? "Nothing found" : "Save the find"}>
         <Button variant="outline-primary" onClick={() => finds.append(newFind(openPests[found]))}>
           {found === 0 ? "Found something" : "Found another pest"}

@@ -7,9 +7,10 @@ import { recordReaction } from "@/core/record/facts/kinds/reaction";
 import { mixIds, type MixId } from "@/core/knowledge/mixes/mixes";
 import { techniqueIds, type TechniqueId } from "@/core/knowledge/remedies/remedies";
 import { reactionIds } from "@/core/knowledge/remedies/reactions";
-import { ChoiceField, NoteField, SelectField, SubmitRow } from "@/ui/fields/fields";
-import { LongAgoField } from "@/ui/fields/LongAgoField";
-import { MomentField } from "@/ui/fields/MomentField";
+import { SubmitRow } from "@/ui/fields/fields";
+import { choice, FieldList, select } from "@/ui/fields/FieldList";
+import { named } from "@/ui/fields/options";
+import { TimeAndNote } from "@/ui/fields/TimeAndNote";
 import { useCommand } from "@/ui/fields/useCommand";
 import { mixNames, reactionNames, techniqueNames } from "@/wording/names/names";
 
@@ -34,22 +35,15 @@ export function ReactionForm({ plantId, now, mix, technique }: Props) {
   });
   return (
     <form onSubmit={submit} noValidate>
-      <ChoiceField
+      <FieldList
         form={form}
-        name="what"
-        label="What you see"
-        options={reactionIds.map((id) => [id, reactionNames[id]])}
+        fields={[
+          choice("what", "What you see", named(reactionIds, reactionNames)),
+          select("mix", "After which spray", named(mixIds, mixNames)),
+          select("technique", "How it was applied", named(techniqueIds, techniqueNames)),
+        ]}
       />
-      <SelectField form={form} name="mix" label="After which spray" options={mixIds.map((id) => [id, mixNames[id]])} />
-      <SelectField
-        form={form}
-        name="technique"
-        label="How it was applied"
-        options={techniqueIds.map((id) => [id, techniqueNames[id]])}
-      />
-      <MomentField form={form} name="at" label="When" />
-      <LongAgoField form={form} at="at" name="longAgo" />
-      <NoteField form={form} name="note" label="Note" />
+      <TimeAndNote form={form} longAgo="longAgo" />
       <SubmitRow form={form} trouble={trouble} label="Save" />
     </form>
   );

@@ -8,10 +8,10 @@ import Button from "react-bootstrap/Button";
 import { get, useWatch, type UseFormReturn } from "react-hook-form";
 import { genusIn } from "@/core/knowledge/plants/genusIn";
 import { growthFormIds } from "@/core/knowledge/plants/growthForms";
-import { SelectField, TextField } from "@/ui/fields/fields";
+import { FieldList, quantity, select, text } from "@/ui/fields/FieldList";
+import { named } from "@/ui/fields/options";
 import { growthFormNames } from "@/wording/names/names";
 import type { Plants, Row } from "./rows";
-import { QuantityField } from "@/ui/fields/QuantityField";
 import { useUnits } from "@/ui/shell/Collection";
 import { widthIn } from "@/wording/units";
 
@@ -19,6 +19,9 @@ type Places = readonly { readonly id: string; readonly name: string }[];
 
 /** About how high a row is that is not open, px. */
 const ROW_PX = 120;
+
+/** How wide the fields of an open row are. */
+const BELOW = ["col-sm-6", "col-sm-6", "col-sm-6", "col-6 col-sm-3", "col-6 col-sm-3", "col-12"];
 
 /** Of more rows than this the wrong one is likely to be out of sight. */
 const MANY = 5;
@@ -105,7 +108,7 @@ function PlantRow({
     if (known) form.setValue(name("growthForm"), known.form);
   };
   /** A name says what it is, unless the keeper has said it already. */
-  const named = (typed: string) => {
+  const recognise = (typed: string) => {
     const known = genusIn(typed);
     if (!known || row?.genus || row?.growthForm) return;
     form.setValue(name("genus"), known.name);
@@ -115,15 +118,16 @@ function PlantRow({
   const place = places.find(({ id }) => id === row.placeId)?.name ?? "no place yet";
   return (
     <div className="several-row">
-      <div className="row gx-2">
-        <div className="col-4 col-sm-3">
-          <TextField form={form} name={name("code")} label="Code" />
+      <div className="d-flex gap-2">
+        <div className="flex-grow-1">
+          <FieldList
+            form={form}
+            columns={["col-4 col-sm-3", "col-8 col-sm-9"]}
+            fields={[text(name("code"), "Code"), text(name("name"), "Name", { onLeft: recognise })]}
+          />
         </div>
-        <div className="col" onBlur={(event) => named((event.target as HTMLInputElement).value)}>
-          <TextField form={form} name={name("name")} label="Name" />
-        </div>
-        <div className="col-auto pt-4">
-          <Button variant="outline-primary" aria-label={`Remove ${row.code || "this row"} out`} onClick={onRemove}>
+        <div className="pt-4">
+          <Button variant="outline-primary" aria-label={`Remove ${row.code || "this row"}`} onClick={onRemove}>
             <X size={18} aria-hidden />
           </Button>
         </div>
@@ -139,41 +143,25 @@ function PlantRow({
             .filter(Boolean)
             .join(", ")}
         </summary>
-        <div className="row gx-2 pt-2">
-          <div className="col-sm-6" onChange={(event) => complete((event.target as HTMLInputElement).value)}>
-            <TextField form={form} name={name("genus")} label="Genus" list="genera" />
-          </div>
-          <div className="col-sm-6">
-            <SelectField
-              form={form}
-              name={name("growthForm")}
-              label="Growth form"
-              options={[
+        <div className="pt-2">
+          <FieldList
+            form={form}
+            columns={BELOW}
+            fields={[
+              text(name("genus"), "Genus", { list: "genera", onTyped: complete }),
+              select(name("growthForm"), "Growth form", [
                 ...(row.growthForm === "" ? [["", "Choose the closest"] as const] : []),
-                ...growthFormIds.map((id) => [id, growthFormNames[id]] as const),
-              ]}
-            />
-          </div>
-          <div className="col-sm-6">
-            <SelectField
-              form={form}
-              name={name("placeId")}
-              label="Where it stands"
-              options={[
+                ...named(growthFormIds, growthFormNames),
+              ]),
+              select(name("placeId"), "Where it stands", [
                 ...(row.placeId === "" ? [["", "Choose a place"] as const] : []),
                 ...places.map((one) => [one.id, one.name] as const),
-              ]}
-            />
-          </div>
-          <div className="col-6 col-sm-3">
-            <QuantityField form={form} name={name("potCm")} of="width" label="Pot" />
-          </div>
-          <div className="col-6 col-sm-3">
-            <TextField form={form} name={name("acquiredOn")} label="Acquired" hint="2025-04-30" />
-          </div>
-          <div className="col-12">
-            <TextField form={form} name={name("seller")} label="Seller" />
-          </div>
+              ]),
+              quantity(name("potCm"), "width", "Pot"),
+              text(name("acquiredOn"), "Acquired", { hint: "2025-04-30" }),
+              text(name("seller"), "Seller"),
+            ]}
+          />
         </div>
       </details>
     </div>

@@ -19,6 +19,7 @@ import { NewPlaces } from "./NewPlaces";
 import { PlantRows } from "./PlantRows";
 import { emptyRow, rowsFrom, type Plants } from "./rows";
 import { Unknown } from "./Unknown";
+import { Pick } from "@/ui/fields/Pick";
 
 type Places = readonly { readonly id: string; readonly name: string }[];
 
@@ -83,19 +84,13 @@ export function SeveralForm({
     <form onSubmit={submit} noValidate>
       <Panel title="For all rows that do not say otherwise">
         <div className="row">
-          <Form.Group className="col-sm-6 mb-2" controlId="usual-place">
-            <Form.Label className="fw-semibold mb-1">Where they stand</Form.Label>
-            <Form.Select
-              value={usual.placeId}
-              onChange={(event) => setUsual({ ...usual, placeId: event.target.value })}
-            >
-              {places.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
+          <Pick
+            className="col-sm-6 mb-2"
+            label="Where they stand"
+            value={usual.placeId}
+            options={places.map(({ id, name }) => [id, name])}
+            onPick={(placeId) => setUsual({ ...usual, placeId })}
+          />
           <Form.Group className="col-sm-6 mb-2" controlId="usual-pot">
             <Form.Label className="fw-semibold mb-1">Pot width, cm</Form.Label>
             <Form.Control

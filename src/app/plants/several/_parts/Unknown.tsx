@@ -1,10 +1,11 @@
 "use client";
 
-import Form from "react-bootstrap/Form";
 import { useWatch, type UseFormReturn } from "react-hook-form";
 import { growthFormIds, type GrowthFormId } from "@/core/knowledge/plants/growthForms";
 import { growthFormNames } from "@/wording/names/names";
 import { unknownIn, type Plants, type Row } from "./rows";
+import { named } from "@/ui/fields/options";
+import { Pick } from "@/ui/fields/Pick";
 
 /** So many names are asked at a time; the next come up as they are answered. */
 const SHOWN = 10;
@@ -27,20 +28,14 @@ export function Unknown({ form }: { form: UseFormReturn<Plants> }) {
       </p>
       <div className="row gx-2">
         {unknown.slice(0, SHOWN).map(({ name, at }) => (
-          <Form.Group key={name.toLowerCase()} className="col-sm-6 mb-2" controlId={`unknown-${at[0]}`}>
-            <Form.Label className="fw-semibold mb-1">
-              {name}
-              {at.length > 1 && `, ${at.length} rows`}
-            </Form.Label>
-            <Form.Select value="" onChange={(event) => set(at, event.target.value)}>
-              <option value="">Choose the closest</option>
-              {growthFormIds.map((id) => (
-                <option key={id} value={id}>
-                  {growthFormNames[id]}
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
+          <Pick
+            key={name.toLowerCase()}
+            className="col-sm-6 mb-2"
+            label={at.length > 1 ? `${name}, ${at.length} rows` : name}
+            value=""
+            options={[["", "Choose the closest"], ...named(growthFormIds, growthFormNames)]}
+            onPick={(form) => set(at, form)}
+          />
         ))}
       </div>
       {unknown.length > SHOWN && <p className="small mb-0">And {unknown.length - SHOWN} more names after these.</p>}

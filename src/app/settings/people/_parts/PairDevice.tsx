@@ -3,8 +3,8 @@
 import { useState } from "react";
 import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
-import Form from "react-bootstrap/Form";
 import { pairAction } from "@/app/door/_parts/actions";
+import { Pick } from "@/ui/fields/Pick";
 
 const linkOf = (address: string, token: string) => `${address}/door/pair/${token}`;
 
@@ -42,21 +42,16 @@ export function PairDevice({
   return (
     <>
       {addresses.length > 1 && (
-        <Form.Group className="mb-2">
-          <Form.Label htmlFor={`address-${accountId}`}>Address of this computer on your network</Form.Label>
-          <Form.Select
-            id={`address-${accountId}`}
-            value={address}
-            onChange={(event) => {
-              setAddress(event.target.value);
-              setShown(null);
-            }}
-          >
-            {addresses.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </Form.Select>
-        </Form.Group>
+        <Pick
+          className="mb-2"
+          label="Address of this computer on your network"
+          value={address}
+          options={addresses.map((one) => [one, one])}
+          onPick={(one) => {
+            setAddress(one);
+            setShown(null);
+          }}
+        />
       )}
       <Button variant="outline-primary" onClick={ask}>
         {label}

@@ -2,7 +2,6 @@
 
 import { useMemo, useState } from "react";
 import Button from "react-bootstrap/Button";
-import Form from "react-bootstrap/Form";
 import { priorsFor } from "@/core/advice/diagnosis/priors";
 import { skipReasons, type SkipReason } from "@/core/record/facts/kinds/skip";
 import { ONE_SIDE } from "@/core/model/inspection/see";
@@ -25,6 +24,8 @@ import { EffortMeter } from "./EffortMeter";
 import { LastTime } from "./LastTime";
 import { noNotes, noteOf, StopNotes } from "./StopNotes";
 import { useWalkKeys } from "./useWalkKeys";
+import { named } from "@/ui/fields/options";
+import { Pick } from "@/ui/fields/Pick";
 
 /** One plant: where to look, what it is worth, and the one press for "nothing found". */
 export function StopScreen({
@@ -120,21 +121,13 @@ export function StopScreen({
             )}
           </p>
         )}
-        <Form.Label htmlFor="tool" className="fw-semibold mb-1">
-          How you looked
-        </Form.Label>
-        <Form.Select
-          id="tool"
+        <Pick
           className="mb-2"
+          label="How you looked"
           value={tool}
-          onChange={(event) => setTool(event.target.value as ToolId)}
-        >
-          {toolIds.map((id) => (
-            <option key={id} value={id}>
-              {toolNames[id]}
-            </option>
-          ))}
-        </Form.Select>
+          options={named(toolIds, toolNames)}
+          onPick={setTool}
+        />
         <StopNotes notes={notes} onChange={setNotes} />
         <p className="small text-body-secondary mt-2 mb-0">{growthFormNames[form]}</p>
       </section>

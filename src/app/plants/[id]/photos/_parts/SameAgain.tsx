@@ -18,6 +18,8 @@ import { dayInWords } from "@/wording/dates";
 import { spotNames, toolNames } from "@/wording/names/names";
 import { withOffset } from "@/zones";
 import type { Shown } from "./ThenAndNow";
+import { named } from "@/ui/fields/options";
+import { Pick } from "@/ui/fields/Pick";
 
 interface Props {
   readonly plantId: string;
@@ -82,16 +84,13 @@ export function SameAgain({ plantId, about, ghost, last, spot }: Props) {
           <img src={photo.url} alt="The photo as it was taken" className="pair-taken" />
           <p className="fw-semibold mb-1">What has opened since the last look?</p>
           <div className="row g-2 mb-2">
-            <Form.Group controlId="same-tool" className="col-6">
-              <Form.Label className="mb-1">Looked with</Form.Label>
-              <Form.Select value={tool} onChange={(event) => setTool(event.target.value as typeof tool)}>
-                {TOOLS.map((one) => (
-                  <option key={one} value={one}>
-                    {toolNames[one]}
-                  </option>
-                ))}
-              </Form.Select>
-            </Form.Group>
+            <Pick
+              className="col-6"
+              label="Looked with"
+              value={tool}
+              options={named(TOOLS, toolNames)}
+              onPick={setTool}
+            />
             <Form.Group controlId="same-opened" className="col-6">
               <Form.Label className="mb-1">New leaves since the last look, without marks</Form.Label>
               <Form.Control

@@ -7,6 +7,7 @@ import { useState, type CSSProperties } from "react";
 import Form from "react-bootstrap/Form";
 import { daysBetween, type Day } from "@/core/shared/days";
 import { dayCount, dayInWords } from "@/wording/dates";
+import { Pick } from "@/ui/fields/Pick";
 
 /** A photo as it is shown. */
 export interface Shown {
@@ -24,25 +25,16 @@ export function ThenAndNow({ photos }: { photos: readonly Shown[] }) {
   // One that has been struck out meanwhile is no longer among them.
   const then = photos.find(({ id }) => id === thenId) ?? photos.at(-2)!;
   const now = photos.find(({ id }) => id === nowId) ?? photos.at(-1)!;
-  const choice = (label: string, value: string, choose: (id: string) => void) => (
-    <Form.Group controlId={`photo-${label}`} className="flex-fill">
-      <Form.Label className="fw-semibold mb-1">{label}</Form.Label>
-      <Form.Select value={value} onChange={(event) => choose(event.target.value)}>
-        {photos.map(({ id, day }, i) => (
-          <option key={id} value={id}>
-            {dayInWords(day)}
-            {photos.filter((one) => one.day === day).length > 1 && `, number ${i + 1}`}
-          </option>
-        ))}
-      </Form.Select>
-    </Form.Group>
-  );
+  const dated = photos.map(({ id, day }, i) => {
+    const several = photos.filter((one) => one.day === day).length > 1;
+    return [id, several ? `${dayInWords(day)}, number ${i + 1}` : dayInWords(day)] as const;
+  });
   const apart = daysBetween(then.day, now.day);
   return (
     <>
       <div className="d-flex gap-2 mb-2">
-        {choice("Then", then.id, setThen)}
-        {choice("Now", now.id, setNow)}
+        <Pick className="flex-fill" label="Then" value={then.id} options={dated} onPick={setThen} />
+        <Pick className="flex-fill" label="Now" value={now.id} options={dated} onPick={setNow} />
       </div>
       <div
         className="pair-stage"

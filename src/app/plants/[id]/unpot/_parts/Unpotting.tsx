@@ -3,6 +3,7 @@
 import { Check, Circle } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
+import type { UseFormReturn } from "react-hook-form";
 import { v7 as uuidv7 } from "uuid";
 import type { z } from "zod";
 import { recordActAction } from "@/app/_parts/actions";
@@ -13,14 +14,16 @@ import { potForRoots } from "@/core/knowledge/roots/pots";
 import { dryDaysFor, mediumIds, mediumOf, stepsFor, type UnpottingStepId } from "@/core/knowledge/roots/unpotting";
 import { actObjections } from "@/core/advice/tolerance/actObjections";
 import type { TreatedPlant } from "@/core/advice/tolerance/treatedPlant";
+import { AlreadyDone } from "@/ui/acts/AlreadyDone";
 import { CautionList } from "@/ui/Cautions";
-import { ChoiceField, NoteField, SelectField, SubmitRow, SwitchField } from "@/ui/fields/fields";
-import { MomentField } from "@/ui/fields/MomentField";
+import { SubmitRow } from "@/ui/fields/fields";
+import { choice, FieldList, quantity, select } from "@/ui/fields/FieldList";
+import { named } from "@/ui/fields/options";
+import { TimeAndNote } from "@/ui/fields/TimeAndNote";
 import { useCommand } from "@/ui/fields/useCommand";
 import { Panel } from "@/ui/Panel";
 import { mediumNames } from "@/wording/names/acts";
 import { drySentence, unpottingSteps } from "@/wording/advice/seasons/roots";
-import { QuantityField } from "@/ui/fields/QuantityField";
 import { widthIn, type Units } from "@/wording/units";
 import { useUnits } from "@/ui/shell/Collection";
 
@@ -36,6 +39,12 @@ interface Props {
   untilSpringDays: number;
   /** Where to go when it is written down. */
   then: string;
+}
+
+/** What is asked for of all that an act may hold. */
+interface Asked {
+  readonly caseId: string;
+  readonly act: { readonly roots: { readonly leftPercent: number; readonly potCm: number; readonly medium: string } };
 }
 
 const lefts = [
@@ -76,10 +85,11 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, untilSp
       router.refresh();
     },
   });
+  const asked = form as unknown as UseFormReturn<Asked>;
   const choose = (percent: number) => {
     setLeft(percent);
-    form.setValue("act.roots.leftPercent" as never, percent as never);
-    form.setValue("act.roots.potCm" as never, potForRoots(bearer.potCm, percent / 100) as never);
+    asked.setValue("act.roots.leftPercent", percent);
+    asked.setValue("act.roots.potCm", potForRoots(bearer.potCm, percent / 100));
   };
   const next = steps.find((id) => !done.includes(id));
   return (
@@ -130,37 +140,22 @@ export function Unpotting({ plantId, bearer, cases, caseId, stepId, now, untilSp
                 ))}
               </div>
             </fieldset>
-            <QuantityField
-              form={form}
-              name={"act.roots.potCm" as never}
-              of="width"
-              label="New pot, width"
-              hint={`Worked out: ${widthIn(potCm, units)}. Enter the one you used.`}
+            <FieldList
+              form={asked}
+              fields={[
+                quantity(
+                  "act.roots.potCm",
+                  "width",
+                  "New pot, width",
+                  `Worked out: ${widthIn(potCm, units)}. Enter the one you used.`,
+                ),
+                select("act.roots.medium", "New medium", named(mediumIds, mediumNames)),
+                cases.length > 0 &&
+                  choice("caseId", "Against", [...cases.map(({ id, name }) => [id, name] as const), ["", "No case"]]),
+              ]}
             />
-            <SelectField
-              form={form}
-              name={"act.roots.medium" as never}
-              label="New medium"
-              options={mediumIds.map((id) => [id, mediumNames[id]])}
-            />
-            {cases.length > 0 && (
-              <ChoiceField
-                form={form}
-                name="caseId"
-                label="Against"
-                options={[...cases.map(({ id, name }) => [id, name] as const), ["", "No case"]]}
-              />
-            )}
-            <MomentField form={form} name="at" label="When" />
-            <NoteField form={form} name="note" label="Note" />
-            {refused && (
-              <SwitchField
-                form={form}
-                name="alreadyDone"
-                label="It has already been done; record it anyway"
-                hint="Watch the plant closely for the next few days."
-              />
-            )}
+            <TimeAndNote form={form} />
+            {refused && <AlreadyDone form={form} />}
             {next && <p className="mb-2">Not ticked yet: {steps.filter((id) => !done.includes(id)).length} steps.</p>}
             <SubmitRow form={form} trouble={trouble} label="Unpotted and washed" />
           </form>

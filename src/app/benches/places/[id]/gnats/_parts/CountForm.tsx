@@ -11,7 +11,9 @@ import type { CommandResult } from "@/offline/commandResult";
 import { daysBetween, type Day } from "@/core/shared/days";
 import { countedOn, countTraps, type CountedOn } from "@/core/record/facts/kinds/trapCount";
 import { CardCounter, type CountedPhoto } from "@/ui/cards/CardCounter";
-import { ChoiceField, SelectField, SubmitRow, TextField } from "@/ui/fields/fields";
+import { ChoiceField, SubmitRow } from "@/ui/fields/fields";
+import { FieldList, number, select } from "@/ui/fields/FieldList";
+import { named } from "@/ui/fields/options";
 import { MomentField } from "@/ui/fields/MomentField";
 import { useCommand } from "@/ui/fields/useCommand";
 import { useCollection } from "@/ui/shell/Collection";
@@ -99,7 +101,7 @@ export function CountForm({
         form={form}
         name="what"
         label="Where"
-        options={countedOn.map((one) => [one, countedNames[one]])}
+        options={named(countedOn, countedNames)}
         onChoose={(one) => {
           // The cards that were read go with their counter.
           if (one !== "cards") setCards([]);
@@ -120,37 +122,27 @@ export function CountForm({
           }}
         />
       )}
-      <div className="row gx-3">
-        {what === "slice" && (
-          <div className="col-sm-12">
-            <SelectField
-              form={form}
-              name="plantId"
-              label="In the pot of"
-              options={[
-                ["", "choose …"],
-                ...pots.map(({ plantId, code, name }) => [plantId, `${code} ${name}`] as const),
-              ]}
-            />
-          </div>
-        )}
-        <div className="col-sm-6">
-          <TextField
-            form={form}
-            name="count"
-            label={what === "slice" ? "Larvae" : what === "cards" ? "Flies on all cards together" : "Flies"}
-            inputMode="decimal"
-          />
-        </div>
-        <div className="col-sm-6">
-          <TextField
-            form={form}
-            name="days"
-            label={what === "slice" ? "Days the slice was there" : "Days since the last count, or since you hung them"}
-            inputMode="decimal"
-          />
-        </div>
-      </div>
+      <FieldList
+        form={form}
+        fields={[
+          what === "slice" &&
+            select("plantId", "In the pot of", [
+              ["", "choose …"],
+              ...pots.map(({ plantId, code, name }) => [plantId, `${code} ${name}`] as const),
+            ]),
+        ]}
+      />
+      <FieldList
+        form={form}
+        columns={["col-sm-6", "col-sm-6"]}
+        fields={[
+          number("count", what === "slice" ? "Larvae" : what === "cards" ? "Flies on all cards together" : "Flies"),
+          number(
+            "days",
+            what === "slice" ? "Days the slice was there" : "Days since the last count, or since you hung them",
+          ),
+        ]}
+      />
       <MomentField form={form} name="at" label="When" />
       {unsent.length > 0 ? (
         <Alert variant="warning" className="d-flex flex-wrap gap-2 align-items-center">

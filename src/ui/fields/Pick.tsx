@@ -1,26 +1,26 @@
 "use client";
 
 import Form from "react-bootstrap/Form";
+import { useId } from "react";
+import type { Options } from "./options";
 
 interface Props<T extends string> {
-  id: string;
   label: string;
   value: T;
-  ids: readonly T[];
-  /** Names of the ids; the ids themselves where left out. */
-  names?: Readonly<Record<T, string>>;
+  options: Options<T>;
   onPick: (value: T) => void;
+  className?: string;
 }
 
-/** One of a list that is kept by the page, not by a form. */
-export function Pick<T extends string>({ id, label, value, ids, names, onPick }: Props<T>) {
+/** One of a list that opens, where the page keeps what is chosen and no form does. */
+export function Pick<T extends string>({ label, value, options, onPick, className = "mb-3" }: Props<T>) {
   return (
-    <Form.Group controlId={id} className="mb-3">
+    <Form.Group controlId={useId()} className={className}>
       <Form.Label className="fw-semibold mb-1">{label}</Form.Label>
       <Form.Select value={value} onChange={(event) => onPick(event.target.value as T)}>
-        {ids.map((one) => (
+        {options.map(([one, name]) => (
           <option key={one} value={one}>
-            {names ? names[one] : one}
+            {name}
           </option>
         ))}
       </Form.Select>

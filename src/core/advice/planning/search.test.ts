@@ -17,7 +17,7 @@ import { outlookOf } from "./mend";
 import { pictureOf } from "./picture";
 import { scorerOf } from "./score";
 import { washesOf } from "./stress";
-import { effortOf, datedOf, expectedEffort, scored, searchSchedules, type SearchRequest } from "./search";
+import { effortOf, datedOf, expectedEffort, isCool, scored, searchSchedules, type SearchRequest } from "./search";
 
 const found = (pest: PestId, count: number, meanC = 22) =>
   reckon(historyOf(pest, meanC, [fullLook(pest, 0, count, { tool: "lamp" })]), 0, allScenarios);
@@ -119,6 +119,36 @@ describe("the search", () => {
     for (const everyDays of [2, 4, 6]) {
       const { best } = searchSchedules(swab, asked("spiderMite", 5.5, { everyDays }))!;
       best.days.slice(1).forEach((day, i) => expect(day - best.days[i]!).toBeGreaterThanOrEqual(everyDays));
+    }
+  });
+
+  it("below 15 °C nothing is repeated weekly (common practice, no source), but against aphids, which still grow", () => {
+    const gaps = (pest: PestId, meanC: number) => {
+      const judged = found(pest, 5.5, meanC);
+      const request = { ...asked(pest, 5.5), scorer: scorerOf(judged), looks: looksLikeLast(judged) };
+      const { days } = searchSchedules(swab, request)!.best;
+      return days.slice(1).map((day, i) => day - days[i]!);
+    };
+    for (const [pest, meanC, least, most] of [
+      ["mealybug", 14.9, 14, 21],
+      ["spiderMite", 22, 4, 10],
+      ["spiderMite", 12, 14, 21],
+    ] as const) {
+      const all = gaps(pest, meanC);
+      expect(all.length, pest).toBeGreaterThan(0);
+      expect(Math.min(...all), `${pest} ${meanC}`).toBeGreaterThanOrEqual(least);
+      expect(Math.max(...all), `${pest} ${meanC}`).toBeLessThanOrEqual(most);
+    }
+    expect(isCool(scorerOf(found("aphid", 5.5, 14)))).toBe(false);
+  });
+
+  it("where it is too cold to develop two treatments are proposed at most, two weeks apart: the rest waits for spring", () => {
+    const judged = found("mealybug", 5.5, 9);
+    const request = { ...asked("mealybug", 5.5), scorer: scorerOf(judged), looks: looksLikeLast(judged) };
+    for (const approach of put) {
+      const { days } = searchSchedules(approach, request)!.best;
+      expect(days.length, approach.id).toBeLessThanOrEqual(2);
+      if (days.length === 2) expect(days[1]! - days[0]!).toBeGreaterThanOrEqual(14);
     }
   });
 

@@ -4,7 +4,7 @@ import { isWork, lastsDays, minutesOfDose, type Dose } from "./doses";
 import type { ComingDose } from "./future";
 import { limitsIn, longest, type CourseRequest, type Dated } from "./longest";
 import { FEWEST_LOOKS, leftSitting, looksAfterCourse, looksOf, type Looked, type LookRequest } from "./looks";
-import { endOf, quickly, type AfterLooks } from "./score";
+import { endOf, quickly, type AfterLooks, type Scorer } from "./score";
 import { washesOf } from "./stress";
 
 /**
@@ -64,12 +64,23 @@ export interface Found {
 const USUAL_EVERY_DAYS = 4;
 /** Intervals that are tried, from the shortest the remedy and the keeper bear (common practice). */
 const INTERVALS_DAYS = [4, 5, 7, 10, 14];
+/** Below 15 °C nothing is worth repeating weekly (common practice, no source), but against what still takes under a month to grow up (HOUSE). */
+const COOL_C = 15;
+const COOL_GENERATION_DAYS = 28;
+const COOL_INTERVALS_DAYS = [14, 21];
+/** Where nothing develops a second treatment meets what the first has missed, and a third says the same again (HOUSE). */
+const COLD_MOST_TIMES = 2;
 /** Later first days that are tried for the best course: a hatch is waited for (HOUSE, up to ten days). */
 const DELAYS_DAYS = [3, 7, 10];
 /** Values within a twentieth of the best are as good (HOUSE). */
 export const AS_GOOD = 1.05;
 /** What a soap wash of the whole plant takes out of it, in minutes of work (HOUSE). */
 const WASH_MINUTES = 2;
+/** Whether it will be so cool for the pest that treatments lie weeks apart. */
+export function isCool({ reckoning, generationDays }: Pick<Scorer, "reckoning" | "generationDays">): boolean {
+  return reckoning.timeline.dailyMeanC.at(-1)! < COOL_C && (generationDays ?? Infinity) > COOL_GENERATION_DAYS;
+}
+
 const USUAL_POT: WorkedOn = { form: "uprightShrub", potCm: 12 };
 
 /** A schedule on its way, scored by the quick scorer. */
@@ -95,8 +106,8 @@ type Criterion = keyof typeof criteria;
 const criterionIds = Object.keys(criteria) as readonly Criterion[];
 
 /**
- * Searches the schedules of one approach: intervals from what remedy and keeper bear to a fortnight, one treatment up to as many as
- * the labels and the plant bear, at most eight, the first of them as soon as may be or some days later; each with as many weekly
+ * Searches the schedules of one approach: intervals from what remedy and keeper bear to a fortnight, or to three weeks where it is cool,
+ * one treatment up to as many as the labels and the plant bear, at most eight, two where it is too cold to develop, the first of them as soon as may be or some days later; each with as many weekly
  * clean looks after it as make it sure enough. What has been put on in the course that runs counts, and its interval is kept from
  * the last of them. Null where the course or the plant leaves none.
  * Throws RangeError when the keeper works on no day or the target is no probability.
@@ -107,8 +118,9 @@ export function searchSchedules(approach: Approach, request: SearchRequest): Fou
   const quick = { ...request, scorer: quickly(request.scorer) };
   const tried: Candidate[] = [];
   const fewest = approach.once ? 2 : 1;
+  const mostTimes = request.scorer.generationDays === null ? COLD_MOST_TIMES : undefined;
   const tryAt = (interval: number): boolean => {
-    const all = longest(approach, request, interval, 0);
+    const all = longest(approach, request, interval, 0).slice(0, mostTimes);
     tried.push(...candidates(all, quick, interval, fewest));
     // A single treatment has no interval: the others would say the same.
     return all.length > fewest;
@@ -180,8 +192,9 @@ export function datedOf({ days, doses }: Pick<Schedule, "days" | "doses">): Date
 function intervalsOf(approach: Approach, request: SearchRequest): number[] {
   const { once: _once, ...repeated } = approach;
   const smallest = Math.min(...dosesOf(repeated).map((dose) => limitsIn(request, dose).smallestIntervalDays));
+  const usual = isCool(request.scorer) ? COOL_INTERVALS_DAYS : INTERVALS_DAYS;
   const least = Math.max(smallest, request.everyDays ?? USUAL_EVERY_DAYS);
-  return [...new Set([least, ...INTERVALS_DAYS.filter((days) => days > least)])];
+  return [...new Set([Math.max(least, usual[0]!), ...usual.filter((days) => days > least)])];
 }
 
 /** The courses of so many treatments and fewer, shortest first, at least `fewest`; until more do not help any more. */

@@ -10,6 +10,7 @@ import { prepare, type Preparation } from "../planning/preparation";
 import {
   datedOf,
   effortOf,
+  isCool,
   scored,
   scoredDoses,
   searchSchedules,
@@ -59,6 +60,8 @@ export interface DatedComparison extends Pick<
   readonly without: { readonly pOver: number; readonly by: Day };
   /** Whether it is too cold there for the pest to develop: nothing is over then, whatever is done. */
   readonly tooCold: boolean;
+  /** Whether it is so cool there that treatments lie weeks apart. */
+  readonly cool: boolean;
   readonly plans: readonly DatedWay[];
   readonly oftener: DatedSchedule | null;
   /** What the plant does not bear, or cannot be done now, and why. */
@@ -133,6 +136,7 @@ export function* compareFor(file: CaseFile, question: PlanQuestion): Generator<D
   return {
     without: { pOver: without.pOver, by: calendar.day(without.byDay) },
     tooCold: request.scorer.generationOver === null,
+    cool: isCool(request.scorer),
     plans: plans.map(way),
     oftener: oftener && dated(oftener, calendar),
     schools: bySchool.map(({ school, schedule }) => {

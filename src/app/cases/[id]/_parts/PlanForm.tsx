@@ -209,6 +209,11 @@ export function PlanForm(props: Props) {
           until then remove what you see.
         </div>
       )}
+      {comparison?.cool && !comparison.tooCold && (
+        <p className="mb-2">
+          It is below 15 °C there: everything grows slowly, so treatments lie two weeks or more apart.
+        </p>
+      )}
       {comparison?.beyond && !comparison.tooCold && (
         <div className="alert alert-warning" role="note">
           <strong>Nothing you have gets that far.</strong> {beyondSentences(comparison.beyond).join(" ")}

@@ -1,36 +1,20 @@
 "use client";
 
-import {
-  DndContext,
-  DragOverlay,
-  KeyboardSensor,
-  MouseSensor,
-  TouchSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-  type DragMoveEvent,
-  type DragStartEvent,
-  type KeyboardCoordinateGetter,
-} from "@dnd-kit/core";
+import { DndContext, DragOverlay } from "@dnd-kit/core";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { useRouter } from "next/navigation";
 import { useCallback, useLayoutEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
-import { v7 as uuidv7 } from "uuid";
-import { movePlantAction, voidFactAction } from "@/app/_parts/actions";
 import { SilhouetteSprite } from "@/ui/forms/Silhouettes";
-import { useCollection } from "@/ui/shell/Collection";
-import { withOffset } from "@/zones";
 import { BenchCard } from "./BenchCard";
 import { PotPicture } from "./Pot";
 import { ShelfRow } from "./ShelfRow";
 import { ShelfNav } from "./ShelfNav";
+import { useCarrying } from "./useCarrying";
 import { useStanding } from "./useStanding";
 import { useSwiped } from "./useSwiped";
-import { moved, spotAt, unpackRows, type PackedRow, type Row, type ShelfPlant, type Spot } from "./shelves";
+import { unpackRows, type PackedRow, type Row, type ShelfPlant } from "./shelves";
 
 const never = () => () => {};
 /** Up to so many plants stand on the page all together. */
@@ -41,11 +25,6 @@ const POT_WIDTH_PX = 92;
 const POT_HEIGHT_PX = 132;
 const HEADING_PX = 56;
 const SHELF_PX = 44;
-/** A finger that is held down for so long lifts a plant; a shorter one scrolls or presses. ms. */
-const HELD_MS = 250;
-
-type Said = { readonly text: string; readonly wrong: boolean; readonly undo: string | null } | null;
-
 /** How high a row is before it has been measured. */
 function guess(row: Row | undefined, width: number): number {
   if (!row || row.kind === "room") return HEADING_PX;
@@ -53,61 +32,11 @@ function guess(row: Row | undefined, width: number): number {
   return SHELF_PX + Math.max(1, Math.ceil(row.shelf.count / perLine)) * POT_HEIGHT_PX;
 }
 
-/** Arrow keys go from pot to pot: along the row, and to the shelf above or below. */
-const byArrows: KeyboardCoordinateGetter = (event, { currentCoordinates, context }) => {
-  const { active, collisionRect } = context;
-  const steps: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -1, ArrowDown: 1 };
-  const step = steps[event.code];
-  if (step === undefined || !active || !collisionRect) return undefined;
-  event.preventDefault();
-  const middle = { x: collisionRect.left + collisionRect.width / 2, y: collisionRect.top + collisionRect.height / 2 };
-  const along = event.code === "ArrowLeft" || event.code === "ArrowRight";
-  const spot = spotAt(middle.x, middle.y, String(active.id));
-  const to = along ? nextInRow(spot, String(active.id), step) : nextShelf(spot, step, middle.x);
-  if (!to) return undefined;
-  to.element.scrollIntoView({ block: "nearest" });
-  return { x: currentCoordinates.x + (to.x() - middle.x), y: currentCoordinates.y + (to.y() - middle.y) };
-};
-
-/** A quarter of the way into a pot from its far side: what is let go there comes to stand behind it, or before it. */
-function beside(element: Element, behind: boolean) {
-  const box = () => element.getBoundingClientRect();
-  return {
-    element,
-    x: () => box().left + box().width * (behind ? 0.75 : 0.25),
-    y: () => box().top + box().height / 2,
-  };
-}
-
-function nextInRow(spot: Spot | null, plantId: string, step: number) {
-  const shelf = spot && document.querySelector(`[data-shelf="${spot.shelfId}"]`);
-  if (!shelf) return null;
-  const pots = [...shelf.querySelectorAll<HTMLElement>("[data-plant]")].filter(
-    (pot) => pot.dataset["plant"] !== plantId,
-  );
-  const at = spot.after === "first" ? -1 : pots.findIndex((pot) => pot.dataset["plant"] === spot.after);
-  const next = Math.min(pots.length - 1, at + step);
-  if (pots.length === 0) return null;
-  return next < 0 ? beside(pots[0]!, false) : beside(pots[next]!, true);
-}
-
-function nextShelf(spot: Spot | null, step: number, x: number) {
-  const shelves = [...document.querySelectorAll<HTMLElement>("[data-shelf]")];
-  const shelf = shelves[shelves.findIndex((one) => one.dataset["shelf"] === spot?.shelfId) + step];
-  if (!shelf) return null;
-  const pots = [...shelf.querySelectorAll("[data-plant]")];
-  const off = (pot: Element) => Math.abs(pot.getBoundingClientRect().left - x);
-  const nearest = pots.toSorted((a, b) => off(a) - off(b))[0];
-  return nearest ? beside(nearest, true) : beside(shelf.querySelector("ul") ?? shelf, false);
-}
-
 /**
  * The shelves as they stand. Plants are pressed for their cards and carried within and between shelves, by mouse, by finger and by
  * keyboard. Of thousands only the shelves in sight are on the page, so that they stay quick.
  */
 export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; limit: number }) {
-  const router = useRouter();
-  const { id: collectionId, timeZone } = useCollection();
   const live = useSyncExternalStore(
     never,
     () => true,
@@ -120,14 +49,9 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
     () => unpackRows(live || !many ? packed : firstOf(packed), standing),
     [packed, standing, live, many],
   );
-  // What was moved here stands until the page has been read anew.
-  const [shifted, setShifted] = useState<{ readonly of: readonly Row[]; readonly rows: readonly Row[] } | null>(null);
-  const rows = shifted?.of === given ? shifted.rows : given;
+  const { rows, lifted, spot, where, said, undo, handlers } = useCarrying(given);
   const [shaded, setShaded] = useState(false);
   const [card, setCard] = useState<ShelfPlant | null>(null);
-  const [lifted, setLifted] = useState<ShelfPlant | null>(null);
-  const [spot, setSpot] = useState<Spot | null>(null);
-  const [said, setSaid] = useState<Said>(null);
   const list = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);
   const [width, setWidth] = useState(1000);
@@ -151,65 +75,8 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
     overscan: 3,
     scrollMargin: top,
   });
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: HELD_MS, tolerance: 8 } }),
-    useSensor(KeyboardSensor, {
-      coordinateGetter: byArrows,
-      keyboardCodes: { start: ["Space"], cancel: ["Escape"], end: ["Space", "Enter"] },
-    }),
-  );
   const press = useCallback((plant: ShelfPlant) => setCard(plant), []);
 
-  const nameOf = (id: string) => {
-    for (const row of rows) if (row.kind === "shelf" && row.shelf.id === id) return row.shelf.name;
-    return "";
-  };
-  const codeOf = (id: string) =>
-    rows.flatMap((row) => (row.kind === "shelf" ? row.shelf.plants : [])).find((plant) => plant.id === id)?.code ?? "";
-  const where = ({ shelfId, after }: Spot) =>
-    after === "first" ? `at the front of ${nameOf(shelfId)}` : `behind ${codeOf(after)} on ${nameOf(shelfId)}`;
-
-  const start = ({ active }: DragStartEvent) => {
-    setLifted((active.data.current as { plant: ShelfPlant }).plant);
-    setSaid(null);
-  };
-  const move = ({ active }: DragMoveEvent) => {
-    const box = active.rect.current.translated;
-    if (!box) return;
-    const next = spotAt(box.left + box.width / 2, box.top + box.height / 2, String(active.id));
-    setSpot((last) => (last?.shelfId === next?.shelfId && last?.after === next?.after ? last : next));
-  };
-  const end = async ({ active }: DragEndEvent) => {
-    const plant = (active.data.current as { plant: ShelfPlant }).plant;
-    setLifted(null);
-    setSpot(null);
-    if (!spot || stoodAt(rows, plant.id, spot)) return;
-    const before = rows;
-    setShifted({ of: given, rows: moved(rows, plant.id, spot) });
-    const command = { id: uuidv7(), plantId: plant.id, placeId: spot.shelfId, after: spot.after };
-    const at = withOffset(new Date(), timeZone);
-    const result = await movePlantAction(collectionId, { ...command, at }).catch(() => null);
-    if (result?.ok) setSaid({ text: `${plant.code} stands ${where(spot)}.`, wrong: false, undo: command.id });
-    else {
-      setShifted({ of: given, rows: before });
-      const why = result?.problems.map(({ message }) => message).join(" ") ?? "Check the connection.";
-      setSaid({ text: `${plant.code} could not be moved. ${why}`, wrong: true, undo: null });
-    }
-  };
-  const undo = async (factId: string) => {
-    const command = { kind: "placement", factId, reason: "Undone on the benches." };
-    const result = await voidFactAction(collectionId, command).catch(() => null);
-    setSaid(
-      result?.ok
-        ? { text: "It is back where it was.", wrong: false, undo: null }
-        : { text: "It could not be undone. Move it by hand.", wrong: true, undo: null },
-    );
-    if (result?.ok) {
-      setShifted(null);
-      router.refresh();
-    }
-  };
   const shelfIds = useMemo(() => rows.flatMap((row) => (row.kind === "shelf" ? row.id : [])), [rows]);
   const { inSight, go, swiped } = useSwiped(list);
   const beside = new Set(shelfIds.slice(Math.max(0, inSight - 1), inSight + 2));
@@ -264,18 +131,7 @@ export function Benches({ rows: packed, limit }: { rows: readonly PackedRow[]; l
           </Button>
         </Alert>
       )}
-      <DndContext
-        id="benches"
-        sensors={sensors}
-        onDragStart={start}
-        onDragMove={move}
-        onDragEnd={(event) => void end(event)}
-        onDragCancel={() => {
-          setLifted(null);
-          setSpot(null);
-        }}
-        autoScroll={{ layoutShiftCompensation: false }}
-      >
+      <DndContext id="benches" {...handlers} autoScroll={{ layoutShiftCompensation: false }}>
         <ShelfNav rows={rows} at={inSight} onGo={go} />
         <div ref={list} className="shelves" onScroll={swiped.onScroll}>
           {live && many && !swiped.is ? (
@@ -322,13 +178,4 @@ function firstOf(rows: readonly PackedRow[]): readonly PackedRow[] {
     if (row.kind === "shelf") plants += row.shelf.count;
     return shown;
   });
-}
-
-/** Whether a plant stands in that spot already. */
-function stoodAt(rows: readonly Row[], plantId: string, { shelfId, after }: Spot): boolean {
-  const shelf = rows.find((row) => row.kind === "shelf" && row.shelf.id === shelfId);
-  if (shelf?.kind !== "shelf") return false;
-  const ids = shelf.shelf.plants.map(({ id }) => id);
-  const at = ids.indexOf(plantId);
-  return at >= 0 && (at === 0 ? "first" : ids[at - 1]) === after;
 }

@@ -1,6 +1,5 @@
 "use client";
 
-import { Link } from "@/ui/Link";
 import { useState } from "react";
 import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
@@ -10,24 +9,16 @@ import { eveningBegins, eveningMinutes, isUsual } from "@/core/advice/evening/ho
 import { mustWait } from "@/core/advice/evening/wait";
 import { timersAfter } from "@/core/acts/acts";
 import { groupBy } from "@/core/shared/groupBy";
-import { isMix, type MixId } from "@/core/knowledge/mixes/mixes";
 import { treatmentOf } from "@/core/advice/planning/doses";
 import type { EveningLine, EveningView } from "@/operations/sessions/queries/readEvening";
-import { Amounts, type Measuring } from "@/ui/Amounts";
+import type { Measuring } from "@/ui/Amounts";
 import { Panel } from "@/ui/Panel";
-import {
-  clockAfter,
-  outReasonNames,
-  outReasons,
-  waitSentence,
-  waitsFor,
-  type OutReason,
-} from "@/wording/advice/evening";
-import { plannedInWords, treatmentName } from "@/wording/names/acts";
+import { clockAfter, outReasonNames, waitSentence, waitsFor, type OutReason } from "@/wording/advice/evening";
+import { plannedInWords } from "@/wording/names/acts";
 import { volumeIn } from "@/wording/units";
 import { dayAndYear, hoursInWords } from "@/wording/dates";
-import { pestName } from "@/wording/names/names";
-import { DelayCost } from "./DelayCost";
+import { Aside } from "./Aside";
+import { Batch } from "./Batch";
 import { OwnTimer } from "./OwnTimer";
 import { useKept } from "./useKept";
 import { useUnits } from "@/ui/shell/Collection";
@@ -104,57 +95,12 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
       <div className="row gx-3">
         <div className="col-lg-8">
           {batches.map(({ what, lines, mixMl, bath }) => (
-            <Panel key={what} title={treatmentName(what)}>
-              {isMix(what) && <Amounts mix={what as MixId} totalMl={mixMl} measuring={measuring} />}
-              {bath && (
-                <p className="mt-2">
-                  One bath of {volumeIn(bath.bathMl, units)} for all the plants you dunk.{" "}
-                  {bath.serves.length > 0 &&
-                    `What is left, strained, is enough for ${lines
-                      .filter(({ stepId }) => bath.serves.includes(stepId))
-                      .map(({ plant }) => plant.code)
-                      .join(", ")}, the same evening.`}
-                </p>
-              )}
-              <ul className="list-unstyled mb-2">
-                {lines.map((line) => (
-                  <li key={line.stepId} className="evening-line">
-                    <span className="box only-print" aria-hidden />
-                    <span className="flex-grow-1">
-                      <strong>
-                        {line.plant.code} {line.plant.name}
-                      </strong>
-                      , {line.placeName}. {plannedInWords(line.planned)}, {line.minutes} min
-                      {line.volumeMl > 0 && `, ${volumeIn(line.volumeMl, units)}`}, against {pestName(line.pest)}.
-                      {line.daysLate < 0 && " Brought forward."}
-                      <AfterClock line={line} from={from} minutes={plan.minutes} />
-                    </span>
-                    <Form.Select
-                      size="sm"
-                      className="no-print w-auto"
-                      aria-label={`Skip ${line.plant.code}`}
-                      value=""
-                      onChange={(event) =>
-                        setOut((all) => new Map([...all, [line.stepId, event.target.value as OutReason]]))
-                      }
-                    >
-                      <option value="">Skip, because …</option>
-                      {outReasons.map((reason) => (
-                        <option key={reason} value={reason}>
-                          {outReasonNames[reason]}
-                        </option>
-                      ))}
-                    </Form.Select>
-                  </li>
-                ))}
-              </ul>
-              <Link
-                className="btn btn-primary no-print"
-                href={`/session/due/${what}?steps=${lines.map(({ stepId }) => stepId).join(",")}`}
-              >
-                Start
-              </Link>
-            </Panel>
+            <Batch
+              key={what}
+              {...{ what, lines, mixMl, bath, measuring, from }}
+              minutes={plan.minutes}
+              onSkip={(line, reason) => setOut((all) => new Map([...all, [line.stepId, reason]]))}
+            />
           ))}
         </div>
         <div className="col-lg-4 no-print">
@@ -213,19 +159,6 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
   );
 }
 
-/** On the sheet: until when something is waited for, by the clock, from the time at which all is done. */
-function AfterClock({ line, from, minutes }: { line: EveningLine; from: string; minutes: number }) {
-  const needed = timersAfter(line.act).filter(({ optional }) => !optional);
-  if (needed.length === 0) return null;
-  return (
-    <span className="only-print">
-      {needed.map(
-        ({ what, minutes: long }) => ` ${what === "dark" ? "Dark" : "Fan"} until ${clockAfter(from, minutes + long)}.`,
-      )}
-    </span>
-  );
-}
-
 function Time({
   id,
   label,
@@ -242,51 +175,5 @@ function Time({
       <Form.Label className="fw-semibold mb-1">{label}</Form.Label>
       <Form.Control type="time" value={value} onChange={(event) => onChange(event.target.value || value)} />
     </Form.Group>
-  );
-}
-
-function Aside({
-  title,
-  lines,
-  told,
-  press,
-  label,
-  costs = false,
-}: {
-  /** Whether a day's delay can be asked about. */
-  costs?: boolean;
-  title: string;
-  lines: readonly EveningLine[];
-  told?: (line: EveningLine) => string;
-  press?: (line: EveningLine) => (() => void) | null;
-  label?: string;
-}) {
-  if (lines.length === 0) return null;
-  return (
-    <Panel title={title}>
-      <ul className="list-unstyled mb-0">
-        {lines.map((line) => {
-          const pressed = press?.(line);
-          return (
-            <li key={line.stepId} className="evening-line">
-              <span className="flex-grow-1">
-                {line.plant.code}: {told ? told(line) : plannedInWords(line.planned)}
-                {costs && line.caseId !== null && <DelayCost caseId={line.caseId} />}
-              </span>
-              {pressed && (
-                <Button
-                  size="sm"
-                  variant="outline-primary"
-                  aria-label={`${label} ${line.plant.code}`}
-                  onClick={pressed}
-                >
-                  {label}
-                </Button>
-              )}
-            </li>
-          );
-        })}
-      </ul>
-    </Panel>
   );
 }

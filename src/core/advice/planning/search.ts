@@ -65,9 +65,10 @@ const USUAL_EVERY_DAYS = 4;
 /** Intervals that are tried, from the shortest the remedy and the keeper bear (common practice). */
 const INTERVALS_DAYS = [4, 5, 7, 10, 14];
 /** Below 15 °C nothing is worth repeating weekly (common practice, no source), but against what still takes under a month to grow up (HOUSE). */
-const COOL_C = 15;
+export const COOL_C = 15;
+export const COOL_EVERY_DAYS = 14;
 const COOL_GENERATION_DAYS = 28;
-const COOL_INTERVALS_DAYS = [14, 21];
+const COOL_INTERVALS_DAYS = [COOL_EVERY_DAYS, 21];
 /** Where nothing develops a second treatment meets what the first has missed, and a third says the same again (HOUSE). */
 const COLD_MOST_TIMES = 2;
 /** Later first days that are tried for the best course: a hatch is waited for (HOUSE, up to ten days). */

@@ -27,10 +27,11 @@ import { shortObjections } from "@/wording/advice/cautions";
 import { percent } from "@/wording/advice/chances";
 import { dayInWords } from "@/wording/dates";
 import { approachNames } from "@/wording/names/names";
-import { beyondSentences, planSentence } from "@/wording/advice/planning/planning";
+import { planSentence } from "@/wording/advice/planning/planning";
 import type { AlikeCase } from "@/operations/cases/queries/readAlike";
 import { NotForAll, useAlsoFor } from "./AlsoFor";
 import { ByHand } from "./ByHand";
+import { Standing } from "./Standing";
 import { WayDetail } from "./WayDetail";
 import { WayRow } from "./WayRow";
 import { rowsOf, type Chosen, type Way } from "./ways";
@@ -202,29 +203,7 @@ export function PlanForm(props: Props) {
       )}
       {withBottle && <p>With a bottle you do not have: {planSentence(withBottle.name, withBottle.schedule)}</p>}
       {!failed && !comparison && <Reckoning share={begun?.share ?? 0} />}
-      {comparison?.tooCold && (
-        <div className="alert alert-warning" role="note">
-          <strong>It is too cold there for the pest to develop.</strong> Treating now only thins it out, and nobody can
-          tell when it is over. Move the plant somewhere warmer if it tolerates that, or continue when it is warmer;
-          until then remove what you see.
-        </div>
-      )}
-      {comparison?.cool && !comparison.tooCold && (
-        <p className="mb-2">
-          It is below 15 °C there: everything grows slowly, so treatments lie two weeks or more apart.
-        </p>
-      )}
-      {comparison?.beyond && !comparison.tooCold && (
-        <div className="alert alert-warning" role="note">
-          <strong>Nothing you have gets that far.</strong> {beyondSentences(comparison.beyond).join(" ")}
-        </div>
-      )}
-      {comparison?.plans.length === 0 && (
-        <div className="alert alert-warning" role="note">
-          <strong>This plant tolerates none of the remedies at the moment.</strong> What remains is done by hand: squash
-          and pick off what you see, with a loupe, shower it, or release predators.
-        </div>
-      )}
+      {comparison && <Standing comparison={comparison} />}
       {plans.length > 0 && <p className="small mb-1">Bars: treatments. Rings: looks. A wider line: likelier.</p>}
       <ul className="ways">
         {ways.good.slice(0, most).map(row)}

@@ -38,14 +38,16 @@ export default async function CalendarPage({ searchParams }: { searchParams: Pro
   const first = ofMonth ? (`${asked}-01` as Day) : monday;
   const [year, month] = [Number((ofMonth ? first : now).slice(0, 4)), Number((ofMonth ? first : now).slice(5, 7))];
   const last = ofMonth ? addDays(monthAt(year, month + 1), -1) : addDays(monday, 7 * WEEKS - 1);
-  const entries = await cachedView(context, `calendar ${first} ${last}`, () => readCalendar(context, first, last));
-  const done = await cachedView(context, `done ${first} ${last}`, () => readDone(context, first, last));
+  const [entries, done, feeds] = await Promise.all([
+    cachedView(context, `calendar ${first} ${last}`, () => readCalendar(context, first, last)),
+    cachedView(context, `done ${first} ${last}`, () => readDone(context, first, last)),
+    may(context.role, "own") ? cachedView(context, "feeds", () => readFeeds(context)) : [],
+  ]);
   const byDay = groupBy(entries, ({ day }) => day);
   const begin = addDays(first, 1 - weekdayOf(first));
   const weeks = Array.from({ length: 6 }, (_, w) =>
     Array.from({ length: 7 }, (_, d) => addDays(begin, 7 * w + d)),
   ).filter((week) => week[0]! <= last);
-  const feeds = may(context.role, "own") ? await cachedView(context, "feeds", () => readFeeds(context)) : [];
   const { timeZone, name } = context.collection;
   return (
     <>

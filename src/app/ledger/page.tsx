@@ -21,7 +21,10 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
   const context = await currentContext();
   const asked = (await searchParams).by;
   const by = tallyKeys.find((one) => one === asked) ?? "seller";
-  const { records, looks, overruled } = await cachedView(context, "signs", () => readSigns(context));
+  const [{ records, looks, overruled }, counted] = await Promise.all([
+    cachedView(context, "signs", () => readSigns(context)),
+    cachedView(context, `ledger ${by}`, () => readLedger(context, by)),
+  ]);
   const compared = records.filter(({ differs }) => differs !== null);
   const few = records.filter(({ differs }) => differs === null);
   return (
@@ -39,7 +42,7 @@ export default async function LedgerPage({ searchParams }: { searchParams: Promi
         </Link>
       </div>
       <AsOf />
-      <Tally {...await cachedView(context, `ledger ${by}`, () => readLedger(context, by))} />
+      <Tally {...counted} />
       <Panel title="What your own finds say about the signs">
         <p>
           Naming a pest uses a table of how often each sign goes with each pest: our own estimates. Here you see it next

@@ -33,8 +33,10 @@ const rooms = [
 export default async function YearPage() {
   const context = await currentContext();
   const mark = await markNow(context);
-  const dues = await cachedView(context, "year", () => readRooms(context, AHEAD_DAYS));
-  const places = await cachedView(context, "places", () => readPlaces(context));
+  const [dues, places] = await Promise.all([
+    cachedView(context, "year", () => readRooms(context, AHEAD_DAYS)),
+    cachedView(context, "places", () => readPlaces(context)),
+  ]);
   const day = today(context);
   return (
     <>

@@ -89,7 +89,6 @@ const FIRST = 1000;
 /** What runs of wintering, each out of its own place, with what it was read from. */
 export interface WinteringNow {
   readonly places: readonly Place[];
-  readonly listed: readonly plantStates.ListedPlant[];
   /** Places out of doors that stand in no other, and all that are within them. */
   readonly outdoorRoots: readonly Place[];
   readonly outside: ReadonlySet<string>;
@@ -99,20 +98,20 @@ export interface WinteringNow {
 /** The plants out of doors on their way in: what is done when, who is behind, and what that lets in. */
 export async function winteringNow(context: Context, scope: Scope): Promise<WinteringNow> {
   const day = today(context);
-  const [all, listed, programmesOn] = await inParallel(
+  const [all, programmesOn] = await inParallel(
     scope,
     () => places.all(scope),
-    () => plantStates.list(scope),
     () => programmesNow(scope),
   );
   const outdoorRoots = all.filter(({ kind, parentId }) => kind === "outdoors" && parentId === null);
   const within = (placeId: string) => around(all, placeId).within;
   const outside = new Set(outdoorRoots.flatMap(({ id }) => [...within(id)]));
   const running = ofKind(programmesOn, "wintering");
-  const paces = running.length > 0 ? await ownPaces(scope) : {};
+  const [paces, listed] =
+    running.length > 0 ? [await ownPaces(scope), await plantStates.list(scope)] : ([{}, []] as const);
   const programmes: Wintering[] = [];
   for (const one of running) programmes.push(await programmeOf(one));
-  return { places: all, listed, outdoorRoots, outside, programmes };
+  return { places: all, outdoorRoots, outside, programmes };
 
   async function programmeOf({ placeId, begunOn, chosen }: Running<"wintering">): Promise<Wintering> {
     const from = within(placeId!);

@@ -7,9 +7,9 @@ const found = (plantId: string, on: string, over: Partial<CaseCounted> = {}): Ca
   ...{ way: null, daysUntilFound: null, minutes: 10, ...over },
 });
 const plants = [
-  { plantId: "a", seller: "stall", placeId: "sill" },
-  { plantId: "b", seller: "stall", placeId: "desk" },
-  { plantId: "c", seller: "swap", placeId: "desk" },
+  { seller: "stall", placeId: "sill", plantIds: ["a"] },
+  { seller: "stall", placeId: "desk", plantIds: ["b"] },
+  { seller: "swap", placeId: "desk", plantIds: ["c"] },
 ];
 const cases = [
   found("a", "2026-03-02", { daysUntilFound: 10, way: "arrival" }),

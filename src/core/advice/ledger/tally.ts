@@ -24,11 +24,11 @@ export interface CaseCounted {
   readonly minutes: number;
 }
 
-/** A plant as the ledger counts it: under its seller and the place where it stands now. */
-export interface PlantCounted {
-  readonly plantId: string;
+/** Plants as the ledger counts them: those of one seller at the place where they stand now. */
+export interface PlantsCounted {
   readonly seller: string;
   readonly placeId: string;
+  readonly plantIds: readonly string[];
 }
 
 export interface TallyLine {
@@ -53,7 +53,7 @@ const keyOf: Readonly<Record<TallyBy, (one: CaseCounted) => string>> = {
  * Finds by seller, by the way they came in, by place or by month; most finds first, months in their order. Sellers and places
  * without a find are there too, so that what was spared is seen.
  */
-export function tally(by: TallyBy, plants: readonly PlantCounted[], cases: readonly CaseCounted[]): TallyLine[] {
+export function tally(by: TallyBy, plants: readonly PlantsCounted[], cases: readonly CaseCounted[]): TallyLine[] {
   const finds = new Map<string, CaseCounted[]>();
   const counted = new Map<string, Set<string>>();
   const under = <V>(map: Map<string, V>, key: string, empty: () => V): V => {
@@ -61,9 +61,11 @@ export function tally(by: TallyBy, plants: readonly PlantCounted[], cases: reado
     map.set(key, there);
     return there;
   };
-  for (const { plantId, seller, placeId } of plants)
-    if (by === "seller" || by === "place")
-      under(counted, by === "seller" ? seller : placeId, () => new Set<string>()).add(plantId);
+  for (const { plantIds, seller, placeId } of plants) {
+    if (by !== "seller" && by !== "place") break;
+    const there = under(counted, by === "seller" ? seller : placeId, () => new Set<string>());
+    for (const plantId of plantIds) there.add(plantId);
+  }
   for (const one of cases) {
     const key = keyOf[by](one);
     under(finds, key, () => []).push(one);

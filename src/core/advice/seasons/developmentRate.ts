@@ -32,9 +32,23 @@ export function growthOf(doublingDays: number | null): "fast" | "grows" | "still
 
 /**
  * How fast a pest goes at a mean warmth, °C, on a plant of one site, at the egg laying of the tables. Source: the growth of the model's
- * own step (Euler–Lotka). Throws RangeError unless the warmth is finite. @example paceAt("spiderMite", 24).doublingDays // 3.6
+ * own step (Euler–Lotka). Throws RangeError unless the warmth is finite. @example developmentRateAt("spiderMite", 24).doublingDays // 3.6
  */
 export function developmentRateAt(pest: PestId, meanC: number): DevelopmentRate {
+  const key = `${pest} ${meanC}`;
+  const kept = knownRates.get(key);
+  if (kept) return kept;
+  const made = workedOut(pest, meanC);
+  if (knownRates.size >= MOST_KNOWN) knownRates.clear();
+  knownRates.set(key, made);
+  return made;
+}
+
+/** The same warmth is asked of a hundred shelves, on every page that tells of them. */
+const knownRates = new Map<string, DevelopmentRate>();
+const MOST_KNOWN = 4096;
+
+function workedOut(pest: PestId, meanC: number): DevelopmentRate {
   const known = pestOf(pest);
   const grown = known.stages.findIndex((stage) => stage.id === "youngAdult" || phaseOf(stage) === "adult");
   const toAdult = known.stages.slice(0, grown).reduce((sum, { degreeDays }) => sum + degreeDays, 0);

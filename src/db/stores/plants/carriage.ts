@@ -4,7 +4,7 @@ import { growthFormIds } from "@/core/knowledge/plants/growthForms";
 import type { PlantCarries } from "@/core/advice/spread/carries";
 import { potFactor } from "@/core/advice/walks/timeLeft";
 import type { Scope } from "../../connection";
-import { any, first, idList, rows, run } from "../../query";
+import { any, first, idList, manyRows, rows, run } from "../../query";
 
 /** What plants may carry unseen: reckoned, kept as a cache. */
 
@@ -115,7 +115,7 @@ export type CarriageRow = z.output<typeof row>;
 export function of(scope: Scope, plantIds: readonly string[]): Promise<CarriageRow[]> {
   const sql = `select plant_id as "plantId", p, as_of::text as "asOf", result from carriage
     where collection_id = :c and p is not null and plant_id = any (cast(:ids as uuid[]))`;
-  return rows(scope, row, sql, { ids: idList(plantIds) });
+  return manyRows(scope, row, sql, { ids: idList(plantIds) });
 }
 
 /** What is known of a plant as of a day, where that is of the facts as they are; null where it is not. */

@@ -77,13 +77,14 @@ const inUse = `${every} and p.archived_at is null`;
 
 /** All plants in use with their states, by code. */
 export function list(scope: Scope): Promise<ListedPlant[]> {
-  return rows(scope, listed, `${inUse} order by p.code`);
+  return manyRows(scope, listed, `${inUse} order by p.code`);
 }
 
 /** Some plants with their states, archived or not. */
 export async function of(scope: Scope, ids: readonly string[]): Promise<ListedPlant[]> {
   if (ids.length === 0) return [];
-  return rows(scope, listed, `${every} and p.id = any (cast(:ids as uuid[])) order by p.code`, { ids: idList(ids) });
+  const sql = `${every} and p.id = any (cast(:ids as uuid[])) order by p.code`;
+  return manyRows(scope, listed, sql, { ids: idList(ids) });
 }
 
 /** The first `limit` plants whose look is due on or before `today`, the longest overdue first. */
@@ -104,11 +105,14 @@ export function lookDays(
   until: string,
   named: number,
 ): Promise<z.output<typeof lookDay>[]> {
-  const sql = `select greatest(c.look_due_on, cast(:today as date))::text as day, count(*)::int as plants,
-      (array_agg(p.code order by p.code))[1:cast(:named as int)] as codes
-    from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
-    where c.collection_id = :c and p.archived_at is null and c.look_due_on <= :until
-    group by 1`;
+  // Putting codes in order as people count takes longest by far: of each day as many as are named are picked out.
+  const sql = `with due as materialized (
+      select greatest(c.look_due_on, cast(:today as date)) as day, p.code
+      from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
+      where c.collection_id = :c and p.archived_at is null and c.look_due_on <= :until
+    )
+    select d.day::text, d.plants, array(select code from due where due.day = d.day order by code limit :named) as codes
+    from (select day, count(*)::int as plants from due group by day) d`;
   return rows(scope, lookDay, sql, { today, until, named });
 }
 
@@ -139,7 +143,7 @@ export function countByPlace(scope: Scope): Promise<{ placeId: string; plants: n
   const sql = `select c.place_id as "placeId", count(*)::int as plants
     from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
     where c.collection_id = :c and p.archived_at is null group by c.place_id`;
-  return rows(scope, z.object({ placeId: z.string(), plants: z.number() }), sql);
+  return manyRows(scope, z.object({ placeId: z.string(), plants: z.number() }), sql);
 }
 
 /** Plants that stand apart, and infested plants that do not. */
@@ -147,15 +151,35 @@ export function apartOrInfested(scope: Scope): Promise<ListedPlant[]> {
   return rows(scope, listed, `${inUse} and (c.apart or c.state = 'infested') order by p.code`);
 }
 
+/**
+ * The first `limit` plants in use in one state, place by place in the order of `placeIds` and by code, with how many there are. Of thousands
+ * no more are read than are asked for.
+ */
+export async function firstInState(
+  scope: Scope,
+  state: PlantState,
+  placeIds: readonly string[],
+  limit: number,
+): Promise<{ readonly all: number; readonly listed: ListedPlant[] }> {
+  const sql = `select one.*, (count(*) over ())::int as "all" from (${inUse} and c.state = :state) one
+    order by array_position(cast(:placeIds as uuid[]), one."placeId"), one.code limit :limit`;
+  const found = await rows(scope, listed.extend({ all: z.number() }), sql, {
+    state,
+    placeIds: idList(placeIds),
+    limit,
+  });
+  return { all: found[0]?.all ?? 0, listed: found.map(({ all: _all, ...row }) => row) };
+}
+
 /** Plants in use in one state, by code. */
 export function inState(scope: Scope, state: PlantState): Promise<ListedPlant[]> {
-  return rows(scope, listed, `${inUse} and c.state = :state order by p.code`, { state });
+  return manyRows(scope, listed, `${inUse} and c.state = :state order by p.code`, { state });
 }
 
 /** Plants in use that stand at some places, by code. */
 export function standingIn(scope: Scope, placeIds: readonly string[]): Promise<ListedPlant[]> {
   const sql = `${inUse} and c.place_id = any (cast(:ids as uuid[])) order by p.code`;
-  return rows(scope, listed, sql, { ids: idList(placeIds) });
+  return manyRows(scope, listed, sql, { ids: idList(placeIds) });
 }
 
 /** Plants whose row is to be derived anew. */
@@ -219,16 +243,6 @@ export function asTheyStand(scope: Scope, placeIds: readonly string[] | null = n
     where c.collection_id = :c and p.archived_at is null
       and (cast(:ids as uuid[]) is null or c.place_id = any (cast(:ids as uuid[]))) order by c.slot nulls last, p.code`;
   return manyRows(scope, onBench, sql, { ids: placeIds && idList(placeIds) });
-}
-
-const standing = z.object({ placeId: z.string().nullable(), plants: z.coerce.number() });
-
-/** How many plants in use stand in each place; places without any are left out. */
-export function standingCounts(scope: Scope): Promise<z.output<typeof standing>[]> {
-  const sql = `select c.place_id as "placeId", count(*) as plants
-    from plant_states c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
-    where c.collection_id = :c and p.archived_at is null group by c.place_id`;
-  return manyRows(scope, standing, sql);
 }
 
 const byState = z.object({

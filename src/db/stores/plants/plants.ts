@@ -74,14 +74,6 @@ export function withCodes(scope: Scope, codes: readonly string[]): Promise<{ id:
   return rows(scope, z.object({ id: z.string(), code: z.string() }), sql, { codes: JSON.stringify(codes) });
 }
 
-/** The ids of plants of a genus, however its name is written: large or small. Archived ones are among them. */
-export async function ofGenus(scope: Scope, names: readonly string[]): Promise<string[]> {
-  const sql = `select id from plants where collection_id = :c
-    and lower(genus) in (select jsonb_array_elements_text(cast(:names as jsonb)))`;
-  const small = JSON.stringify(names.map((name) => name.toLowerCase()));
-  return (await rows(scope, z.object({ id: z.string() }), sql, { names: small })).map(({ id }) => id);
-}
-
 /** The codes of all plants in use. */
 export async function codes(scope: Scope): Promise<string[]> {
   const sql = "select code from plants where collection_id = :c and archived_at is null order by code";

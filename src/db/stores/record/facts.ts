@@ -73,6 +73,13 @@ export async function of<K extends FactKindId>(
   return read(scope, kind, `f.${underscored(attribute)} = any (cast(:ids as uuid[]))`, { ids: idList(ids) });
 }
 
+/** Facts of all plants of a genus, however its name is written, large or small; oldest first, those struck out among them. */
+export function ofGenus<K extends FactKindId>(scope: Scope, kind: K, names: readonly string[]): Promise<Fact<K>[]> {
+  const theirs = `f.plant_id in (select p.id from plants p where p.collection_id = :c
+    and lower(p.genus) in (select jsonb_array_elements_text(cast(:names as jsonb))))`;
+  return read(scope, kind, theirs, { names: JSON.stringify(names.map((name) => name.toLowerCase())) });
+}
+
 /** Facts of plants, of each from a moment of its own on; oldest first, those struck out among them. */
 export async function since<K extends FactKindId>(
   scope: Scope,

@@ -4,7 +4,7 @@ import { toolIds } from "@/core/model/inspection/tools";
 import { pestIds } from "@/core/knowledge/pests/pests";
 import type { Blamed } from "@/core/advice/spread/carries";
 import type { Scope } from "../../connection";
-import { rows } from "../../query";
+import { manyRows, rows } from "../../query";
 
 const counted = z.object({
   caseId: z.string(),
@@ -58,12 +58,12 @@ export function looksInCases(scope: Scope): Promise<z.output<typeof looked>[]> {
   return rows(scope, looked, sql);
 }
 
-const plant = z.object({ plantId: z.string(), seller: z.string(), placeId: z.string() });
+const together = z.object({ seller: z.string(), placeId: z.string(), plantIds: z.array(z.string()) });
 
-/** Every plant there is or was, with its seller and the place where it stands or stood last. */
-export function plants(scope: Scope): Promise<z.output<typeof plant>[]> {
-  const sql = `select p.id as "plantId", p.seller, c.place_id as "placeId"
+/** Every plant there is or was: those of each seller that stand, or stood last, at each place. */
+export function plants(scope: Scope): Promise<z.output<typeof together>[]> {
+  const sql = `select p.seller, c.place_id as "placeId", json_agg(p.id order by p.code) as "plantIds"
     from plants p join plant_states c on c.collection_id = p.collection_id and c.plant_id = p.id
-    where p.collection_id = :c order by p.code`;
-  return rows(scope, plant, sql);
+    where p.collection_id = :c group by p.seller, c.place_id order by p.seller, c.place_id`;
+  return manyRows(scope, together, sql);
 }

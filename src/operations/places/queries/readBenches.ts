@@ -37,7 +37,7 @@ export async function readBenches(context: Context, atFirst = Infinity): Promise
   const [all, counted, newest] = await inParallel(
     scope,
     () => warmPlaces(scope, day),
-    () => plantStates.standingCounts(scope),
+    () => plantStates.countByPlace(scope),
     () => placePhotos.newest(scope),
   );
   const { within, outermost } = placeOrder(all);

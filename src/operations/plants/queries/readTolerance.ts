@@ -2,7 +2,6 @@ import { genusIn } from "@/core/knowledge/plants/genusIn";
 import { toleranceShownBy, type Borne } from "@/core/advice/tolerance/toleranceShown";
 import { standing } from "@/core/record/facts/facts";
 import * as facts from "@/db/stores/record/facts";
-import * as plants from "@/db/stores/plants/plants";
 import { scopeOf, type Context } from "../../shared/context";
 
 /** What plants of a genus in this collection have said to mixes; empty for a genus nobody has named. */
@@ -11,6 +10,5 @@ export async function readTolerance(context: Context, genus: string): Promise<re
   if (named === "") return [];
   const scope = scopeOf(context, "read");
   // Two spellings that mean one genus of the table are one.
-  const ids = await plants.ofGenus(scope, [named, genusIn(named)?.name ?? named]);
-  return toleranceShownBy(standing(await facts.of(scope, "reaction", "plantId", ids)));
+  return toleranceShownBy(standing(await facts.ofGenus(scope, "reaction", [named, genusIn(named)?.name ?? named])));
 }

@@ -1,6 +1,8 @@
 import { addDays, type Day } from "@/core/shared/days";
 import { coldestOffered, moveBefore } from "@/core/advice/seasons/wintering";
+import { inParallel } from "@/db/query";
 import * as climate from "@/db/stores/climate/climate";
+import * as plantStates from "@/db/stores/plants/plantStates";
 import { scopeOf, today, type Context } from "../../shared/context";
 import { around } from "../roomOnRecord";
 import { winteringNow, type Wintering } from "../winteringNow";
@@ -28,11 +30,16 @@ const BEFORE_DAYS = 400;
 export async function readWintering(context: Context): Promise<WinteringView> {
   const scope = scopeOf(context, "read");
   const day = today(context);
-  const { places, listed, outdoorRoots, outside, programmes } = await winteringNow(context, scope);
-  const nights = await climate.daysFrom(scope, addDays(day, -BEFORE_DAYS), [...outside]);
+  const { places, outdoorRoots, outside, programmes } = await winteringNow(context, scope);
+  const [nights, counted] = await inParallel(
+    scope,
+    () => climate.daysFrom(scope, addDays(day, -BEFORE_DAYS), [...outside]),
+    () => plantStates.countByPlace(scope),
+  );
+  const counts = new Map(counted.map(({ placeId, plants }) => [placeId, plants]));
   const count = (placeId: string) => {
     const { within } = around(places, placeId);
-    return listed.filter((row) => within.has(row.placeId)).length;
+    return [...within].reduce((sum, id) => sum + (counts.get(id) ?? 0), 0);
   };
   return {
     day,
@@ -44,7 +51,7 @@ export async function readWintering(context: Context): Promise<WinteringView> {
         id,
         name,
         roomFor,
-        plants: listed.filter((row) => row.placeId === id).length,
+        plants: counts.get(id) ?? 0,
       })),
     coldNights: coldestOffered.flatMap((coldestC) => {
       const move = moveBefore(nights, coldestC, day);

@@ -38,7 +38,8 @@ export type GivenGroup = (typeof givenGroups)[number];
 export type GroupAsked =
   | { readonly who: "place" | "walk"; readonly id: string }
   | { readonly who: "pest"; readonly pest: PestId }
-  | { readonly who: "atRisk" | "apart" }
+  | { readonly who: "atRisk" }
+  | { readonly who: "apart" }
   | { readonly who: GivenGroup; readonly id: string };
 
 export interface GroupView extends SessionView {
@@ -55,7 +56,8 @@ const ALL = "all";
 
 /** Reads what an address asks for; null for nothing. */
 export function groupAsked(who: unknown, id: unknown): GroupAsked | null {
-  if (who === "atRisk" || who === "apart") return { who };
+  if (who === "atRisk") return { who };
+  if (who === "apart") return { who };
   const given = givenGroups.find((one) => one === who);
   if (given) return typeof id === "string" && (id === ALL || idIn(id)) ? { who: given, id } : null;
   if (who === "pest" && typeof id === "string" && isKnownPest(id)) return { who, pest: id };
@@ -76,16 +78,13 @@ export async function readGroup(context: Context, asked: GroupAsked | null): Pro
   );
   const { isWithin } = placesInRecord(all);
   const infested = groupBy(open, ({ pest }) => pest);
-  const listed = await listedIn(scope, asked, {
+  const chosen = await chosenIn(scope, asked, {
+    places: all.map(({ id }) => id),
     within: (placeId) => all.filter(({ id }) => isWithin(id, placeId)).map(({ id }) => id),
     infestedBy: (pest) => (infested.get(pest) ?? []).map(({ plantId }) => plantId),
     given: () => [...given!.asks.keys()],
   });
-  // Place by place, as hands go.
-  const rank = new Map(all.map(({ id }, i) => [id, i]));
-  const rankOf = ({ placeId }: plantStates.ListedPlant) => rank.get(placeId) ?? all.length;
-  const chosen = listed.toSorted((a, b) => rankOf(a) - rankOf(b) || byCode(a.code, b.code));
-  const taken = chosen.slice(0, MOST);
+  const taken = chosen.listed;
   const since = given?.since ?? day;
   const of = await groupRecords(scope, new Set(taken.map(({ id }) => id)), since);
   const names = new Map(all.map(({ id, name }) => [id, name]));
@@ -106,7 +105,7 @@ export async function readGroup(context: Context, asked: GroupAsked | null): Pro
     plants,
     ...(await beforehand(context, scope, plants)),
     steps: given && stepsOf(plants, given, usualTool(context.collection.owns)),
-    all: chosen.length,
+    all: chosen.all,
     places: all
       .map(({ id, name }) => ({
         ...{ id, name },
@@ -117,15 +116,35 @@ export async function readGroup(context: Context, asked: GroupAsked | null): Pro
   };
 }
 
+interface Ids {
+  /** Every place, in the order in which hands go. */
+  readonly places: readonly string[];
+  readonly within: (placeId: string) => readonly string[];
+  readonly infestedBy: (pest: PestId) => readonly string[];
+  readonly given: () => readonly string[];
+}
+
+interface ChosenPlants {
+  readonly all: number;
+  readonly listed: readonly plantStates.ListedPlant[];
+}
+
+/** The plants that a session is for, place by place, up to as many as one has; and how many there are. */
+async function chosenIn(scope: Scope, asked: GroupAsked | null, ids: Ids): Promise<ChosenPlants> {
+  // At risk may be thousands.
+  if (asked?.who === "atRisk") return plantStates.firstInState(scope, "atRisk", ids.places, MOST);
+  const listed = await listedIn(scope, asked, ids);
+  const rank = new Map(ids.places.map((id, i) => [id, i]));
+  const rankOf = ({ placeId }: plantStates.ListedPlant) => rank.get(placeId) ?? rank.size;
+  const inOrder = listed.toSorted((a, b) => rankOf(a) - rankOf(b) || byCode(a.code, b.code));
+  return { all: listed.length, listed: inOrder.slice(0, MOST) };
+}
+
 /** The plants in use that a session is for, and no others: of thousands none is read that does not belong to it. */
 async function listedIn(
   scope: Scope,
-  asked: GroupAsked | null,
-  ids: {
-    readonly within: (placeId: string) => readonly string[];
-    readonly infestedBy: (pest: PestId) => readonly string[];
-    readonly given: () => readonly string[];
-  },
+  asked: Exclude<GroupAsked, { who: "atRisk" }> | null,
+  ids: Ids,
 ): Promise<plantStates.ListedPlant[]> {
   const inUse = async (some: readonly string[]) => (await plantStates.of(scope, some)).filter((row) => !row.archived);
   switch (asked?.who) {
@@ -137,8 +156,6 @@ async function listedIn(
       return inUse(await walks.memberIds(scope, asked.id));
     case "pest":
       return inUse([...new Set(ids.infestedBy(asked.pest))]);
-    case "atRisk":
-      return plantStates.inState(scope, "atRisk");
     case "apart":
       return (await plantStates.apartOrInfested(scope)).filter(({ apart }) => apart);
     case "winter":

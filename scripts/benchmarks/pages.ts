@@ -19,19 +19,36 @@ const LARGE = { plants: 5000, shelves: 100, weeks: 52, openCases: 40 };
 
 // What is asked is asked under the application's own role: row-level security is part of what a page takes.
 
-/** The 50th and 95th percentile of the times to a whole answer, one request after the other, in ms. */
-async function time(path: string): Promise<{ p50: number; p95: number }> {
+/**
+ * The 50th and 95th percentile of the times to a whole answer, one request after the other, in ms. What is worked through meanwhile
+ * comes after what can be read at once: `first` is when that was there.
+ */
+async function time(path: string): Promise<Record<"first" | "whole", { p50: number; p95: number }>> {
+  const firsts: number[] = [];
   const times: number[] = [];
   for (let i = 0; i < WARM_UP + REQUESTS; i++) {
     const begin = performance.now();
     const response = await fetch(`http://127.0.0.1:${PORT}${path}`);
     if (!response.ok) throw new Error(`${path} answered ${response.status}`);
-    await response.arrayBuffer();
-    if (i >= WARM_UP) times.push(performance.now() - begin);
+    const pieces = response.body!.getReader();
+    // The page itself is the first piece; what is still waited for holds back its end only.
+    await pieces.read();
+    const first = performance.now() - begin;
+    while (!(await pieces.read()).done);
+    if (i < WARM_UP) continue;
+    firsts.push(first);
+    times.push(performance.now() - begin);
   }
-  times.sort((a, b) => a - b);
-  return { p50: times[Math.floor(REQUESTS * 0.5)]!, p95: times[Math.floor(REQUESTS * 0.95)]! };
+  return { first: percentiles(firsts), whole: percentiles(times) };
 }
+
+function percentiles(times: number[]): { p50: number; p95: number } {
+  times.sort((a, b) => a - b);
+  return { p50: times[Math.floor(times.length * 0.5)]!, p95: times[Math.floor(times.length * 0.95)]! };
+}
+
+/** Pages on which something is worked through while the rest is read: held to their first piece, the whole is told beside it. */
+const streamed = ["/prevention"];
 
 const names = [
   ["/cases/", "a case"],
@@ -48,11 +65,12 @@ async function measure(what: string, appUrl: string, limitMs: number, caseId: st
     const ofTheYear = ["/evening", "/calendar", "/prevention", "/wintering", "/benches/climate", "/benches/plan"];
     const pages = ["/today", "/benches", ...ofOne, "/walk/tonight", "/ledger", ...ofTheYear, "/session?who=atRisk"];
     for (const path of pages) {
-      const { p50, p95 } = await time(path);
+      const { first, whole } = await time(path);
+      const { p50, p95 } = streamed.includes(path) ? first : whole;
       const page = path === around ? "around" : (names.find(([begin]) => path.startsWith(begin))?.[1] ?? path);
       const verdict = p95 < limitMs ? "ok" : "TOO SLOW";
       console.log(
-        `${what.padEnd(28)} ${page.padEnd(18)} p50 ${p50.toFixed(0).padStart(4)} ms   p95 ${p95.toFixed(0).padStart(4)} ms   limit ${limitMs} ms   ${verdict}`,
+        `${what.padEnd(28)} ${page.padEnd(18)} p50 ${p50.toFixed(0).padStart(4)} ms   p95 ${p95.toFixed(0).padStart(4)} ms   limit ${limitMs} ms   ${verdict}${streamed.includes(path) ? `, whole ${whole.p50.toFixed(0)} ms` : ""}`,
       );
       if (p95 >= limitMs) process.exitCode = 1;
     }

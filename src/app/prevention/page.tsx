@@ -1,6 +1,5 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
-import { setImmediate } from "node:timers/promises";
 import { Suspense } from "react";
 import { currentContext, markNow } from "@/app/_parts/server/context";
 import { EndPress } from "@/app/_parts/EndPress";
@@ -8,19 +7,25 @@ import { Live } from "@/app/_parts/Live";
 import { may } from "@/core/access/roles";
 import type { Day } from "@/core/shared/days";
 import { groupBy } from "@/core/shared/groupBy";
-import { roundMixes, type RoundMixId } from "@/core/advice/seasons/prevention";
-import { readPrevention, type GuestsView, type PreventionView } from "@/operations/seasons/queries/readPrevention";
+import {
+  readPrevention,
+  readPreventionChoices,
+  type GuestsView,
+  type PreventionView,
+} from "@/operations/seasons/queries/readPrevention";
+import type { Context } from "@/operations/shared/context";
 import type { RoundsView } from "@/operations/walks/queries/readRounds";
 import { Panel } from "@/ui/Panel";
 import { predatorNames } from "@/wording/names/acts";
-import { volumeIn, type Units } from "@/wording/units";
-import { dayInWords, fromToday, hoursInWords } from "@/wording/dates";
+import type { Units } from "@/wording/units";
+import { dayInWords, fromToday } from "@/wording/dates";
 import { mixNames, techniqueNames } from "@/wording/names/names";
 import { rhythmSentence, sparedNames } from "@/wording/advice/seasons/seasons";
 import { BeginGuests } from "./_parts/BeginGuests";
 import { BeginRounds } from "./_parts/BeginRounds";
 import { SachetPress } from "./_parts/SachetPress";
-import { cachedView } from "@/app/_parts/server/cachedView";
+import { Worth } from "./_parts/Worth";
+import { cachedView, standingIn } from "@/app/_parts/server/cachedView";
 import { AsOf } from "@/app/_parts/AsOf";
 import { plantsInWords } from "@/wording/names/plants";
 import { PutTotals } from "@/ui/acts/PutTotals";
@@ -34,8 +39,8 @@ const SHOWN = 8;
 export default async function PreventionPage() {
   const context = await currentContext();
   const mark = await markNow(context);
-  const view = await cachedView(context, "prevention", () => readPrevention(context));
-  const { units } = context.collection;
+  const { running, places } = await cachedView(context, "prevention choices", () => readPreventionChoices(context));
+  const told = standingIn().since !== null;
   const records = may(context.role, "record");
   return (
     <>
@@ -48,35 +53,19 @@ export default async function PreventionPage() {
       </p>
       <div className="row gx-3">
         <div className="col-lg-7">
-          {view.rounds.map((one) => (
-            <Running key={one.placeId ?? "all"} running={one} day={view.day} records={records} units={units} />
-          ))}
-          {view.guests.map((one) => (
-            <Guests key={`${one.placeId} ${one.chosen.predator}`} guests={one} day={view.day} records={records} />
-          ))}
-          {/* It comes after the rest: every plant is weighed for every mix. */}
-          <Suspense
-            fallback={
-              <Panel title="One round now">
-                <p className="mb-0">Working through every plant …</p>
-              </Panel>
-            }
-          >
-            <Worth worthOf={view.worthOf} units={units} />
+          {/* It comes after the rest: every plant is read for it, and weighed for every mix. */}
+          <Suspense fallback={<Working title={running.length > 0 ? "Rounds" : "One round now"} />}>
+            <Now context={context} told={told} records={records} />
           </Suspense>
         </div>
         <div className="col-lg-5">
           {records && (
             <>
               <Panel title="Start or change rounds">
-                <BeginRounds
-                  rounds={view.rounds.map(({ placeId, chosen }) => ({ placeId, chosen }))}
-                  places={view.places}
-                  hemisphere={context.collection.hemisphere}
-                />
+                <BeginRounds rounds={running} places={places} hemisphere={context.collection.hemisphere} />
               </Panel>
               <Panel title="Predators as prevention">
-                <BeginGuests places={view.places} />
+                <BeginGuests places={places} />
               </Panel>
             </>
           )}
@@ -86,68 +75,31 @@ export default async function PreventionPage() {
   );
 }
 
-/** What a round of each mix is worth. Between two mixes others get their turn. */
-async function Worth({ worthOf, units }: Pick<PreventionView, "worthOf"> & { units: Units }) {
-  const worth: ({ readonly mix: RoundMixId } & ReturnType<PreventionView["worthOf"]>)[] = [];
-  for (const mix of roundMixes) {
-    await setImmediate();
-    worth.push({ mix, ...worthOf(mix) });
-  }
-  const saved = (n: number) => (n < 0.005 ? "0" : n < 1 ? n.toFixed(2) : n.toFixed(1));
+function Working({ title }: { title: string }) {
   return (
-    <Panel title="One round now">
-      <div className="table-responsive" tabIndex={0} role="region" aria-label="What a round is worth">
-        <table className="table table-sm mb-0">
-          <thead>
-            <tr>
-              <th scope="col">Spray with</th>
-              <th scope="col">On</th>
-              <th scope="col" className="text-end">
-                Plants saved
-              </th>
-              <th scope="col" className="text-end">
-                Work
-              </th>
-              <th scope="col" className="text-end">
-                Mix
-              </th>
-              <th scope="col" className="text-end">
-                Need care
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {worth.flatMap(({ mix, all, prone }) =>
-              [["all", all] as const, ["prone", prone] as const].map(([who, worth]) => (
-                <tr key={`${mix} ${who}`}>
-                  <td>{who === "all" ? mixNames[mix] : ""}</td>
-                  <td className="text-nowrap">
-                    {who}, {worth.plants}
-                  </td>
-                  <td className="text-end">{saved(worth.saved)}</td>
-                  <td className="text-end text-nowrap">{hoursInWords(Math.round(worth.minutes))}</td>
-                  <td className="text-end text-nowrap">{volumeIn(worth.volumeMl, units)}</td>
-                  <td className="text-end">{worth.withCare}</td>
-                </tr>
-              )),
-            )}
-            <tr>
-              <td>Nothing</td>
-              <td>none</td>
-              <td className="text-end">0</td>
-              <td className="text-end">0</td>
-              <td className="text-end">0</td>
-              <td className="text-end">0</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
-      <p className="small mt-2 mb-0">
-        Plants saved: cases it is expected to prevent, including those that would catch it within four weeks. Our own
-        rough estimates. Plants in flower, in a case, resting dry, with predators at work, or that do not tolerate it
-        are left out.
-      </p>
+    <Panel title={title}>
+      <p className="mb-0">Working through every plant …</p>
     </Panel>
+  );
+}
+
+/** What runs, what is due of it, and what one round would be worth. `told`: the page says already that it is not of now. */
+async function Now({ context, told, records }: { context: Context; told: boolean; records: boolean }) {
+  const view = await cachedView(context, "prevention", () => readPrevention(context));
+  const { units } = context.collection;
+  return (
+    <>
+      {!told && <AsOf />}
+      {view.rounds.map((one) => (
+        <Running key={one.placeId ?? "all"} running={one} day={view.day} records={records} units={units} />
+      ))}
+      {view.guests.map((one) => (
+        <Guests key={`${one.placeId} ${one.chosen.predator}`} guests={one} day={view.day} records={records} />
+      ))}
+      <Suspense fallback={<Working title="One round now" />}>
+        <Worth worthOf={view.worthOf} units={units} />
+      </Suspense>
+    </>
   );
 }
 

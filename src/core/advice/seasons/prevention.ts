@@ -4,6 +4,7 @@ import { exp, ln1p } from "../../shared/exponential";
 import type { PestId } from "../../knowledge/pests/pests";
 import { mixes, type MixId } from "../../knowledge/mixes/mixes";
 import { potencyOf } from "../../knowledge/mixes/potency";
+import type { GrowthFormId } from "../../knowledge/plants/growthForms";
 import type { TechniqueId } from "../../knowledge/remedies/remedies";
 import { restsDry, type TreatedPlant } from "../tolerance/treatedPlant";
 import { mixFor } from "../tolerance/mixFor";
@@ -83,30 +84,67 @@ export interface RoundWorth {
 /** What a plant hardly carries at all is not reckoned with. */
 const COUNTS_FROM = 1e-4;
 
+/** A pest at a place: by plant the chance that it carries it, 0 where that is next to nothing, and what it would then give to another. */
+interface PestThere {
+  readonly pest: PestId;
+  readonly carries: Float64Array;
+  readonly onward: Float64Array;
+}
+
+/** Plants of one place, and what of each pest there is to be reckoned with: made once, whatever is done to them. */
+interface Standing {
+  readonly there: readonly RoundPlant[];
+  readonly pests: readonly PestThere[];
+}
+
+function standingAt(there: readonly RoundPlant[]): Standing {
+  const pests = new Map<PestId, PestThere>();
+  for (const [i, { carries, bearer, meanC }] of there.entries())
+    for (const { pest, p } of carries) {
+      if (p < COUNTS_FROM) continue;
+      const one = pests.get(pest) ?? {
+        pest,
+        carries: new Float64Array(there.length),
+        onward: new Float64Array(there.length),
+      };
+      pests.set(pest, one);
+      one.carries[i] = p;
+      one.onward[i] = onwardAt(pest, bearer.form, meanC);
+    }
+  return { there, pests: [...pests.values()] };
+}
+
 /**
  * How many plants of one place are expected to be infested four weeks on: each by what it carries itself, or caught once from the
- * others there. `left` is the share of a pest on a plant that a treatment leaves; 1 where it had none. Never more than stand there.
- * Source: the chances of the model; the plants of a place are taken as independent (HOUSE).
+ * others there. `left` is the share of the k-th pest on the i-th plant that a treatment leaves; 1 where it had none.
  */
-export function infestedAt(
-  plants: readonly RoundPlant[],
-  left: (plant: RoundPlant, pest: PestId) => number = () => 1,
-): number {
-  const pests = [...new Set(plants.flatMap(({ carries }) => carries.map(({ pest }) => pest)))];
+function infestedAmong({ there, pests }: Standing, left: (k: number, i: number) => number): number {
   // For each plant the chance that it has none of them.
-  const free = plants.map(() => 1);
-  for (const pest of pests) {
-    const carriers = plants.map((plant) => {
-      const p = plant.carries.find((one) => one.pest === pest)?.p ?? 0;
-      return p < COUNTS_FROM ? 0 : p * left(plant, pest);
-    });
-    const gives = plants.map(({ bearer, meanC }, i) =>
-      carriers[i] === 0 ? 0 : -ln1p(-carriers[i]! * onwardAt(pest, bearer.form, meanC)),
-    );
-    const all = gives.reduce((sum, one) => sum + one, 0);
-    for (const i of plants.keys()) free[i]! *= (1 - carriers[i]!) * exp(-Math.max(0, all - gives[i]!));
+  const free = new Float64Array(there.length).fill(1);
+  const carriers = new Float64Array(there.length);
+  const gives = new Float64Array(there.length);
+  for (const [k, { carries, onward }] of pests.entries()) {
+    let all = 0;
+    for (let i = 0; i < there.length; i++) {
+      carriers[i] = carries[i] === 0 ? 0 : carries[i]! * left(k, i);
+      gives[i] = carriers[i] === 0 ? 0 : -ln1p(-carriers[i]! * onward[i]!);
+      all += gives[i]!;
+    }
+    const fromAll = exp(-all);
+    for (let i = 0; i < there.length; i++) {
+      const fromOthers = gives[i] === 0 ? fromAll : exp(-Math.max(0, all - gives[i]!));
+      free[i]! *= (1 - carriers[i]!) * fromOthers;
+    }
   }
   return free.reduce((sum, one) => sum + 1 - one, 0);
+}
+
+/**
+ * How many plants of one place are expected to be infested four weeks on if nothing is done. Never more than stand there. Source: the
+ * chances of the model; the plants of a place are taken as independent (HOUSE). @example infestedAt([]) // 0
+ */
+export function infestedAt(plants: readonly RoundPlant[]): number {
+  return infestedAmong(standingAt(plants), () => 1);
 }
 
 /** What a round would do to one plant, and to every other like it. */
@@ -136,10 +174,10 @@ function likenessOf({ bearer, inCase }: RoundPlant): string {
 export function worthsAmong(
   plants: readonly RoundPlant[],
 ): (round: RoundMix) => { readonly all: RoundWorth; readonly prone: RoundWorth } {
-  const places = [...groupBy(plants, ({ placeId }) => placeId).values()].map((there) => ({
-    there,
-    untouched: infestedAt(there),
-  }));
+  const places = [...groupBy(plants, ({ placeId }) => placeId).values()].map((there) => {
+    const standing = standingAt(there);
+    return { standing, untouched: infestedAmong(standing, () => 1) };
+  });
   const likeness = new Map(plants.map((plant) => [plant, likenessOf(plant)]));
   return (round) => {
     const known = new Map<string, Weighed>();
@@ -151,26 +189,34 @@ export function worthsAmong(
         return [plant, one] as const;
       }),
     );
-    const lefts = new Map<RoundPlant, Partial<Record<PestId, number>>>();
-    const leftOn = (plant: RoundPlant, pest: PestId): number => {
-      const own = lefts.get(plant) ?? {};
-      lefts.set(plant, own);
-      const { form } = plant.bearer;
-      const { mix } = weighed.get(plant)!;
-      return (own[pest] ??= leftAfter({ pest, form, mix, technique: round.technique, meanC: plant.meanC }));
-    };
+    // What is left of each pest on each plant that has its turn; 1 on those that are spared.
+    const lefts = places.map(({ standing: { there, pests } }) => {
+      const turns = there.map((plant) => ({ form: plant.bearer.form, meanC: plant.meanC, ...weighed.get(plant)! }));
+      return pests.map(({ pest, carries }) => {
+        // Of hundreds on one shelf many are of one form.
+        const same: Partial<Record<GrowthFormId, Partial<Record<MixId, number>>>> = {};
+        return carries.map((p, i) => {
+          const { form, meanC, why, mix } = turns[i]!;
+          if (p === 0 || why !== null) return 1;
+          return ((same[form] ??= {})[mix] ??= leftAfter({ pest, form, mix, technique: round.technique, meanC }));
+        });
+      });
+    });
     const among = (taken: (plant: RoundPlant) => boolean): RoundWorth => {
       const asked = plants.filter(taken);
       const whyOf = (plant: RoundPlant) => weighed.get(plant)!.why;
       const spared: Partial<Record<Spared, number>> = {};
       for (const why of asked.map(whyOf)) if (why) spared[why] = (spared[why] ?? 0) + 1;
       const all = asked.filter((plant) => whyOf(plant) === null);
-      const treated = new Set(all);
-      const left = (plant: RoundPlant, pest: PestId) => (treated.has(plant) ? leftOn(plant, pest) : 1);
+      const saved = places.map(({ standing, untouched }, at) => {
+        const has = standing.there.map(taken);
+        if (!has.includes(true)) return 0;
+        return untouched - infestedAmong(standing, (k, i) => (has[i] ? lefts[at]![k]![i]! : 1));
+      });
       const sum = (of: (plant: RoundPlant) => number) => all.reduce((total, plant) => total + of(plant), 0);
       return {
         plants: all.length,
-        saved: places.reduce((total, { there, untouched }) => total + untouched - infestedAt(there, left), 0),
+        saved: saved.reduce((total, one) => total + one, 0),
         minutes: sum(({ minutes }) => minutes),
         volumeMl: sum(({ volumeMl }) => volumeMl),
         withCare: all.filter((plant) => weighed.get(plant)!.care).length,

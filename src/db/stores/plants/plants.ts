@@ -8,7 +8,7 @@ import { plantValues } from "@/core/knowledge/plants/plantValue";
 import { moistureIds } from "@/core/knowledge/plants/moisture";
 import { dayIn } from "@/zones";
 import type { Scope } from "../../connection";
-import { first, idList, insert, rows, update } from "../../query";
+import { first, idList, insert, manyRows, rows, update } from "../../query";
 
 const row = z.object({
   id: z.string(),
@@ -30,6 +30,9 @@ const row = z.object({
   addedAt: z.date(),
   archivedAt: z.date().nullable(),
 });
+
+/** The same as it comes in one text. */
+const asText = row.extend({ addedAt: z.coerce.date(), archivedAt: z.coerce.date().nullable() });
 
 const select = `select p.id, p.code, p.name, p.genus, p.growth_form as "growthForm", p.pot_cm::float8 as "potCm",
     p.acquired_on::text as "acquiredOn", p.seller, p.in_flower as "inFlower",
@@ -88,7 +91,7 @@ export async function cutFrom(scope: Scope, motherId: string): Promise<Plant[]> 
 
 /** Every plant that ever was here, by code; of several that bore one the one in use comes last. */
 export async function every(scope: Scope): Promise<Plant[]> {
-  const found = await rows(scope, row, `${select} order by p.code, p.archived_at is null, p.archived_at`);
+  const found = await manyRows(scope, asText, `${select} order by p.code, p.archived_at is null, p.archived_at`);
   return found.map((plant) => told(scope, plant));
 }
 

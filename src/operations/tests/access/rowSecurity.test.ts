@@ -70,7 +70,7 @@ import { readPhoto } from "../../looks/queries/readPhoto";
 import { readPlace } from "../../places/queries/readPlace";
 import { readPlaces } from "../../places/queries/readPlaces";
 import { readPlant } from "../../plants/queries/readPlant";
-import { readPrevention } from "../../seasons/queries/readPrevention";
+import { readPrevention, readPreventionChoices } from "../../seasons/queries/readPrevention";
 import { readReplay } from "../../places/queries/readReplay";
 import { readCourses, readTaught } from "../../record/queries/readTaught";
 import { readRooms } from "../../seasons/queries/readRooms";
@@ -169,6 +169,7 @@ describe("two walls between collections", () => {
     readGnatRoom: (c) => readGnatRoom(c, ids.place),
     readPaces,
     readPrevention,
+    readPreventionChoices,
     readTaught,
     readCourses,
     readReplay: (c) => readReplay(c, null),

@@ -5,7 +5,7 @@ import Button from "react-bootstrap/Button";
 import Form from "react-bootstrap/Form";
 import { mixOf } from "@/core/advice/evening/bath";
 import { chooseEvening, SET_UP_MINUTES, weightOf, MOST_DRYING } from "@/core/advice/evening/choose";
-import { eveningBegins, eveningMinutes, isUsual } from "@/core/advice/evening/hours";
+import { eveningBegins, eveningMinutes, isOver, isUsual } from "@/core/advice/evening/hours";
 import { mustWait } from "@/core/advice/evening/wait";
 import { timersAfter } from "@/core/acts/acts";
 import { groupBy } from "@/core/shared/groupBy";
@@ -40,12 +40,12 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
   const units = useUnits();
   const [usual, setUsual] = useKept("evening from", "18:00");
   const [typed, setTyped] = useState<string | null>(null);
-  const from = typed ?? eveningBegins(clock, usual);
+  const [until, setUntil] = useKept("evening until", "22:00");
+  const from = typed ?? eveningBegins(clock, { usual, until });
   const setFrom = (next: string) => {
     setTyped(next);
     if (isUsual(next)) setUsual(next);
   };
-  const [until, setUntil] = useKept("evening until", "22:00");
   const [pots, setPots] = useKept("evening drying", "12");
   // Left out tonight, each with the reason that only its keeper sees.
   const [out, setOut] = useState<ReadonlyMap<string, OutReason>>(new Map());
@@ -81,6 +81,9 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
         </span>
       </h1>
       {view.lines.length === 0 && <p className="fs-5">Nothing is due tonight or in the next two days.</p>}
+      {isOver(clock, { usual, until }) && typed === null && (
+        <p className="no-print mb-1">It is past {until}: this is planned for the next evening.</p>
+      )}
       {view.lines.length > 0 && (
         <p className="fs-5" aria-live="polite">
           {chosen.length === 0

@@ -19,8 +19,13 @@ describe("the hours of an evening", () => {
     ["in the middle of it", "20:15", "20:15"],
     ["past midnight it goes on", "01:30", "01:30"],
     ["whoever gets up at four plans the next one", "04:00", "18:00"],
+    ["and so does who plans after its end", "22:48", "18:00"],
   ])("%s", (_why, now, begins) => {
-    expect(eveningBegins(now, "18:00")).toBe(begins);
+    expect(eveningBegins(now, { usual: "18:00", until: "22:00" })).toBe(begins);
+  });
+
+  it("one that ends past midnight is not over before", () => {
+    expect(eveningBegins("23:30", { usual: "18:00", until: "00:30" })).toBe("23:30");
   });
 
   it("what was begun once in the night is not begun so tomorrow", () => {

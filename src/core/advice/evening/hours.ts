@@ -26,10 +26,23 @@ export function isUsual(clock: string): boolean {
   return minutesIn(clock) >= DAY_MINUTES / 2;
 }
 
+/** The hours that a keeper usually has. */
+interface Hours {
+  readonly usual: string;
+  readonly until: string;
+}
+
+/** Whether the usual evening has ended by now, before midnight. @example isOver("22:40", { usual: "18:00", until: "22:00" }) // true */
+export function isOver(now: string, { usual, until }: Hours): boolean {
+  return minutesIn(usual) < minutesIn(until) && minutesIn(until) <= minutesIn(now);
+}
+
 /**
  * When an evening begins that is planned at `now`: at its usual hour while that is to come, and now once it has come, up to four in the
- * morning. @example eveningBegins("08:10", "18:00") // "18:00"
+ * morning; whoever plans after its end plans the next one. @example eveningBegins("08:10", { usual: "18:00", until: "22:00" }) // "18:00"
  */
-export function eveningBegins(now: string, usual: string): string {
-  return minutesIn(now) >= minutesIn(NIGHT_ENDS) && minutesIn(now) < minutesIn(usual) ? usual : now;
+export function eveningBegins(now: string, hours: Hours): string {
+  const { usual } = hours;
+  const before = minutesIn(now) >= minutesIn(NIGHT_ENDS) && minutesIn(now) < minutesIn(usual);
+  return before || isOver(now, hours) ? usual : now;
 }

@@ -126,7 +126,7 @@ function PlantRow({
             fields={[text(name("code"), "Code"), text(name("name"), "Name", { onLeft: recognise })]}
           />
         </div>
-        <div className="pt-4">
+        <div className="pt-4 mt-1">
           <Button variant="outline-primary" aria-label={`Remove ${row.code || "this row"}`} onClick={onRemove}>
             <X size={18} aria-hidden />
           </Button>

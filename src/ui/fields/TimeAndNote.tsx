@@ -1,31 +1,47 @@
 "use client";
 
-import { useState } from "react";
-import type { FieldValues, Path, UseFormReturn } from "react-hook-form";
+import { useState, useSyncExternalStore } from "react";
+import { useWatch, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
 import { NoteField } from "./fields";
 import { LongAgoField } from "./LongAgoField";
 import { MomentField } from "./MomentField";
 
-/** When it was, and a note: folded together, since most of it is written down as it is done. What is wrong with it lies open. */
+const never = () => () => {};
+/** What differs by less is now, ms: a page takes a while to be filled in. */
+const NOW_MS = 10 * 60_000;
+
+/**
+ * When it was, and a note: folded together, since most of it is written down as it is done. What is wrong with it lies open, and so does
+ * what is of another time: something mended, brought back after a reload, or begun on a page that was kept.
+ */
 export function TimeAndNote<T extends FieldValues>({
   form,
   longAgo,
   noteLabel = "Note",
-  open = false,
 }: {
   form: UseFormReturn<T>;
   /** The field that says that a moment years back is meant; left out where none is taken. */
   longAgo?: Path<T>;
   noteLabel?: string;
-  /** Whether it lies open from the first on: what is mended has a time of its own. */
-  open?: boolean;
 }) {
-  const [opened, setOpened] = useState(open);
+  const [opened, setOpened] = useState(false);
+  const [begunAt] = useState(() => Date.now());
+  const live = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  const [at, note] = useWatch({ control: form.control, name: ["at" as Path<T>, "note" as Path<T>] }) as unknown[];
   const { dirtyFields, errors } = form.formState;
   const touched = ["at", "note"].some((name) => name in dirtyFields || name in errors);
+  const told = live && (Boolean(note) || Math.abs(begunAt - new Date(String(at)).getTime()) > NOW_MS);
   return (
-    <details className="mb-3" open={opened || touched} onToggle={({ currentTarget }) => setOpened(currentTarget.open)}>
-      <summary>{open || touched ? "Time and note" : "Time: now. Change it, or add a note"}</summary>
+    <details
+      className="mb-3"
+      open={opened || touched || told}
+      onToggle={({ currentTarget }) => setOpened(currentTarget.open)}
+    >
+      <summary>{touched || told ? "Time and note" : "Time: now. Change it, or add a note"}</summary>
       <MomentField form={form} name={"at" as Path<T>} label="When" />
       {longAgo && <LongAgoField form={form} at={"at" as Path<T>} name={longAgo} />}
       <NoteField form={form} name={"note" as Path<T>} label={noteLabel} />

@@ -115,6 +115,17 @@ describe("the search", () => {
     expect(first(true).every((day) => [0, 3, 7, 10].includes(day))).toBe(true);
   });
 
+  it("as often as the keeper can keep up, where that is better: mites in a warm room, every second day", () => {
+    const judged = found("spiderMite", 5.5, 26);
+    const request = { ...asked("spiderMite", 5.5), scorer: scorerOf(judged), looks: looksLikeLast(judged) };
+    const intervalOf = (everyDays?: number) =>
+      searchSchedules(
+        { id: "t", then: { remedy: "soap", technique: "spray" } },
+        { ...request, ...(everyDays && { everyDays }) },
+      )!.best.intervalDays;
+    expect([intervalOf(2), intervalOf()]).toEqual([2, 4]);
+  });
+
   it("never oftener than the keeper can keep up", () => {
     for (const everyDays of [2, 4, 6]) {
       const { best } = searchSchedules(swab, asked("spiderMite", 5.5, { everyDays }))!;

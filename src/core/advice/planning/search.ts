@@ -193,9 +193,11 @@ export function datedOf({ days, doses }: Pick<Schedule, "days" | "doses">): Date
 function intervalsOf(approach: Approach, request: SearchRequest): number[] {
   const { once: _once, ...repeated } = approach;
   const smallest = Math.min(...dosesOf(repeated).map((dose) => limitsIn(request, dose).smallestIntervalDays));
-  const usual = isCool(request.scorer) ? COOL_INTERVALS_DAYS : INTERVALS_DAYS;
-  const least = Math.max(smallest, request.everyDays ?? USUAL_EVERY_DAYS);
-  return [...new Set([Math.max(least, usual[0]!), ...usual.filter((days) => days > least)])];
+  const borne = Math.max(smallest, request.everyDays ?? USUAL_EVERY_DAYS);
+  const cool = isCool(request.scorer);
+  const least = cool ? Math.max(borne, COOL_EVERY_DAYS) : borne;
+  const others = cool ? COOL_INTERVALS_DAYS : INTERVALS_DAYS;
+  return [least, ...others.filter((days) => days > least)];
 }
 
 /** The courses of so many treatments and fewer, shortest first, at least `fewest`; until more do not help any more. */

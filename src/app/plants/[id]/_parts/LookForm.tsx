@@ -154,7 +154,7 @@ function Look({ plantId, growthForm, now, tool, openPests, all, kept }: Props & 
           yesOrNo("turned", "Turned: far side seen too"),
         ]}
       />
-      <TimeAndNote form={form} longAgo="longAgo" open={kept !== null} />
+      <TimeAndNote form={form} longAgo="longAgo" />
       <SubmitRow form={form} trouble={trouble} label={found === 0 ? "Nothing found" : "Save the find"}>
         <Button variant="outline-primary" onClick={() => finds.append(newFind(openPests[found]))}>
           {found === 0 ? "Found something" : "Found another pest"}

@@ -30,7 +30,7 @@ const shared = globalThis as typeof globalThis & { waryLines?: Map<string, Line>
 
 /** Tells everybody who listens that something was done in a collection. */
 export function tellChanged(asks: Asks, change: Change): Promise<void> {
-  return run(asks, "select pg_notify(:channel, :told)", { channel: CHANNEL, told: JSON.stringify(change) });
+  return run(asks, "select pg_notify(:channel, :payload)", { channel: CHANNEL, payload: JSON.stringify(change) });
 }
 
 /** Hears of every change in a database, until the function that is given back is called. */

@@ -35,18 +35,18 @@ export function CautionList(props: {
   briefly?: boolean;
 }) {
   const { ids: before } = useReadCautions();
-  const told = toldBefore(props.against, props.cautions);
+  const shown = toldBefore(props.against, props.cautions);
   const isFolded = ({ id, level }: CautionsRead) => level === "caution" && (props.briefly || before.includes(id));
-  const open = told.filter((one) => !isFolded(one));
-  const folded = told.filter(isFolded);
+  const open = shown.filter((one) => !isFolded(one));
+  const folded = shown.filter(isFolded);
   const all = folded.length === 1 ? "One caution" : `${folded.length} cautions`;
   return (
     <div className="alert alert-warning" role="note" aria-label="Cautions">
-      <Lines told={open} />
+      <Lines shown={open} />
       {folded.length > 0 && (
         <details>
           <summary>{props.briefly ? `${all} to read before you treat` : `${all} you have read before`}</summary>
-          <Lines told={folded} />
+          <Lines shown={folded} />
         </details>
       )}
       <PoisonCentre />
@@ -54,11 +54,11 @@ export function CautionList(props: {
   );
 }
 
-function Lines({ told }: { told: readonly CautionsRead[] }) {
-  if (told.length === 0) return null;
+function Lines({ shown }: { shown: readonly CautionsRead[] }) {
+  if (shown.length === 0) return null;
   return (
     <ul className="mb-0 ps-3">
-      {told.map(({ id, level }) => (
+      {shown.map(({ id, level }) => (
         <li key={id} ref={noteSeen(id)} className={classOf[level]}>
           {level === "refuse" && (isOfHome(id) ? "Not here. " : "Not on this plant. ")}
           {toldSentences[id]}

@@ -46,8 +46,8 @@ export function useReadCautions(): ReadCautions {
     () => nothing,
   );
   const keep = useCallback(
-    (told: readonly CautionReadId[]) => {
-      const all = [...new Set([...read(who), ...told.filter((id) => seen.has(id))])];
+    (ids: readonly CautionReadId[]) => {
+      const all = [...new Set([...read(who), ...ids.filter((id) => seen.has(id))])];
       try {
         localStorage.setItem(keyOf(who), all.join(" "));
       } catch {

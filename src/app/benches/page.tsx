@@ -16,7 +16,7 @@ export const metadata: Metadata = { title: "Benches" };
 /** So many plants travel with the page; those of the shelves behind them come after it. */
 const AT_FIRST = 300;
 
-function told({ place, count: many }: Bench, units: Units): string {
+function summaryOf({ place, count: many }: Bench, units: Units): string {
   const light = place.light === null ? "" : `, ${lightNames[place.light]}`;
   const high = place.heightCm === null ? "" : `, ${widthIn(place.heightCm, units)} up`;
   const count = many === 1 ? "1 plant" : `${many} plants`;
@@ -40,7 +40,10 @@ export default async function BenchesPage() {
           id,
           shelf: {
             ...{ id, name, kind, photoId, light, posted: heightCm !== null },
-            ...{ dripsOn: dripsOn && (names.get(dripsOn) ?? null), told: told(bench, context.collection.units) },
+            ...{
+              dripsOn: dripsOn && (names.get(dripsOn) ?? null),
+              summary: summaryOf(bench, context.collection.units),
+            },
             ...{ count, plants: packBench(plants) },
           },
         };

@@ -40,7 +40,7 @@ export default async function PreventionPage() {
   const context = await currentContext();
   const mark = await markNow(context);
   const { running, places } = await cachedView(context, "prevention choices", () => readPreventionChoices(context));
-  const told = standingIn().since !== null;
+  const saidAlready = standingIn().since !== null;
   const records = may(context.role, "record");
   return (
     <>
@@ -55,7 +55,7 @@ export default async function PreventionPage() {
         <div className="col-lg-7">
           {/* It comes after the rest: every plant is read for it, and weighed for every mix. */}
           <Suspense fallback={<Working title={running.length > 0 ? "Rounds" : "One round now"} />}>
-            <Now context={context} told={told} records={records} />
+            <Now context={context} saidAlready={saidAlready} records={records} />
           </Suspense>
         </div>
         <div className="col-lg-5">
@@ -84,12 +84,12 @@ function Working({ title }: { title: string }) {
 }
 
 /** What runs, what is due of it, and what one round would be worth. `told`: the page says already that it is not of now. */
-async function Now({ context, told, records }: { context: Context; told: boolean; records: boolean }) {
+async function Now({ context, saidAlready, records }: { context: Context; saidAlready: boolean; records: boolean }) {
   const view = await cachedView(context, "prevention", () => readPrevention(context));
   const { units } = context.collection;
   return (
     <>
-      {!told && <AsOf />}
+      {!saidAlready && <AsOf />}
       {view.rounds.map((one) => (
         <Running key={one.placeId ?? "all"} running={one} day={view.day} records={records} units={units} />
       ))}

@@ -18,9 +18,9 @@ export function believedDays(
   samples: readonly Sample[],
 ): { readonly days: readonly DaySummary[]; readonly doubted: Doubted } {
   const doubted: Doubted = {};
-  const told = screened(samples, context.now);
-  for (const { doubt } of told) if (doubt) doubted[doubt] = (doubted[doubt] ?? 0) + 1;
-  const believed = told.filter(({ doubt }) => doubt === null);
+  const judged = screened(samples, context.now);
+  for (const { doubt } of judged) if (doubt) doubted[doubt] = (doubted[doubt] ?? 0) + 1;
+  const believed = judged.filter(({ doubt }) => doubt === null);
   return { days: daysFrom(believed, (at) => dayOf(context, at)), doubted };
 }
 

@@ -36,7 +36,7 @@ export async function countedCases(context: Context): Promise<readonly CaseOfYea
     return {
       ...{ caseId, plantId, pest, foundOn, seller, placeId, outcome },
       closedOn: closedAt && dayOf(context, closedAt),
-      way: one.origin ? (originOf(one.origin).told?.kind ?? null) : null,
+      way: one.origin ? (originOf(one.origin).likeliest?.kind ?? null) : null,
       daysUntilFound: acquiredOn && acquiredOn <= foundOn ? daysBetween(acquiredOn, foundOn) : null,
       minutes: hands + eyes,
     };

@@ -158,9 +158,9 @@ async function putLines(
   let lines: (Record<string, unknown> & { bytes?: Buffer })[] = [];
   let bytes = 0;
   for (const line of fresh) {
-    const told = codes ? withFreeCode(line, codes, came.renamed) : line;
+    const named = codes ? withFreeCode(line, codes, came.renamed) : line;
     const picture = section.pictures ? await pictureIn(zip, digests, String(line["id"])) : null;
-    lines.push(picture ? { ...told, bytes: picture } : told);
+    lines.push(picture ? { ...named, bytes: picture } : named);
     bytes += picture?.length ?? 0;
     // Pictures go in by their weight: hundreds in one statement are more than it can be long.
     if (bytes < BYTES_AT_ONCE) continue;
@@ -176,10 +176,10 @@ async function putLines(
 
 /** Each place stands where one of its kind may, in the file or here; so none stands in itself, by way of whatever others. */
 function checkPlaces(lines: readonly Record<string, unknown>[], here: readonly Place[]): void {
-  const told = lines as unknown as readonly Place[];
-  const byId = new Map([...told, ...here].map((place) => [place.id, place]));
+  const incoming = lines as unknown as readonly Place[];
+  const byId = new Map([...incoming, ...here].map((place) => [place.id, place]));
   const rings = new Set(ringsIn([...byId.values()]));
-  for (const [i, { id, kind, parentId }] of told.entries()) {
+  for (const [i, { id, kind, parentId }] of incoming.entries()) {
     const parent = parentId === null ? null : byId.get(parentId);
     const why = (words: string) => new FileProblem("places.jsonl", i + 1, words);
     if (parent === undefined) throw why("it stands in a place that is neither in the file nor here");

@@ -67,8 +67,8 @@ export function momentIn(
   if (!text || Number.isNaN(Date.parse(`${text}Z`))) return moment.safeParse(cell).success ? cell : null;
   const at = instantOf(text, timeZone);
   const early = DAY.test(cell) && at > now && dayIn(at, timeZone) === dayIn(now, timeZone);
-  const told = withOffset(early ? now : at, timeZone);
-  return moment.safeParse(told).success ? told : null;
+  const written = withOffset(early ? now : at, timeZone);
+  return moment.safeParse(written).success ? written : null;
 }
 
 /** Facts that are written in one statement. */
@@ -199,7 +199,7 @@ async function putAll(
   // What was done is filed under the case that was open then, with the finds that came in beside it.
   const cases = newLooks.some(({ finds }) => finds.length > 0) ? await casesBy(scope, [...locked.keys()]) : looked;
   const placeIds = new Set((await places.all(scope)).map(({ id }) => id));
-  const newActs = acts.flatMap(({ row, at: told, ...read }) => {
+  const newActs = acts.flatMap(({ row, at: givenAt, ...read }) => {
     if (thereActs.has(read.id)) return [];
     const made = outcomeOf(() => {
       const subject = read.placeId === null ? "plant" : "place";
@@ -207,10 +207,10 @@ async function putAll(
       const stepId = null;
       if (read.placeId !== null) {
         if (!placeIds.has(read.placeId)) refuse("placeId", "unknown");
-        return { ...read, caseId: null, stepId, at: pastMoment(context, new Date(told)) };
+        return { ...read, caseId: null, stepId, at: pastMoment(context, new Date(givenAt)) };
       }
       const plant = plantOf(read.plantId!);
-      const at = momentOn(context, plant, new Date(told), true);
+      const at = momentOn(context, plant, new Date(givenAt), true);
       if ("spots" in read.act) checkSpots(plant, "act.spots", read.act.spots);
       const caseId = caseOpenThen(cases.get(plant.id) ?? [], at, read.act);
       return { ...read, act: fromPot(read.act, plant.potCm), caseId, stepId, at };

@@ -17,15 +17,15 @@ export function LongAgoField<T extends FieldValues>({
   at: Path<T>;
   name: Path<T>;
 }) {
-  const told = new Date(useWatch({ control: form.control, name: at }) as string);
+  const moment = new Date(useWatch({ control: form.control, name: at }) as string);
   const [now] = useState(() => Date.now());
   // A little early rather than a little late: the server decides, and may ask for what is shown here only.
-  if (!(now - told.getTime() > (LONG_AGO_DAYS - 2) * DAY_MS)) return null;
+  if (!(now - moment.getTime() > (LONG_AGO_DAYS - 2) * DAY_MS)) return null;
   return (
     <SwitchField
       form={form}
       name={name}
-      label={`Yes, really ${told.getFullYear()}`}
+      label={`Yes, really ${moment.getFullYear()}`}
       hint="That is more than two years ago. It is kept on record but not used in calculations."
     />
   );

@@ -43,10 +43,10 @@ export function MomentField<T extends FieldValues>({
       shouldDirty: true,
     });
   };
-  const told = wallTime.test(typed) ? dayAndYear(typed.slice(0, 10) as Day) : null;
+  const dayTyped = wallTime.test(typed) ? dayAndYear(typed.slice(0, 10) as Day) : null;
   return (
     <>
-      <Field form={form} name={name} label={label} hint={[told && `${told}.`, hint].filter(Boolean).join(" ")}>
+      <Field form={form} name={name} label={label} hint={[dayTyped && `${dayTyped}.`, hint].filter(Boolean).join(" ")}>
         {(wiring) => (
           <Form.Control
             type="datetime-local"

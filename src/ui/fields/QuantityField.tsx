@@ -54,9 +54,9 @@ const numberIn = (typed: string): number | null => {
 const rounded = (value: number, digits: number) => String(Number(value.toFixed(digits)));
 
 /** A number of something that keepers measure in their own units. */
-export function QuantityField<T extends FieldValues>({ of, label, units: told, ...field }: Props<T>) {
+export function QuantityField<T extends FieldValues>({ of, label, units: given, ...field }: Props<T>) {
   const shown = useUnits();
-  const units = told ?? shown;
+  const units = given ?? shown;
   const all = { ...field, label: `${label}, ${unitOf(of, units)}` };
   return units === "metric" ? <TextField {...all} inputMode="decimal" /> : <InUsUnits of={of} {...all} />;
 }

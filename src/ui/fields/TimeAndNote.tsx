@@ -34,14 +34,14 @@ export function TimeAndNote<T extends FieldValues>({
   const [at, note] = useWatch({ control: form.control, name: ["at" as Path<T>, "note" as Path<T>] }) as unknown[];
   const { dirtyFields, errors } = form.formState;
   const touched = ["at", "note"].some((name) => name in dirtyFields || name in errors);
-  const told = live && (Boolean(note) || Math.abs(begunAt - new Date(String(at)).getTime()) > NOW_MS);
+  const ofAnotherTime = live && (Boolean(note) || Math.abs(begunAt - new Date(String(at)).getTime()) > NOW_MS);
   return (
     <details
       className="mb-3"
-      open={opened || touched || told}
+      open={opened || touched || ofAnotherTime}
       onToggle={({ currentTarget }) => setOpened(currentTarget.open)}
     >
-      <summary>{touched || told ? "Time and note" : "Time: now. Change it, or add a note"}</summary>
+      <summary>{touched || ofAnotherTime ? "Time and note" : "Time: now. Change it, or add a note"}</summary>
       <MomentField form={form} name={"at" as Path<T>} label="When" />
       {longAgo && <LongAgoField form={form} at={"at" as Path<T>} name={longAgo} />}
       <NoteField form={form} name={"note" as Path<T>} label={noteLabel} />

@@ -41,7 +41,7 @@ export function taughtSentences(courses: readonly CourseTaught[]): string[] {
   return [...groupBy(courses.filter(speaks), ({ pest }) => pest)].flatMap(([pest, ways]) => {
     if (ways.length < 2) return [];
     const inOrder = ways.toSorted((a, b) => b.ended.hits / b.ended.of - a.ended.hits / a.ended.of);
-    const told = inOrder.map(
+    const parts = inOrder.map(
       ({ dose, ended, treatments }) =>
         `${doseInWords(dose).toLowerCase()} ended ${ended.hits} of ${ended.of}${treatments === null ? "" : ` in ${treatments} ${treatments === 1 ? "treatment" : "treatments"}`}`,
     );
@@ -49,7 +49,7 @@ export function taughtSentences(courses: readonly CourseTaught[]): string[] {
     const sure = plainlyBetter(best, worst)
       ? `That ${doseInWords(best.dose).toLowerCase()} ends more is hardly chance, if the cases were equally bad.`
       : "There are too few cases to tell which is better.";
-    return [`Against ${pestName(pest)}: ${told.join("; ")}. ${sure}`];
+    return [`Against ${pestName(pest)}: ${parts.join("; ")}. ${sure}`];
   });
 }
 
@@ -145,8 +145,8 @@ export function blameSentence(blamed: readonly Blamed[]): string {
 
 /** How much more or less passes from plant to plant than we suppose. @example passingSentence({ mean: 1.4, low: 0.8, high: 2.1 }) // "From plant to plant, 1.4 times as much passes as we suppose (0.8 to 2.1)." */
 export function passingSentence({ mean, low, high }: Learned): string {
-  const told = (factor: number) => factor.toFixed(1);
-  return `From plant to plant, ${told(mean)} times as much passes as we suppose (${told(low)} to ${told(high)}).`;
+  const times = (factor: number) => factor.toFixed(1);
+  return `From plant to plant, ${times(mean)} times as much passes as we suppose (${times(low)} to ${times(high)}).`;
 }
 
 /** What looks beside finds say of how much an eye with a tool sees, beside our estimate. @example sightSentence({ tool: "eye", looks: 2, learned: null }) // "Naked eye, room light: 2 looks beside a find, too few to say." */

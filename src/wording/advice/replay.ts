@@ -25,8 +25,8 @@ const kinds: Record<ReplayWay["kind"], string> = {
 
 function wayInWords(way: ReplayWay, codeOf: About["codeOf"]): string {
   const from = way.fromId === null ? null : codeOf(way.fromId);
-  const told = from === null ? kinds[way.kind] : way.kind === "handled" ? `on hands, from ${from}` : `from ${from}`;
-  return `; most likely ${told}, ${percent(way.share)}`;
+  const source = from === null ? kinds[way.kind] : way.kind === "handled" ? `on hands, from ${from}` : `from ${from}`;
+  return `; most likely ${source}, ${percent(way.share)}`;
 }
 
 /** One thing that happened on the shelves. @example happeningSentence(moved, { code: "L03", place: "Sill", … }) // "L03 moved to Sill" */

@@ -109,10 +109,10 @@ function tellNaming({ naming }: Fact<"look">): string {
   // Without a sign looked for, nothing spoke for anything.
   if (naming.present.length + naming.absent.length === 0) return "Named by you";
   const spokeFor = naming.likeliest ? suspectName(naming.likeliest).toLowerCase() : "none of these";
-  const told = (what: string, signs: readonly SignId[]) =>
+  const listed = (what: string, signs: readonly SignId[]) =>
     signs.length > 0 ? [`${what}: ${signs.map((sign) => signNames[sign]).join("; ")}`] : [];
   if (naming.open)
-    return ["Left unnamed", ...told("Present", naming.present), ...told("Not present", naming.absent)].join(". ");
+    return ["Left unnamed", ...listed("Present", naming.present), ...listed("Not present", naming.absent)].join(". ");
   const who = naming.by === "keeper" ? `Named by you; the signs pointed to ${spokeFor}` : "Named by its signs";
-  return [who, ...told("Present", naming.present), ...told("Not present", naming.absent)].join(". ");
+  return [who, ...listed("Present", naming.present), ...listed("Not present", naming.absent)].join(". ");
 }

@@ -86,8 +86,8 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
       reading.keep(toldBefore(objectionsTo(done as Act), cautionsOfAct(done as Act)).map(({ id }) => id));
       // What stood beside the button is not told again.
       const before = labelBefore(done as Draft, form.getValues("at"), plant?.courses, timeZone).map(({ code }) => code);
-      const told = ((value.warnings ?? []) as readonly LabelObjection[]).filter(({ code }) => !before.includes(code));
-      if (told.length > 0) return setWarnings(told);
+      const fresh = ((value.warnings ?? []) as readonly LabelObjection[]).filter(({ code }) => !before.includes(code));
+      if (fresh.length > 0) return setWarnings(fresh);
       router.push(then);
       router.refresh();
     },
@@ -119,8 +119,8 @@ export function ActForm({ on, measuring, now, steps = [], volumeMl, then, label 
     form.setValue("stepId", steps.find(({ dose }) => dose && kindOfDose(dose) === kind)?.id ?? "");
   };
   const against = objectionsTo(draft as unknown as Act);
-  const told = toldBefore(against, cautionsOfAct(draft as unknown as Act));
-  const unread = told.some(({ id }) => !reading.ids.includes(id));
+  const toRead = toldBefore(against, cautionsOfAct(draft as unknown as Act));
+  const unread = toRead.some(({ id }) => !reading.ids.includes(id));
   const refused = against.some(({ level }) => level === "refuse");
   const isWhat = ({ as }: { as: string }) => as === "choice";
   const fields = { form, draft, growthForm: actedOn.growthForm };

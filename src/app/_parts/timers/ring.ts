@@ -5,7 +5,7 @@ const SECONDS = 0.35;
 const TIMES = 3;
 
 /** Three tones, and a notice of the system where that is allowed. What a browser does not do is left out: the page shows it anyhow. */
-export function ring(told: string): void {
+export function ring(words: string): void {
   try {
     const audio = new AudioContext();
     for (let i = 0; i < TIMES; i++) {
@@ -23,6 +23,6 @@ export function ring(told: string): void {
   }
   if (!("Notification" in globalThis) || Notification.permission !== "granted") return;
   void navigator.serviceWorker?.ready
-    .then((worker) => worker.showNotification("Wary Petal", { body: told, tag: told }))
+    .then((worker) => worker.showNotification("Wary Petal", { body: words, tag: words }))
     .catch((error: unknown) => console.error(error));
 }

@@ -15,9 +15,9 @@ export default function MethodPage() {
       <h1>How it is worked out</h1>
       <div className="row gx-3">
         <div className="col-lg-6">
-          {methodParts.map(({ title, told }) => (
+          {methodParts.map(({ title, paragraphs }) => (
             <Panel key={title} title={title}>
-              {told.map((paragraph) => (
+              {paragraphs.map((paragraph) => (
                 <p key={paragraph} className="mb-2">
                   {paragraph}
                 </p>

@@ -18,12 +18,12 @@ interface Props {
 
 /** One shelf as it stands: its name, its plants from left to right, the board they stand on. */
 export const ShelfRow = memo(function ShelfRow({ shelf, shaded, onPress, spot, live }: Props) {
-  const { id, name, told, kind, photoId, light, posted, dripsOn, count, plants } = shelf;
+  const { id, name, summary, kind, photoId, light, posted, dripsOn, count, plants } = shelf;
   const next = spot && (spot.after === "first" ? 0 : plants.findIndex((plant) => plant.id === spot.after) + 1);
   return (
     <div className={`shelf shelf-${kind} ${posted ? "shelf-posted" : ""}`} data-shelf={id}>
       <p className="mb-1 small">
-        <Link href={`/benches/places/${id}`}>{name}</Link>, {told}
+        <Link href={`/benches/places/${id}`}>{name}</Link>, {summary}
         {photoId && (
           <>
             ,{" "}

@@ -7,7 +7,7 @@ const plant = (id: string, over: Partial<ShelfPlant> = {}): ShelfPlant => ({
   ...over,
 });
 
-const drawn = { kind: "shelf", photoId: null, told: "", light: null, posted: false, dripsOn: null } as const;
+const drawn = { kind: "shelf", photoId: null, summary: "", light: null, posted: false, dripsOn: null } as const;
 const shelf = (id: string, plants: readonly ShelfPlant[]): Row => ({
   kind: "shelf",
   id,

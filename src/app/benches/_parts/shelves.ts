@@ -21,7 +21,7 @@ export interface Shelf {
   readonly id: string;
   readonly name: string;
   /** "21 °C, 8 plants" */
-  readonly told: string;
+  readonly summary: string;
   readonly kind: string;
   readonly photoId: string | null;
   readonly light: LightId | null;

@@ -31,8 +31,8 @@ export const metadata: Metadata = { title: "Case" };
 
 /** What a plan is done with, in the order in which it comes. */
 function dosesOf(plan: Plan): string {
-  const told = plan.steps.flatMap(({ dose }) => (dose ? [plannedInWords(dose)] : []));
-  return [...new Set(told)].join("; then ");
+  const treatments = plan.steps.flatMap(({ dose }) => (dose ? [plannedInWords(dose)] : []));
+  return [...new Set(treatments)].join("; then ");
 }
 
 /** Clean looks since it was found last. */

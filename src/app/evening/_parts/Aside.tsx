@@ -10,7 +10,7 @@ import { DelayCost } from "./DelayCost";
 export function Aside({
   title,
   lines,
-  told,
+  describe,
   press,
   label,
   costs = false,
@@ -19,7 +19,7 @@ export function Aside({
   costs?: boolean;
   title: string;
   lines: readonly EveningLine[];
-  told?: (line: EveningLine) => string;
+  describe?: (line: EveningLine) => string;
   press?: (line: EveningLine) => (() => void) | null;
   label?: string;
 }) {
@@ -32,7 +32,7 @@ export function Aside({
           return (
             <li key={line.stepId} className="evening-line">
               <span className="flex-grow-1">
-                {line.plant.code}: {told ? told(line) : plannedInWords(line.planned)}
+                {line.plant.code}: {describe ? describe(line) : plannedInWords(line.planned)}
                 {costs && line.caseId !== null && <DelayCost caseId={line.caseId} />}
               </span>
               {pressed && (

@@ -8,19 +8,19 @@ import { percent } from "@/wording/advice/chances";
 
 /** What it costs to leave a treatment for a day: reckoned when it is asked for. */
 export function DelayCost({ caseId }: { caseId: string }) {
-  const [told, setTold] = useState<Delay | "asking" | "failed" | null>(null);
+  const [delay, setDelay] = useState<Delay | "asking" | "failed" | null>(null);
   const ask = async () => {
-    setTold("asking");
+    setDelay("asking");
     const answer = await fetch(`/cases/${caseId}/delay`, { redirect: "error" }).catch(() => null);
-    setTold(answer?.ok ? ((await answer.json()) as Delay) : "failed");
+    setDelay(answer?.ok ? ((await answer.json()) as Delay) : "failed");
   };
-  if (told === "asking") return <span className="d-block small">Working it out …</span>;
-  if (told === "failed")
+  if (delay === "asking") return <span className="d-block small">Working it out …</span>;
+  if (delay === "failed")
     return <span className="d-block small">It could not be worked out. Try again in a moment.</span>;
-  if (told !== null)
+  if (delay !== null)
     return (
       <span className="d-block small">
-        Chance of clean looks after its plan: {percent(told.today)} if you treat tonight, {percent(told.tomorrow)}{" "}
+        Chance of clean looks after its plan: {percent(delay.today)} if you treat tonight, {percent(delay.tomorrow)}{" "}
         tomorrow.
       </span>
     );

@@ -133,7 +133,7 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
               ...asked.filter(({ stepId }) => plan.left.some(({ id }) => id === stepId)),
               ...able.filter(({ stepId }) => out.has(stepId)),
             ]}
-            told={(line) => {
+            describe={(line) => {
               const reason = out.get(line.stepId);
               return `${plannedInWords(line.planned)}${reason ? `: ${outReasonNames[reason].toLowerCase()}` : ""}`;
             }}
@@ -154,7 +154,7 @@ export function EveningPlan({ view, measuring, collection, clock }: Props) {
           <Aside
             title="Has to wait"
             lines={waiting.flatMap(({ line, why }) => (why.length > 0 ? [line] : []))}
-            told={(line) => mustWait(line, view.day).map(waitSentence).join("; ")}
+            describe={(line) => mustWait(line, view.day).map(waitSentence).join("; ")}
           />
         </div>
       </div>

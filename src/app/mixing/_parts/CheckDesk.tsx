@@ -43,7 +43,7 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
   const [typedAmount, typedInto] = [read(amount, 0.001, MOST), read(into, 0.001, MOST)];
   const [percentOf, dropsInMl] = [read(bottle, 1, 100), read(drops, 5, 60)];
   const label = labelled(bottles, remedy);
-  const told =
+  const checked =
     typedAmount !== null && typedInto !== null && dropsInMl !== null
       ? checkMix({
           ...{ remedy, amount: typedAmount, measure, into: typedInto, intoMeasure },
@@ -127,27 +127,27 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
       <div className="col-lg-7">
         <Panel title="What it is">
           <div aria-live="polite">
-            {told === null && <p>Fill in the numbers to see the answer.</p>}
-            {told?.code === "bottle_unknown" && (
+            {checked === null && <p>Fill in the numbers to see the answer.</p>}
+            {checked?.code === "bottle_unknown" && (
               <p className="fw-semibold">Nothing can be said about a bottle of unknown strength. Check its label.</p>
             )}
-            {told?.code === "more_than_all" && (
+            {checked?.code === "more_than_all" && (
               <p className="fw-semibold">
                 That is more than the total. The second number is everything together, water included.
               </p>
             )}
-            {told?.code === "ok" && (
+            {checked?.code === "ok" && (
               <>
                 <p className="fs-5 mb-1">
-                  {strengthInWords(remedy, told.strength)}: {ofUsualInWords(told.ofUsual)}.
+                  {strengthInWords(remedy, checked.strength)}: {ofUsualInWords(checked.ofUsual)}.
                 </p>
-                <p className={told.verdict === "usual" || told.verdict === "weak" ? "mb-2" : "fw-semibold mb-2"}>
-                  {strengthVerdicts[told.verdict]}
+                <p className={checked.verdict === "usual" || checked.verdict === "weak" ? "mb-2" : "fw-semibold mb-2"}>
+                  {strengthVerdicts[checked.verdict]}
                 </p>
                 <p className="mb-2">
-                  {volumeIn(told.amountMl, units)} in {volumeIn(told.totalMl, units)}, which is{" "}
-                  {volumeIn(told.perLitreMl, units)} per litre. Compared with the usual strength, its effect on an
-                  animal it touches is about {percent(Math.min(1, told.potency))}.
+                  {volumeIn(checked.amountMl, units)} in {volumeIn(checked.totalMl, units)}, which is{" "}
+                  {volumeIn(checked.perLitreMl, units)} per litre. Compared with the usual strength, its effect on an
+                  animal it touches is about {percent(Math.min(1, checked.potency))}.
                 </p>
               </>
             )}

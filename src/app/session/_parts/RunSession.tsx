@@ -95,12 +95,12 @@ export function RunSession({
       : ticked.filter(ofStep);
   const acts = pressed.flatMap(({ line }) => line.act ?? []);
   const cautions = [...new Set(acts.flatMap((act) => cautionsOfAct(act)))];
-  const told = toldBefore([], cautions).map(({ id }) => id);
+  const cautionIds = toldBefore([], cautions).map(({ id }) => id);
   // Cautions that are new are read on the way to the press.
-  const sticky = told.every((id) => reading.ids.includes(id));
+  const sticky = cautionIds.every((id) => reading.ids.includes(id));
   const write = (what: string, some: readonly Ticked[]) => {
     const { at: when, note } = form.getValues();
-    reading.keep(told);
+    reading.keep(cautionIds);
     const lines = some.map(({ line }) => line);
     group.write(what, lines, form.formState.dirtyFields.at ? when : null, note);
     onWrite?.(some);

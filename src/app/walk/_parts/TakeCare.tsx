@@ -6,6 +6,6 @@ const hurts: readonly Sensitivity[] = ["spiny", "milkySap"];
 
 /** What to mind before the plant is lifted, turned or scraped. */
 export function TakeCare({ of }: { of: readonly Sensitivity[] }) {
-  const told = of.filter((one) => hurts.includes(one)).map((one) => sensitivityNames[one]);
-  return told.length > 0 && <p className="fw-semibold mb-1">Take care: {told.join("; ")}.</p>;
+  const sensitive = of.filter((one) => hurts.includes(one)).map((one) => sensitivityNames[one]);
+  return sensitive.length > 0 && <p className="fw-semibold mb-1">Take care: {sensitive.join("; ")}.</p>;
 }

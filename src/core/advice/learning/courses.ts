@@ -66,11 +66,11 @@ export function mainly(doses: CourseCase["doses"]): Dose | null {
  * the plant was looked at again; not before. @example coursesTaught([], today) // []
  */
 export function coursesTaught(cases: readonly CourseCase[], today: Day): readonly CourseTaught[] {
-  const told = cases.flatMap((one) => {
+  const each = cases.flatMap((one) => {
     const dose = mainly(one.doses);
     return dose ? [{ ...one, dose }] : [];
   });
-  return [...groupBy(told, ({ pest, dose }) => `${pest} ${keyOf(dose)}`).values()]
+  return [...groupBy(each, ({ pest, dose }) => `${pest} ${keyOf(dose)}`).values()]
     .map((some): CourseTaught => {
       const closed = some.filter((one) => isDecided(one, today));
       const ended = closed.filter(({ outcome, returned }) => outcome === "clear" && !returned);

@@ -164,15 +164,15 @@ function numberOf(one: object): number {
 
 /** What happens from step to step, in a few letters: which rates hold for how long. */
 function stretch({ from, rates }: Way, begin: number, end: number): string {
-  let told = "";
+  let key = "";
   for (let step = begin; step < end;) {
     const same = rates[step - from]!;
     let until = step + 1;
     while (until < end && rates[until - from] === same) until++;
-    told += ` ${numberOf(same)}×${until - step}`;
+    key += ` ${numberOf(same)}×${until - step}`;
     step = until;
   }
-  return told;
+  return key;
 }
 
 /**

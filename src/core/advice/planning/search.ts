@@ -108,9 +108,9 @@ const criterionIds = Object.keys(criteria) as readonly Criterion[];
 
 /**
  * Searches the schedules of one approach: intervals from what remedy and keeper bear to a fortnight, or to three weeks where it is cool,
- * one treatment up to as many as the labels and the plant bear, at most eight, two where it is too cold to develop, the first of them as soon as may be or some days later; each with as many weekly
- * clean looks after it as make it sure enough. What has been put on in the course that runs counts, and its interval is kept from
- * the last of them. Null where the course or the plant leaves none.
+ * one treatment up to as many as the labels and the plant bear, at most eight, two where it is too cold to develop, the first of them as
+ * soon as may be or some days later; each with as many weekly clean looks after it as make it sure enough. What has been put on in the
+ * course that runs counts, and its interval is kept from the last of them. Null where the course or the plant leaves none.
  * Throws RangeError when the keeper works on no day or the target is no probability.
  */
 export function searchSchedules(approach: Approach, request: SearchRequest): Found | null {

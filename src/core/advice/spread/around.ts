@@ -54,7 +54,7 @@ const TELLS_FROM = 0.5;
 export interface Origin {
   readonly routes: readonly Blamed[];
   /** Null where it cannot be told. */
-  readonly told: Blamed | null;
+  readonly likeliest: Blamed | null;
 }
 
 /**
@@ -68,6 +68,6 @@ export function originOf(routes: readonly Blamed[]): Origin {
       return { ...most!, share: some.reduce((sum, { share }) => sum + share, 0) };
     })
     .toSorted((a, b) => b.share - a.share);
-  const told = together[0];
-  return { routes: together, told: told && told.share >= TELLS_FROM ? told : null };
+  const likeliest = together[0];
+  return { routes: together, likeliest: likeliest && likeliest.share >= TELLS_FROM ? likeliest : null };
 }

@@ -119,11 +119,11 @@ export function toldBefore(against: readonly Objection[], cautions: readonly Cau
     const better = saidBy[id as CautionId];
     return better && against.some(({ code }) => code === better) ? null : "caution";
   };
-  const told = toldInOrder.flatMap(([id, about]): CautionsRead[] => {
+  const inOrder = toldInOrder.flatMap(([id, about]): CautionsRead[] => {
     const level = levelOf(id);
     return level === null ? [] : [{ id, level, about }];
   });
-  return [...told.filter(({ level }) => level === "refuse"), ...told.filter(({ level }) => level !== "refuse")];
+  return [...inOrder.filter(({ level }) => level === "refuse"), ...inOrder.filter(({ level }) => level !== "refuse")];
 }
 
 /** Whether a refusal is the home's or the place's, not the plant's. @example isOfHome("cats") // true */

@@ -100,11 +100,11 @@ export function inQuestionOf({ observed, since }: Unnamed, priors: Priors, form:
   const candidates = reckoned.map((pest): Candidate => ({ pest, p: posterior.of[pest] / total }));
   const none = posterior.none / total;
   const best = testsByWorth(posterior, priors, form, observed)[0];
-  const told = best && best.bits >= SETTLES_FROM_BITS ? best.test : null;
-  const test = told && {
-    id: told,
-    on: addDays(today, tests[told].days),
-    answers: answersOf(told, priors, observed, form),
+  const settling = best && best.bits >= SETTLES_FROM_BITS ? best.test : null;
+  const test = settling && {
+    id: settling,
+    on: addDays(today, tests[settling].days),
+    answers: answersOf(settling, priors, observed, form),
   };
   const again = addDays(since, LOOK_AGAIN_DAYS);
   return {

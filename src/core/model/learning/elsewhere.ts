@@ -25,16 +25,16 @@ export interface Beginning {
 }
 
 /** Cases elsewhere with a technique, and a quarter of those with another, as cases of each reach. @example reachElsewhere(null, "spray") // [0, 0, 0] */
-export function reachElsewhere(told: ToldElsewhere | null, technique: TechniqueId): ReachWeights {
-  return (told?.hands ?? []).reduce<ReachWeights>((sum, one) => {
+export function reachElsewhere(others: ToldElsewhere | null, technique: TechniqueId): ReachWeights {
+  return (others?.hands ?? []).reduce<ReachWeights>((sum, one) => {
     const counts = one.technique === technique ? 1 : OTHERS_TELL;
     return [sum[0] + counts * one.worth[0], sum[1] + counts * one.worth[1], sum[2] + counts * one.worth[2]];
   }, NOTHING_TOLD);
 }
 
 /** Looks elsewhere with a tool, and a quarter of those with another. @example sightElsewhere(null, "eye") // { precision: 0, pull: 0 } */
-export function sightElsewhere(told: ToldElsewhere | null, tool: ToolId): FactorWorth {
-  return (told?.eyes ?? []).reduce<FactorWorth>(
+export function sightElsewhere(others: ToldElsewhere | null, tool: ToolId): FactorWorth {
+  return (others?.eyes ?? []).reduce<FactorWorth>(
     (sum, one) => {
       const counts = one.tool === tool ? 1 : OTHERS_TELL;
       return { precision: sum.precision + counts * one.precision, pull: sum.pull + counts * one.pull };

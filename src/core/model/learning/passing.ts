@@ -46,13 +46,13 @@ const LEAST_CHANCE = 1e-9;
  * What a look was expected to find by our own estimate, from the chance that was told, below 1, how much of it was due to passing, and how
  * much more than we suppose was taken to pass. What found something was never quite impossible. @example expectedOf({ pFind: 0.1, pPassed: 1, passes: 1 }).other // 0
  */
-export function expectedOf(told: {
+export function expectedOf(look: {
   readonly pFind: number;
   readonly pPassed: number;
   readonly passes: number;
 }): Expected {
-  const all = -ln1p(-Math.max(LEAST_CHANCE, told.pFind));
-  return { passed: (all * told.pPassed) / told.passes, other: all * (1 - told.pPassed) };
+  const all = -ln1p(-Math.max(LEAST_CHANCE, look.pFind));
+  return { passed: (all * look.pPassed) / look.passes, other: all * (1 - look.pPassed) };
 }
 
 /** How likely each cell of the grid is: `before`, given looks that each count `tells`. */

@@ -52,11 +52,11 @@ export function likelihoodOf(after: ReachWeights, before: ReachWeights = usual):
 /** How likely each cell of the grid is, up to a factor: Dirichlet beforehand, given cases that count as much as they weigh. */
 function densityOver(
   prior: ReachWeights,
-  told: readonly (readonly [likelihood: ReachWeights, power: number])[],
+  evidence: readonly (readonly [likelihood: ReachWeights, power: number])[],
 ): readonly number[] {
   const powers = prior.map((count) => count - 1);
   let density = grid.map((w) => powers.reduce((product, power, i) => product * w[i]! ** power, 1));
-  for (const [[a, b, c], power] of told) {
+  for (const [[a, b, c], power] of evidence) {
     const next = density.map((d, k) => d * (a * grid[k]![0] + b * grid[k]![1] + c * grid[k]![2]) ** power);
     // Kept within what a number holds, however many cases there are. What no reach can have led to tells nothing.
     const most = Math.max(...next);
@@ -133,6 +133,6 @@ export function reachOf(
   elsewhere: ReachWeights = NOTHING_TOLD,
 ): LearnedReach | null {
   if (numbers === "ours") return null;
-  const told = own.length + OTHERS_TELL * (others.length + sumOf(elsewhere));
-  return told < FEWEST_CASES ? null : learnedReach(own, OURS_WEIGH[numbers], others, elsewhere);
+  const worth = own.length + OTHERS_TELL * (others.length + sumOf(elsewhere));
+  return worth < FEWEST_CASES ? null : learnedReach(own, OURS_WEIGH[numbers], others, elsewhere);
 }

@@ -56,10 +56,10 @@ export function sawChance({ animals, ofSeen, ofAny, otherSees }: Omit<SightTold,
 /** How likely each cell of the grid is: normal in the logarithm beforehand, given looks that count as much as they weigh. */
 function densityOver(
   before: FactorWorth,
-  told: readonly (readonly [look: SightTold, power: number])[],
+  evidence: readonly (readonly [look: SightTold, power: number])[],
 ): readonly number[] {
   const logs = grid.map((factor) =>
-    told.reduce(
+    evidence.reduce(
       (sum, [look, power]) => {
         const saw = sawChance(look, factor);
         return sum + power * ln(look.saw ? saw : 1 - saw);

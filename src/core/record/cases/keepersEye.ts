@@ -45,7 +45,7 @@ function toldBy({ look, pest, saw, animals, foundWith, foundBy }: SightPair, see
 
 const isOf = (eye: KeepersEye, { look }: SightPair) => look.keeper === eye.keeper && look.tool === eye.tool;
 
-const told = (some: readonly SightPair[], sees: Sees) => some.flatMap((pair) => toldBy(pair, sees) ?? []);
+const evidenceOf = (some: readonly SightPair[], sees: Sees) => some.flatMap((pair) => toldBy(pair, sees) ?? []);
 
 /** What each eye is known to see, each reckoned when it is first asked for: a tool's from those that look less close. */
 function eyesKnown(pairs: readonly SightPair[], beginning: Beginning) {
@@ -66,7 +66,12 @@ function sightOf(
   const own = pairs.filter((pair) => isOf(eye, pair));
   // Others are told as supposed: among them are the closer looks that this eye itself is the other of.
   const others = pairs.filter((pair) => !isOf(eye, pair));
-  return sightFrom(told(own, sees), told(others, asSupposed), numbers, sightElsewhere(toldElsewhere, eye.tool));
+  return sightFrom(
+    evidenceOf(own, sees),
+    evidenceOf(others, asSupposed),
+    numbers,
+    sightElsewhere(toldElsewhere, eye.tool),
+  );
 }
 
 /**
@@ -88,7 +93,7 @@ export function eyesWorth(
   const { sees } = eyesKnown(pairs, { numbers: "mixed", toldElsewhere: null });
   return [...groupBy(pairs, ({ look }) => look.tool)].map(([tool, some]) => ({
     ...{ tool, looks: some.length },
-    ...sightWorth(told(some, sees)),
+    ...sightWorth(evidenceOf(some, sees)),
   }));
 }
 

@@ -48,12 +48,12 @@ export function learnedOf(
   shown: readonly ShownReach[],
   { numbers, toldElsewhere }: Beginning,
 ): LearnedReach | null {
-  const told = toldBy(shown);
+  const evidence = toldBy(shown);
   const isOwn = (one: TechniqueHand) => one.keeper === hand.keeper && one.technique === hand.technique;
-  const likelihoods = (some: typeof told) => some.map(({ likelihood }) => likelihood);
+  const likelihoods = (some: typeof evidence) => some.map(({ likelihood }) => likelihood);
   return reachOf(
-    likelihoods(told.filter(isOwn)),
-    likelihoods(told.filter((one) => !isOwn(one))),
+    likelihoods(evidence.filter(isOwn)),
+    likelihoods(evidence.filter((one) => !isOwn(one))),
     numbers,
     reachElsewhere(toldElsewhere, hand.technique),
   );

@@ -163,8 +163,8 @@ function actOf(cell: Cell, tell: Tell, row: number, cells: Cells, here: Meaning)
   const onPlace = cell("plant") === "" && cell("place") !== "";
   const subject = onPlace ? named(cell, "place", tell, here.placeId) : named(cell, "plant", tell, here.plantId);
   const at = momentOf(cell, tell, here);
-  const told = Object.keys(cells).filter((name) => !besideAct.has(name) && cell(name) !== "");
-  const given = Object.fromEntries(told.map((name) => [name, typed(cell(name))]));
+  const filledIn = Object.keys(cells).filter((name) => !besideAct.has(name) && cell(name) !== "");
+  const given = Object.fromEntries(filledIn.map((name) => [name, typed(cell(name))]));
   // What a kind asks for and no cell says is nothing; a list of one word reads as a word.
   const first = act.safeParse(given);
   const lists = first.success
@@ -187,7 +187,7 @@ function actOf(cell: Cell, tell: Tell, row: number, cells: Cells, here: Meaning)
     tell(String(path[0] ?? "kind"), "not_understood");
   }
   if (!subject || !at || !read.success) return null;
-  const words_ = told.map((name) => `${name}=${cell(name)}`).join(" ");
+  const words_ = filledIn.map((name) => `${name}=${cell(name)}`).join(" ");
   return {
     row: { table: "acts", row },
     id: idOf(cell, `act ${subject} ${cell("at")} ${words_}`, here),

@@ -66,7 +66,8 @@ function checked<F>(
   contradictionsIn: (file: F) => Iterable<FileProblem>,
 ): ReadingOf<F> {
   const read = shape.safeParse(value, { error: plainMessage });
-  if (!read.success) return { ok: false, problems: read.error.issues.flatMap((issue) => told(issue, issue.path)) };
+  if (!read.success)
+    return { ok: false, problems: read.error.issues.flatMap((issue) => problemsOf(issue, issue.path)) };
   const problems = [...contradictionsIn(read.data)];
   return problems.length > 0 ? { ok: false, problems } : { ok: true, file: read.data };
 }
@@ -102,10 +103,10 @@ function depthOf(text: string): number {
 type Issue = z.core.$ZodIssue;
 
 /** One line for an issue; for a union, the lines of the member that comes nearest. */
-function told(issue: Issue, path: readonly PropertyKey[]): FileProblem[] {
+function problemsOf(issue: Issue, path: readonly PropertyKey[]): FileProblem[] {
   if (issue.code === "invalid_union" && issue.errors.length > 0) {
     const nearest = issue.errors.reduce((best, errors) => (depth(errors) > depth(best) ? errors : best));
-    return nearest.flatMap((inner) => told(inner, [...path, ...inner.path]));
+    return nearest.flatMap((inner) => problemsOf(inner, [...path, ...inner.path]));
   }
   if (issue.code === "unrecognized_keys") {
     return issue.keys.map((key) => ({ path: pathOf([...path, key]), message: "is not a field of the format" }));

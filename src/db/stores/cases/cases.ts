@@ -20,7 +20,7 @@ const row = z.object({
 export type CaseRow = z.output<typeof row> & { readonly openedOn: Day; readonly open: boolean };
 
 const columns = `s.id, s.plant_id as "plantId", s.pest, s.opened_at as "openedAt", s.closed_at as "closedAt", s.outcome`;
-const told = (scope: Scope, one: z.output<typeof row>): CaseRow => ({
+const parsed = (scope: Scope, one: z.output<typeof row>): CaseRow => ({
   ...one,
   openedOn: dayIn(one.openedAt, scope.timeZone),
   open: one.closedAt === null,
@@ -37,7 +37,7 @@ export async function plantOf(scope: Scope, caseId: string): Promise<string | nu
 export async function open(scope: Scope): Promise<CaseRow[]> {
   const sql = `select ${columns} from cases s join plants p on p.collection_id = s.collection_id and p.id = s.plant_id
     where s.collection_id = :c and s.closed_at is null and p.archived_at is null order by s.opened_at, s.id`;
-  return (await rows(scope, row, sql)).map((one) => told(scope, one));
+  return (await rows(scope, row, sql)).map((one) => parsed(scope, one));
 }
 
 const alikeRow = row
@@ -63,7 +63,7 @@ export function alike(
 export async function closedLately(scope: Scope, limit: number): Promise<CaseRow[]> {
   const sql = `select ${columns} from cases s where s.collection_id = :c and s.closed_at is not null
     order by s.closed_at desc, s.id limit :limit`;
-  return (await rows(scope, row, sql, { limit })).map((one) => told(scope, one));
+  return (await rows(scope, row, sql, { limit })).map((one) => parsed(scope, one));
 }
 
 /** Which of these plants have, or have had, a case. */

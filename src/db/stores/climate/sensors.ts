@@ -53,14 +53,14 @@ export function heard(
 
 /** Keeps what a device has told; a moment that it has told before stays as it was. */
 export function keep(scope: Scope, sensorId: string, samples: readonly Sample[]): Promise<void> {
-  const told = samples.map(({ at, celsius, humidity }) => ({ at: at.toISOString(), celsius, humidity }));
+  const values = samples.map(({ at, celsius, humidity }) => ({ at: at.toISOString(), celsius, humidity }));
   return run(
     scope,
     `insert into sensor_samples (collection_id, sensor_id, at, celsius, humidity)
      select :c, cast(:sensorId as uuid), r.at, r.celsius, r.humidity
-     from jsonb_to_recordset(cast(:told as jsonb)) as r(at timestamptz, celsius float8, humidity float8)
+     from jsonb_to_recordset(cast(:values as jsonb)) as r(at timestamptz, celsius float8, humidity float8)
      on conflict do nothing`,
-    { sensorId, told: JSON.stringify(told) },
+    { sensorId, values: JSON.stringify(values) },
   );
 }
 

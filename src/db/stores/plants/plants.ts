@@ -40,7 +40,7 @@ const select = `select p.id, p.code, p.name, p.genus, p.growth_form as "growthFo
     p.archived_at as "archivedAt"
   from plants p where p.collection_id = :c`;
 
-const told = (scope: Scope, { addedAt, acquiredOn, ...plant }: z.output<typeof row>): Plant => ({
+const parsed = (scope: Scope, { addedAt, acquiredOn, ...plant }: z.output<typeof row>): Plant => ({
   ...plant,
   acquiredOn: acquiredOn as Day | null,
   addedOn: dayIn(addedAt, scope.timeZone),
@@ -51,7 +51,7 @@ export async function many(scope: Scope, ids: readonly string[]): Promise<Plant[
   if (ids.length === 0) return [];
   const sql = `${select} and p.id = any (cast(:ids as uuid[])) order by p.code`;
   const found = await rows(scope, row, sql, { ids: idList(ids) });
-  return found.map((plant) => told(scope, plant));
+  return found.map((plant) => parsed(scope, plant));
 }
 
 /**
@@ -60,14 +60,14 @@ export async function many(scope: Scope, ids: readonly string[]): Promise<Plant[
  */
 export async function lock(scope: Scope, id: string): Promise<Plant | null> {
   const found = await first(scope, row, `${select} and p.id = :id for no key update`, { id });
-  return found && told(scope, found);
+  return found && parsed(scope, found);
 }
 
 /** As {@link lock}, of several: in the order of their ids, so that nobody who locks several waits for somebody who waits for them. */
 export async function lockAll(scope: Scope, ids: readonly string[]): Promise<Plant[]> {
   if (ids.length === 0) return [];
   const sql = `${select} and p.id = any (cast(:ids as uuid[])) order by p.id for no key update`;
-  return (await rows(scope, row, sql, { ids: idList(ids) })).map((plant) => told(scope, plant));
+  return (await rows(scope, row, sql, { ids: idList(ids) })).map((plant) => parsed(scope, plant));
 }
 
 /** The ids of plants in use that bear one of these codes, whatever the case of its letters. */
@@ -86,13 +86,13 @@ export async function codes(scope: Scope): Promise<string[]> {
 /** The plants that were cut from one, by code, those that have left among them. */
 export async function cutFrom(scope: Scope, motherId: string): Promise<Plant[]> {
   const found = await rows(scope, row, `${select} and p.mother_id = :motherId order by p.code`, { motherId });
-  return found.map((plant) => told(scope, plant));
+  return found.map((plant) => parsed(scope, plant));
 }
 
 /** Every plant that ever was here, by code; of several that bore one the one in use comes last. */
 export async function every(scope: Scope): Promise<Plant[]> {
   const found = await manyRows(scope, asText, `${select} order by p.code, p.archived_at is null, p.archived_at`);
-  return found.map((plant) => told(scope, plant));
+  return found.map((plant) => parsed(scope, plant));
 }
 
 type Description = Omit<Plant, "id" | "addedOn" | "archivedAt">;

@@ -21,7 +21,7 @@ const walk = z.object({
   endedAt: z.date().nullable(),
 });
 const columns = `w.id, w.scope, w.place_id as "placeId", w.tool, w.round, w.started_at as "startedAt", w.ended_at as "endedAt"`;
-const told = <W extends z.output<typeof walk>>(scope: Scope, one: W) => ({
+const parsed = <W extends z.output<typeof walk>>(scope: Scope, one: W) => ({
   ...one,
   startedOn: dayIn(one.startedAt, scope.timeZone),
 });
@@ -29,7 +29,7 @@ const told = <W extends z.output<typeof walk>>(scope: Scope, one: W) => ({
 export async function find(scope: Scope, id: string): Promise<Walk | null> {
   const sql = `select ${columns} from walks w where w.collection_id = :c and w.id = :id`;
   const found = await first(scope, walk, sql, { id });
-  return found && told(scope, found);
+  return found && parsed(scope, found);
 }
 
 const inShort = walk.extend({ plants: z.number(), done: z.number(), finds: z.number() });
@@ -49,7 +49,7 @@ export async function lately(scope: Scope, limit: number): Promise<WalkInShort[]
       (select count(distinct k.plant_id)::int from looks k where k.collection_id = w.collection_id and k.walk_id = w.id and k.voided_at is null
         and exists (select 1 from finds f where f.collection_id = k.collection_id and f.look_id = k.id)) as finds
     from walks w where w.collection_id = :c order by w.started_at desc, w.id desc limit :limit`;
-  return (await rows(scope, inShort, sql, { limit })).map((one) => told(scope, one));
+  return (await rows(scope, inShort, sql, { limit })).map((one) => parsed(scope, one));
 }
 
 export function add(scope: Scope, added: Omit<Walk, "startedOn" | "endedAt">): Promise<void> {

@@ -45,13 +45,13 @@ export function recordAct(context: Context, command: RecordAct): Promise<Outcome
 async function onPlace(
   context: Context,
   scope: CommandScope,
-  { id, act, note, at: told, alreadyDone }: RecordAct,
+  { id, act, note, at: givenAt, alreadyDone }: RecordAct,
   placeId: string,
 ): Promise<ActRecorded> {
   const place = await knownPlace(scope, placeId);
   const against = placeObjections(act, homeOf(context.collection), place.kind === "outdoors");
   if (against.some((o) => o.level === "refuse") && !alreadyDone) refuse("", "advised_against", { objections: against });
-  const at = pastMoment(context, told);
+  const at = pastMoment(context, givenAt);
   await facts.add(scope, "act", [{ id, plantId: null, placeId, caseId: null, stepId: null, act, at, note }]);
   scope.invalidate(await plantsWarmedBy(scope, placeId));
   scope.invalidateAll();

@@ -40,12 +40,12 @@ export function importReadings(
     if (rows.length === 0) refuse("", "no_rows");
     if (rows.length > MOST_READINGS) refuse("", "too_many_rows");
     const read = readingsFromRows(rows, (cell) => {
-      const told = momentIn(cell, context);
-      return told === null ? null : new Date(told);
+      const moment = momentIn(cell, context);
+      return moment === null ? null : new Date(moment);
     });
     if (read.problems.length > 0) return { refused: read.problems };
     const { days, doubted } = believedDays(context, read.samples);
-    const told = read.days.flatMap((day): DaySummary[] => {
+    const summed = read.days.flatMap((day): DaySummary[] => {
       // Noon of its day where the place is, or now on the day itself: a fact is never of the future.
       const noon = instantOf(`${day.day}T12:00`, context.collection.timeZone);
       const at = noon < context.now ? noon : context.now;
@@ -53,7 +53,7 @@ export function importReadings(
       const deficit = day.humidity === null ? null : deficitKPa(day.meanC, Math.min(100, Math.max(0, day.humidity)));
       return [{ ...day, at, deficitKpa: deficit, hours: HOURS_OF_A_DAY, samples: 2 }];
     });
-    const all = [...days, ...told];
+    const all = [...days, ...summed];
     const added = await putDays(scope, placeId, "file", "", all);
     return { added, known: all.length - added, samples: read.samples.length + read.days.length, doubted };
   });

@@ -35,7 +35,7 @@ async function hear(context: Context, sensor: sensors.Sensor, ask: typeof askSen
   const { id } = sensor;
   const oldest = new Date(context.now.getTime() - KEPT_DAYS * DAY_MS);
   let since = sensor.toldUntil && sensor.toldUntil > oldest ? sensor.toldUntil : oldest;
-  const told: Sample[] = [];
+  const received: Sample[] = [];
   let battery = sensor.battery;
   let problem: string | null = null;
   try {
@@ -46,7 +46,7 @@ async function hear(context: Context, sensor: sensors.Sensor, ask: typeof askSen
       const fresh = answer.readings
         .map(({ at, celsius, humidity }): Sample => ({ at: new Date(at), celsius, humidity: humidity ?? null }))
         .filter(({ at, celsius }) => at >= oldest && at <= context.now && Number.isFinite(celsius));
-      told.push(...fresh);
+      received.push(...fresh);
       const last = fresh.reduce((latest, { at }) => (at > latest ? at : latest), since);
       // One that repeats itself would be asked for ever.
       if (!answer.more || last <= since) break;
@@ -61,15 +61,15 @@ async function hear(context: Context, sensor: sensors.Sensor, ask: typeof askSen
       // It may have been taken away while it was asked.
       const there = await sensors.find(scope, id);
       if (!there || there.address !== sensor.address) return;
-      const last = told.reduce<Date | null>(
+      const last = received.reduce<Date | null>(
         (latest, { at }) => (!latest || at > latest ? at : latest),
         there.toldUntil,
       );
       const heard = problem === null ? { heardAt: context.now, toldUntil: last, battery } : {};
       await sensors.heard(scope, id, { askedAt: context.now, problem, ...heard });
-      await sensors.keep(scope, id, told);
+      await sensors.keep(scope, id, received);
       // Also where nothing new was told: the day on which a device fell silent is over all the same.
-      const first = told.reduce((earliest, { at }) => (at < earliest ? at : earliest), context.now);
+      const first = received.reduce((earliest, { at }) => (at < earliest ? at : earliest), context.now);
       const from = new Date(first.getTime() - BEFORE_MS);
       const { days } = believedDays(context, await sensors.samplesOf(scope, id, from));
       // The day before may have ended since it was heard last; days cut off by how far back was read are none.

@@ -28,7 +28,7 @@ export interface LookRecorded {
  */
 export function recordLook(context: Context, command: RecordLook): Promise<Outcome<LookRecorded>> {
   return transact(context, "tend", command.id, async (scope) => {
-    if (await scope.wasSent("look", command.id)) return told(scope, command, null);
+    if (await scope.wasSent("look", command.id)) return resultOf(scope, command, null);
     const plant = await lockPlant(scope, command.plantId);
     const before = await casesOn(scope, plant.id);
     const look = lookOn(context, plant, command, before);
@@ -37,7 +37,7 @@ export function recordLook(context: Context, command: RecordLook): Promise<Outco
     await facts.add(scope, "look", [{ ...look, ...expected }]);
     if (look.finds.length > 0) scope.invalidateBeside([plant.id]);
     else scope.invalidate([plant.id]);
-    return told(
+    return resultOf(
       scope,
       command,
       before.map((one) => one.id),
@@ -94,7 +94,7 @@ async function casesOn(scope: Scope, plantId: string) {
 }
 
 /** What came of a look that is on record; `before` are the cases there were, or null for a look that was sent before. */
-async function told(
+async function resultOf(
   scope: Scope,
   { id, plantId, finds }: RecordLook,
   before: readonly string[] | null,

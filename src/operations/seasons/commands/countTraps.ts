@@ -30,6 +30,6 @@ async function toldBefore(context: Context, scope: Scope, { what, placeId, days,
   const onCards = room.record.counts.filter((one) => one.what === "cards");
   if (onCards.some((one) => one.day >= day)) return nothingTold;
   const begin = beginOf(room.record, day);
-  const told = expectedOnCards(roomOf(room.record, [], begin, day), daysBetween(begin, day), days);
-  return told ? { toldLow: told.low, toldHigh: told.high, toldWithin: told.pWithin } : nothingTold;
+  const expected = expectedOnCards(roomOf(room.record, [], begin, day), daysBetween(begin, day), days);
+  return expected ? { toldLow: expected.low, toldHigh: expected.high, toldWithin: expected.pWithin } : nothingTold;
 }

@@ -229,7 +229,7 @@ describe("after a find", () => {
       [sameSeller, ["open", "seller"]],
     ]);
     expect(view.current).toBe(true);
-    expect(view.origin!.told).toMatchObject({ kind: "background" });
+    expect(view.origin!.likeliest).toMatchObject({ kind: "background" });
     const schools = (await readSchools(context, caseId))!;
     expect(schools.plants).toBe(2);
     expect(schools.treat.oneLeft).toBeLessThan(schools.oneCarries);
@@ -254,18 +254,18 @@ describe("after a find", () => {
     expectOk(await recordLook(context, aLook(first, 2, { finds: [aFind({ severity: "overrun", count: 400 })] })));
     await reckonCarriage(context);
     const view = (await readAround(context, caseId))!;
-    expect(view.origin!.told).toMatchObject({ kind: "neighbour", plantId: first });
+    expect(view.origin!.likeliest).toMatchObject({ kind: "neighbour", plantId: first });
   });
 
   it("and blamed as well where it is found between the last plant that is reckoned and the tracing", async () => {
     const [second, first] = [await plantOn(context, shelf), await plantOn(context, shelf)];
     const caseId = await openCaseOn(context, second, 10);
     await reckonCarriage(context);
-    expect((await readAround(context, caseId))!.origin!.told).not.toMatchObject({ plantId: first });
+    expect((await readAround(context, caseId))!.origin!.likeliest).not.toMatchObject({ plantId: first });
     expectOk(await recordLook(context, aLook(first, 2, { finds: [aFind({ severity: "overrun", count: 400 })] })));
     await traceOrigins(context, scopeOf(context, "record"));
     await reckonCarriage(context);
-    expect((await readAround(context, caseId))!.origin!.told).toMatchObject({ kind: "neighbour", plantId: first });
+    expect((await readAround(context, caseId))!.origin!.likeliest).toMatchObject({ kind: "neighbour", plantId: first });
   });
 });
 

@@ -1,36 +1,36 @@
 import { cleanLooksNeeded } from "../clearance/clearance";
 /** How it is reckoned, told part by part. */
-export const methodParts: readonly { readonly title: string; readonly told: readonly string[] }[] = [
+export const methodParts: readonly { readonly title: string; readonly paragraphs: readonly string[] }[] = [
   {
     title: "From the literature",
-    told: [
+    paragraphs: [
       "How long each stage of each pest takes at which temperature, and from which temperature it develops at all: laboratory figures, rounded to the slow side, because a house plant is a poor host. Days come from degree-days, following each day's curve between its coldest and warmest hour.",
       "The mathematics of populations that die out or carry on (branching processes), of mixing, and of how many leaves must be looked at.",
     ],
   },
   {
     title: "Our own estimates",
-    told: [
+    paragraphs: [
       "How many of each stage a remedy kills where it reaches them, how much each technique misses, how many sit out of reach of brush and spray, how likely an animal is to be seen by eye, with a lamp or a loupe, and how pests pass from plant to plant. Nobody has measured these in living rooms.",
       "Everything is worked out for nine cases at once: your treatments miss the usual amount, much more or much less, and the pest breeds as usual, more slowly or faster. What you find afterwards shows which of them is true for you.",
     ],
   },
   {
     title: "From practice",
-    told: [
+    paragraphs: [
       "What growers report a course usually takes: three swabs a week apart for a trace of mealybugs, soap every fourth day for light mites, spinosad weekly for thrips. Each report is a range; the estimates were adjusted until they met all of them, and the ranges were never changed.",
     ],
   },
   {
     title: "From your own record",
-    told: [
+    paragraphs: [
       "How much your treatments miss: each closed case shows how well its looks fit a hand that misses the usual amount, much more or much less. From three cases on, new cases start from what yours have shown; our estimate counts as twelve cases beside them, or as four if you prefer your own (Settings). A case with another technique, or of another keeper, counts a quarter.",
       "How long your sessions take: minutes are measured from one press to the next, and ours fade as yours come in. What ended what, what each look saw and how often we were right are counted in the ledger, and change no number by themselves.",
     ],
   },
   {
     title: "A plan, and when it is over",
-    told: [
+    paragraphs: [
       "A plan is a short course of treatments and the clean looks after it. You are told how likely those looks are to be clean, and how sure that makes it. The suggested plan takes the least work until the plant may be called clear: the work of one round, divided by the chance of clean looks, because otherwise it starts again.",
       `It may be called clear when it is as sure as you want (95 % unless you change that), after ${cleanLooksNeeded}, since the last treatment, and once a whole generation has passed since the last live animal.`,
     ],

@@ -307,8 +307,8 @@ export function hazardSentence({ why }: Pick<Hazard, "why">): string {
 export function returnedSentence({ clearedOn, sameLine }: Relapse): string {
   const before = `It was called clear on ${dayInWords(clearedOn)}, and is found again`;
   if (sameLine === null) return `${before}. Whether it survived or came anew is being worked out.`;
-  const told = sameLine >= 0.5 ? "most likely it had survived" : "most likely it came back from outside";
-  return `${before}: ${told} (survived ${percent(sameLine)}, new ${percent(1 - sameLine)}).`;
+  const likelier = sameLine >= 0.5 ? "most likely it had survived" : "most likely it came back from outside";
+  return `${before}: ${likelier} (survived ${percent(sameLine)}, new ${percent(1 - sameLine)}).`;
 }
 
 /** A habit of a pest on a plant. */

@@ -17,8 +17,8 @@ export const washNames: Record<WashId, string> = {
 /** "Dries until Fri 27 Nov, first water on Wed 2 Dec." or nothing. */
 export function dryingSentence({ potOn, waterOn }: Pick<ArrivalSteps, "potOn" | "waterOn">): string {
   const parts = [potOn && `let it dry until ${dayInWords(potOn)}`, waterOn && `first water on ${dayInWords(waterOn)}`];
-  const told = parts.filter((one) => one !== null).join(", ");
-  return told && `${told[0]!.toUpperCase()}${told.slice(1)}.`;
+  const sentence = parts.filter((one) => one !== null).join(", ");
+  return sentence && `${sentence[0]!.toUpperCase()}${sentence.slice(1)}.`;
 }
 
 /** What each school of waiting leaves: "After one week 4 % would be left, after four 1 %." */

@@ -38,7 +38,7 @@ export function FloorPlan({ rooms }: { rooms: readonly RoomOnFloorPlan[] }) {
   /** So many arrangements are on their way: until the last has arrived the page read anew is older than what is shown. */
   const [pending, setPending] = useState(0);
   const [wrong, setWrong] = useState<string | null>(null);
-  const [told, setTold] = useState("");
+  const [said, setSaid] = useState("");
   const onTheWay = pending > 0;
   useAsksBeforeLeaving(onTheWay);
   const plan: readonly OnFloorPlan[] = put && (onTheWay || put.of === rooms) ? put.plan : rooms;
@@ -53,7 +53,7 @@ export function FloorPlan({ rooms }: { rooms: readonly RoomOnFloorPlan[] }) {
     const next = arranged(plan, id, { column, row });
     setPut({ of: rooms, plan: next });
     setWrong(null);
-    setTold(`${rooms.find((room) => room.id === id)!.name}: column ${column + 1}, row ${row + 1}.`);
+    setSaid(`${rooms.find((room) => room.id === id)!.name}: column ${column + 1}, row ${row + 1}.`);
     const places = next.map((one) => ({ placeId: one.id, column: one.column, row: one.row }));
     setPending((many) => many + 1);
     const result = await arrangePlacesAction(collectionId, { places }).catch(() => null);
@@ -77,11 +77,11 @@ export function FloorPlan({ rooms }: { rooms: readonly RoomOnFloorPlan[] }) {
     <>
       <p className="small mb-2">
         Drag a room by its name to where it is; by keyboard, the arrow keys carry it. Press a shelf to see it.{" "}
-        <strong>{onTheWay ? "Saving …" : told && !wrong && "Saved."}</strong>
+        <strong>{onTheWay ? "Saving …" : said && !wrong && "Saved."}</strong>
       </p>
       {wrong && <Alert variant="danger">{wrong}</Alert>}
       <div aria-live="polite" className="visually-hidden">
-        {told}
+        {said}
       </div>
       <DndContext id="plan" sensors={sensors} onDragEnd={end}>
         <div className="plan-scroll">

@@ -27,12 +27,12 @@ export function Adopt({
   adopting: Adopting;
 }) {
   // Written as one text, so that the form is told only when something has changed.
-  const told = JSON.stringify(chosen);
+  const wanted = JSON.stringify(chosen);
   useEffect(() => {
-    choose(JSON.parse(told) as Chosen);
+    choose(JSON.parse(wanted) as Chosen);
     // What it does stays the same, though it is made anew at every drawing.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [told]);
+  }, [wanted]);
   return (
     <>
       <AlsoFor {...adopting.also} />

@@ -41,7 +41,7 @@ export function AllInOne({ caseId, plantId, bearer, tool }: Props) {
   const minutes = chosen.reduce((sum, { act }) => sum + costsOfAct(act, bearer.potCm).minutes, 0);
   const cautions = [...new Set(chosen.flatMap(({ act }) => cautionsOfAct(act)))];
   const against = chosen.flatMap(({ act }) => actObjections(act, bearer));
-  const told = [...new Map(against.map((one) => [one.code, one])).values()];
+  const distinct = [...new Map(against.map((one) => [one.code, one])).values()];
   const write = async () => {
     // A minute apart, so that they stay in their order.
     const end = new Date();
@@ -69,7 +69,7 @@ export function AllInOne({ caseId, plantId, bearer, tool }: Props) {
           <p>Together about {hoursInWords(Math.round(minutes))}.</p>
         </div>
         <div className="col-lg-6">
-          <CautionList against={told} cautions={cautions} />
+          <CautionList against={distinct} cautions={cautions} />
         </div>
       </div>
       {trouble && (

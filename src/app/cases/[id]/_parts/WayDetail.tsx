@@ -81,18 +81,18 @@ export function WayDetail(props: Props) {
     (remote) => (changed ? promise(dates, doses)(remote) : Promise.resolve(schedule)),
     key,
   );
-  const told = (answered.key === key && answered.answer) || schedule;
+  const shown = (answered.key === key && answered.answer) || schedule;
   const why = useAnswer(reckoner, detail(schedule), key);
   const more = why.key === key ? why.answer : null;
   const drawn = useAnswer(reckoner, draw(dates, doses), key);
   const picture = drawn.key === key ? drawn.answer : null;
-  const looks = told.looks.map((day) => ({ day, kind: "clean" as const }));
+  const looks = shown.looks.map((day) => ({ day, kind: "clean" as const }));
   const several = used.length > 1;
   if (dates.length === 0) return <LookFirst plantId={plantId} schedule={schedule} />;
   return (
     <>
       {(!isTold || at !== null || changed) && (
-        <p className="mb-2">{planSentence(way.name, told, way.basis !== "reckoned")}</p>
+        <p className="mb-2">{planSentence(way.name, shown, way.basis !== "reckoned")}</p>
       )}
       {ownSentences(used, props.taught).map((sentence) => (
         <p key={sentence} className="mb-2">
@@ -144,10 +144,10 @@ export function WayDetail(props: Props) {
               </li>
             ))}
           </ol>
-          <p className="mb-1">Then look: {told.looks.map(dayInWords).join(", ")}.</p>
+          <p className="mb-1">Then look: {shown.looks.map(dayInWords).join(", ")}.</p>
           <p className="small mb-0">
             {used.map((dose) => (isWork(dose) ? workNames[dose.work] : techniqueNames[dose.technique])).join("; then ")}
-            . Looked at or not, {percent(told.pOver)} likely over by {dayInWords(told.by)}.
+            . Looked at or not, {percent(shown.pOver)} likely over by {dayInWords(shown.by)}.
           </p>
         </section>
         <section>

@@ -26,7 +26,7 @@ export function WhyStill({ folded, file, founders, caseId, plantId }: Props) {
   const key = JSON.stringify([file, founders]);
   const { answer, failed, again } = useAnswer(reckoner, (remote) => remote.explain(file, { founders }), key);
   const shown = (answer ?? []).filter(({ p }) => p >= SHOWN_FROM);
-  const told = shown.reduce((sum, { p }) => sum + p, 0);
+  const total = shown.reduce((sum, { p }) => sum + p, 0);
   const [first] = shown;
   const goes = {
     missed: [`/cases/${caseId}/plan`, "Change the plan"],
@@ -42,7 +42,7 @@ export function WhyStill({ folded, file, founders, caseId, plantId }: Props) {
       <ul className="ps-3 mb-2">
         {shown.map(({ id, p }) => (
           <li key={id} className={id === first.id ? "fw-semibold" : undefined}>
-            {explanationNames[id]}: {percent(p / told)}
+            {explanationNames[id]}: {percent(p / total)}
           </li>
         ))}
       </ul>

@@ -36,19 +36,19 @@ function Origin({ origin, pest, open }: { origin: AroundView["origin"]; pest: st
         {open ? "It is being worked out; come back in a moment." : "It was not worked out while the case was open."}
       </p>
     );
-  const { told, routes } = origin;
+  const { likeliest, routes } = origin;
   return (
     <>
       <p>
-        {told ? (
+        {likeliest ? (
           <strong>
-            {percent(told.share)}: {routeInWords(told)}.
+            {percent(likeliest.share)}: {routeInWords(likeliest)}.
           </strong>
         ) : (
           <strong>It cannot be told: no source stands out.</strong>
         )}
       </p>
-      <RouteShares routes={routes.slice(0, 5)} told={() => ""} />
+      <RouteShares routes={routes.slice(0, 5)} describe={() => ""} />
       <p className="small mb-0">
         Assuming {pest} were there just before the find, this is how likely each source on record is. A source that is
         not on record cannot be listed.

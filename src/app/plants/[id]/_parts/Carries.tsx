@@ -44,7 +44,7 @@ export function Carries({
         {!carries.current && " (From before the last change; being updated.)"}
       </p>
       {routes.length > 0 && (
-        <RouteShares routes={routes} told={(route) => `of it: ${pestNames[route.pest].toLowerCase()}, `} />
+        <RouteShares routes={routes} describe={(route) => `of it: ${pestNames[route.pest].toLowerCase()}, `} />
       )}
       {apart && carries.waysBack && <p>{wayBackSentence(carries.waysBack)}</p>}
       <CarriedPicture plantId={plantId} limit={limit} />

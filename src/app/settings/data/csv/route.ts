@@ -55,10 +55,10 @@ function rowsOf(text: string): readonly Cells[] {
 }
 
 function inWords(refused: readonly RefusedRow[]): Extract<CommandResult, { ok: false }>["problems"] {
-  const told = refused.slice(0, TOLD).map((one) => {
+  const named = refused.slice(0, TOLD).map((one) => {
     const why = "problem" in one ? problemInWords(one.problem) : rowProblemInWords(one);
     return { path: `${one.table}.${one.row}`, message: `${one.table}, row ${one.row}: ${why}` };
   });
-  const more = refused.length - told.length;
-  return more > 0 ? [...told, { path: "", message: `And ${more} more.` }] : told;
+  const more = refused.length - named.length;
+  return more > 0 ? [...named, { path: "", message: `And ${more} more.` }] : named;
 }

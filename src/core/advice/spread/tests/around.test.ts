@@ -62,13 +62,13 @@ describe("who first after a find", () => {
 describe("where a find came from", () => {
   it("is told where one way has half of it, and else cannot be", () => {
     const other = { plantId: "other", code: "O" };
-    expect(originOf([route({ share: 0.6 }), route({ ...other, share: 0.4 })]).told).toMatchObject({ share: 0.6 });
-    expect(originOf([route({ share: 0.45 }), route({ ...other, share: 0.4 })]).told).toBeNull();
-    expect(originOf([])).toEqual({ routes: [], told: null });
+    expect(originOf([route({ share: 0.6 }), route({ ...other, share: 0.4 })]).likeliest).toMatchObject({ share: 0.6 });
+    expect(originOf([route({ share: 0.45 }), route({ ...other, share: 0.4 })]).likeliest).toBeNull();
+    expect(originOf([])).toEqual({ routes: [], likeliest: null });
   });
 
   it("one plant by several ways is one source, under the likeliest of them", () => {
-    const { routes, told } = originOf([
+    const { routes, likeliest } = originOf([
       route({ kind: "background", plantId: null, code: null, nearness: null, share: 0.4 }),
       route({ kind: "handled", nearness: null, share: 0.25 }),
       route({ kind: "neighbour", share: 0.35 }),
@@ -77,7 +77,7 @@ describe("where a find came from", () => {
       ["neighbour", "sick"],
       ["background", null],
     ]);
-    expect(told!.share).toBeCloseTo(0.6, 12);
+    expect(likeliest!.share).toBeCloseTo(0.6, 12);
     expect(routes.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 12);
   });
 });

@@ -37,7 +37,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   return answered(refused.length > 0 ? { ok: false, problems: inWords(refused) } : result);
 }
 
-const told = {
+const messages = {
   not_a_moment: "is not a day or time; write it like 2026-11-24 08:00",
   not_a_number: "is not a number that fits",
   required: "is missing",
@@ -46,7 +46,7 @@ const told = {
 function inWords(refused: readonly ReadingProblem[]) {
   const first = refused.slice(0, TOLD).map(({ row, column, code }) => ({
     path: `row.${row}`,
-    message: `Row ${row}, ${column}: ${told[code]}.`,
+    message: `Row ${row}, ${column}: ${messages[code]}.`,
   }));
   const more = refused.length - first.length;
   return more > 0 ? [...first, { path: "", message: `And ${more} more.` }] : first;

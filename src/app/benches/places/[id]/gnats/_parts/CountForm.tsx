@@ -61,7 +61,7 @@ export function CountForm({
 }) {
   const router = useRouter();
   const { id: collectionId, timeZone } = useCollection();
-  const [told, setTold] = useState("");
+  const [saved, setSaved] = useState("");
   const [cards, setCards] = useState<readonly CountedPhoto[]>([]);
   const [unsent, setUnsent] = useState<readonly Picture[]>([]);
   // A number of its own for each count: the next one begins without the cards of the last.
@@ -75,7 +75,7 @@ export function CountForm({
       ...{ days: String(since), count: "", at: withOffset(new Date(), timeZone) },
     }),
     done: ({ id: countId }) => {
-      setTold("Saved.");
+      setSaved("Saved.");
       void send([
         ...unsent,
         ...cards.map(({ picture }) => ({
@@ -95,7 +95,7 @@ export function CountForm({
   };
   const what = useWatch({ control: form.control, name: "what" });
   return (
-    <form onSubmit={submit} onChange={() => setTold("")} noValidate>
+    <form onSubmit={submit} onChange={() => setSaved("")} noValidate>
       {!hung && what === "cards" && <p>No cards are up yet. Hang some first (Due now), and count after a week.</p>}
       <ChoiceField
         form={form}
@@ -114,7 +114,7 @@ export function CountForm({
           key={times}
           onCount={(counted) => {
             setCards(counted);
-            setTold("");
+            setSaved("");
             form.setValue(
               "count",
               counted.length === 0 ? "" : String(counted.reduce((sum, { flies }) => sum + flies, 0)),
@@ -152,7 +152,7 @@ export function CountForm({
           </Button>
         </Alert>
       ) : (
-        told && <Alert variant="success">{told}</Alert>
+        saved && <Alert variant="success">{saved}</Alert>
       )}
       <SubmitRow form={form} trouble={trouble} label="Save" />
     </form>

@@ -54,7 +54,7 @@ function WayForm({ placeId, way, size, close }: Pressed & { close: () => void })
   return (
     <form className="w-100" onSubmit={submit} noValidate>
       {cautions.length > 0 && <CautionList against={[]} cautions={cautions} />}
-      <p className="mb-2">{told(act)}</p>
+      <p className="mb-2">{wayInWords(act)}</p>
       <MomentField form={form} name="at" label="When" hint="If you already do it, give the day you started." />
       <SubmitRow form={form} trouble={trouble} label="Done">
         <Button variant="outline-primary" onClick={close}>
@@ -66,7 +66,7 @@ function WayForm({ placeId, way, size, close }: Pressed & { close: () => void })
 }
 
 /** How much of it the room takes. */
-function told(act: ReturnType<(typeof gnatWays)[GnatWayId]["act"]>): string {
+function wayInWords(act: ReturnType<(typeof gnatWays)[GnatWayId]["act"]>): string {
   if (act.kind === "trap")
     return act.lure === "vinegar"
       ? `${act.cards} ${act.cards === 1 ? "cup" : "cups"}: cider vinegar with two drops of soap.`

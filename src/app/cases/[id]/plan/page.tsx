@@ -1,6 +1,8 @@
 import type { Metadata } from "next";
 import { Link } from "@/ui/Link";
 import type { Plan } from "@/core/advice/plans/plans";
+import { pestOf } from "@/core/knowledge/pests/pests";
+import { eggToAdultDays } from "@/core/knowledge/pests/stageDurations";
 import { pestNames } from "@/wording/names/names";
 import { warmthInWords } from "@/wording/names/warmth";
 import { cachedBeside } from "@/app/_parts/server/pageCache";
@@ -26,13 +28,16 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
     readAlike(context, view.found, place.id),
   );
   const courses = await cachedBeside(`${collection.id} courses`, () => readCourses(context));
+  const hatches = place.meanC === null || eggToAdultDays(pestOf(view.found.pest), place.meanC) !== null;
   return (
     <>
       <h1>
         Plan for {plant.code} {plant.name}: {pestNames[view.found.pest].toLowerCase()}
       </h1>
       <p>
-        One treatment never ends it: the repeats must catch each hatch before it lays.
+        {hatches
+          ? "One treatment never ends it: the repeats must catch each hatch before it lays."
+          : "Nothing hatches or grows at this temperature: what is missed now waits for warmth."}
         {place.meanC !== null &&
           ` Worked out for ${warmthInWords(place.meanC, units)}, the temperature at ${place.name}.`}
       </p>

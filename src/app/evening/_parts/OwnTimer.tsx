@@ -8,7 +8,7 @@ import { timerIds, type TimerId } from "@/core/acts/timerIds";
 import { Panel } from "@/ui/Panel";
 import { offerInWords, offers } from "@/wording/record/timers";
 import { named } from "@/ui/fields/options";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 
 const usualMinutes: Record<TimerId, number> = { soak: 20, contact: 10, rinse: 60, dark: 24 * 60, fan: 240, wait: 90 };
 
@@ -22,7 +22,7 @@ export function OwnTimer() {
   return (
     <Panel title="Set a timer">
       <div className="row gx-2">
-        <Pick
+        <SelectBox
           className="col-7 mb-2"
           label="What for"
           value={what}

@@ -15,7 +15,7 @@ import {
 } from "@/core/knowledge/mixes/check";
 import type { RemedyId } from "@/core/knowledge/remedies/remedies";
 import { named } from "@/ui/fields/options";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 import { Panel } from "@/ui/Panel";
 import { measureNames, ofUsualInWords, strengthInWords, strengthVerdicts } from "@/wording/amounts";
 import { mL } from "@/core/units/volume";
@@ -56,7 +56,7 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
     <div className="row gx-3">
       <div className="col-lg-5">
         <Panel title="Check what is in your bottle">
-          <Pick
+          <SelectBox
             label="What you put in"
             value={remedy}
             onPick={setRemedy}
@@ -73,7 +73,7 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
               />
             </div>
             <div className="col-7">
-              <Pick
+              <SelectBox
                 label="of these"
                 value={measure}
                 onPick={setMeasure}
@@ -90,7 +90,7 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
               />
             </div>
             <div className="col-7">
-              <Pick
+              <SelectBox
                 label="total volume"
                 value={intoMeasure}
                 onPick={setIntoMeasure}
@@ -116,7 +116,7 @@ export function CheckDesk({ alcoholPercent, bottles }: { alcoholPercent: number;
               right="Needed for an answer. It is printed on the bottle."
             />
           )}
-          <Pick
+          <SelectBox
             label="Also in the same bottle"
             value={other}
             onPick={setOther}
@@ -193,7 +193,7 @@ function LabelRate() {
           />
         </div>
         <div className="col-6 col-md-3">
-          <Pick
+          <SelectBox
             label="of these"
             value={measure}
             onPick={setMeasure}
@@ -201,7 +201,7 @@ function LabelRate() {
           />
         </div>
         <div className="col-6 col-md-3">
-          <Pick
+          <SelectBox
             label="per"
             value={per}
             onPick={setPer}

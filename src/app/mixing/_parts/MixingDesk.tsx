@@ -10,7 +10,7 @@ import { spoonSets, type SpoonSet } from "@/core/units/spoons";
 import { Amounts, type Measuring } from "@/ui/Amounts";
 import { Cautions } from "@/ui/Cautions";
 import { named } from "@/ui/fields/options";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 import { Panel } from "@/ui/Panel";
 import { NumberBox, read, readVolume, volumeRange, volumeTyped } from "./NumberBox";
 import { mixNames, remedyNames } from "@/wording/names/names";
@@ -49,8 +49,8 @@ export function MixingDesk({
     <div className="row gx-3">
       <div className="col-lg-5">
         <Panel title="Mix a remedy">
-          <Pick label="Remedy" value={remedy} options={named(allowed, remedyNames)} onPick={choose} />
-          <Pick label="Mix" value={mix} options={named(mixesWith(remedy), mixNames)} onPick={setMix} />
+          <SelectBox label="Remedy" value={remedy} options={named(allowed, remedyNames)} onPick={choose} />
+          <SelectBox label="Mix" value={mix} options={named(mixesWith(remedy), mixNames)} onPick={setMix} />
           <NumberBox
             label={`Amount to make, ${unitOf("volume", units)}`}
             value={volume}
@@ -67,7 +67,7 @@ export function MixingDesk({
               right="Enter a number from 1 to 100."
             />
           )}
-          <Pick label="Measure with" value={spoons} options={named(spoonSets, spoonSetNames)} onPick={setSpoons} />
+          <SelectBox label="Measure with" value={spoons} options={named(spoonSets, spoonSetNames)} onPick={setSpoons} />
         </Panel>
       </div>
       <div className="col-lg-7">

@@ -16,7 +16,7 @@ import { workNames } from "@/wording/names/acts";
 import { mixNames, remedyNames, techniqueNames } from "@/wording/names/names";
 import { RunSession, type RunProps } from "./RunSession";
 import { named } from "@/ui/fields/options";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 
 const SOAP: SessionDoes = { kind: "remedy", remedy: "soap", technique: "spray", mix: null };
 const RINSE: SessionDoes = { kind: "work", work: "shower" };
@@ -122,7 +122,7 @@ function What({ does, choose }: { does: SessionDoes; choose: (does: SessionDoes)
               </button>
             ))}
           </div>
-          <Pick
+          <SelectBox
             label="How strong"
             value={does.mix ?? ""}
             options={[["", "As each plant tolerates it"], ...named(mixesWith(does.remedy), mixNames)]}

@@ -1,5 +1,6 @@
 import { daysFor } from "../../climate/degreeDays";
 import { ln } from "../../shared/exponential";
+import { remember } from "../../shared/remember";
 import { phaseOf, pestIds, pestOf, type PestId } from "../../knowledge/pests/pests";
 import { GUARD_DAYS } from "../../model/inspection/cleanLooks";
 import { layoutOf } from "../../model/population/layout";
@@ -35,13 +36,7 @@ export function growthOf(doublingDays: number | null): "fast" | "grows" | "still
  * own step (Euler–Lotka). Throws RangeError unless the warmth is finite. @example developmentRateAt("spiderMite", 24).doublingDays // 3.6
  */
 export function developmentRateAt(pest: PestId, meanC: number): DevelopmentRate {
-  const key = `${pest} ${meanC}`;
-  const kept = knownRates.get(key);
-  if (kept) return kept;
-  const made = workedOut(pest, meanC);
-  if (knownRates.size >= MOST_KNOWN) knownRates.clear();
-  knownRates.set(key, made);
-  return made;
+  return remember(knownRates, MOST_KNOWN, `${pest} ${meanC}`, () => workedOut(pest, meanC));
 }
 
 /** The same warmth is asked of a hundred shelves, on every page that tells of them. */

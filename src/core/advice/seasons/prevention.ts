@@ -92,12 +92,12 @@ interface PestThere {
 }
 
 /** Plants of one place, and what of each pest there is to be reckoned with: made once, whatever is done to them. */
-interface Standing {
+interface PlaceOfPlants {
   readonly there: readonly RoundPlant[];
   readonly pests: readonly PestThere[];
 }
 
-function standingAt(there: readonly RoundPlant[]): Standing {
+function placeOf(there: readonly RoundPlant[]): PlaceOfPlants {
   const pests = new Map<PestId, PestThere>();
   for (const [i, { carries, bearer, meanC }] of there.entries())
     for (const { pest, p } of carries) {
@@ -118,7 +118,7 @@ function standingAt(there: readonly RoundPlant[]): Standing {
  * How many plants of one place are expected to be infested four weeks on: each by what it carries itself, or caught once from the
  * others there. `left` is the share of the k-th pest on the i-th plant that a treatment leaves; 1 where it had none.
  */
-function infestedAmong({ there, pests }: Standing, left: (k: number, i: number) => number): number {
+function infestedAmong({ there, pests }: PlaceOfPlants, left: (k: number, i: number) => number): number {
   // For each plant the chance that it has none of them.
   const free = new Float64Array(there.length).fill(1);
   const carriers = new Float64Array(there.length);
@@ -144,7 +144,7 @@ function infestedAmong({ there, pests }: Standing, left: (k: number, i: number) 
  * chances of the model; the plants of a place are taken as independent (HOUSE). @example infestedAt([]) // 0
  */
 export function infestedAt(plants: readonly RoundPlant[]): number {
-  return infestedAmong(standingAt(plants), () => 1);
+  return infestedAmong(placeOf(plants), () => 1);
 }
 
 /** What a round would do to one plant, and to every other like it. */
@@ -175,8 +175,8 @@ export function worthsAmong(
   plants: readonly RoundPlant[],
 ): (round: RoundMix) => { readonly all: RoundWorth; readonly prone: RoundWorth } {
   const places = [...groupBy(plants, ({ placeId }) => placeId).values()].map((there) => {
-    const standing = standingAt(there);
-    return { standing, untouched: infestedAmong(standing, () => 1) };
+    const place = placeOf(there);
+    return { place, untouched: infestedAmong(place, () => 1) };
   });
   const likeness = new Map(plants.map((plant) => [plant, likenessOf(plant)]));
   return (round) => {
@@ -190,7 +190,7 @@ export function worthsAmong(
       }),
     );
     // What is left of each pest on each plant that has its turn; 1 on those that are spared.
-    const lefts = places.map(({ standing: { there, pests } }) => {
+    const lefts = places.map(({ place: { there, pests } }) => {
       const turns = there.map((plant) => ({ form: plant.bearer.form, meanC: plant.meanC, ...weighed.get(plant)! }));
       return pests.map(({ pest, carries }) => {
         // Of hundreds on one shelf many are of one form.
@@ -208,10 +208,10 @@ export function worthsAmong(
       const spared: Partial<Record<Spared, number>> = {};
       for (const why of asked.map(whyOf)) if (why) spared[why] = (spared[why] ?? 0) + 1;
       const all = asked.filter((plant) => whyOf(plant) === null);
-      const saved = places.map(({ standing, untouched }, at) => {
-        const has = standing.there.map(taken);
+      const saved = places.map(({ place, untouched }, at) => {
+        const has = place.there.map(taken);
         if (!has.includes(true)) return 0;
-        return untouched - infestedAmong(standing, (k, i) => (has[i] ? lefts[at]![k]![i]! : 1));
+        return untouched - infestedAmong(place, (k, i) => (has[i] ? lefts[at]![k]![i]! : 1));
       });
       const sum = (of: (plant: RoundPlant) => number) => all.reduce((total, plant) => total + of(plant), 0);
       return {

@@ -4,6 +4,7 @@ import type { Act } from "../../acts/acts";
 import { addDays, day, daysBetween, type Day } from "../../shared/days";
 import type { RoomEnding, RoomProgramme } from "../../record/facts/facts";
 import type { ChosenProgramme } from "../../record/facts/kinds/roomProgramme";
+import type { PestId } from "../../knowledge/pests/pests";
 import type { TreatedPlant } from "../tolerance/treatedPlant";
 import { inBatches, workDaysBetween } from "./batches";
 import { whatFeeds, type PlaceRecord } from "./feeding";
@@ -265,6 +266,47 @@ describe("rounds of prevention", () => {
     const { all, prone } = worthsAmong(oneProne)(soap);
     expect([prone.plants, all.plants]).toEqual([1, 30]);
     expect(prone.saved).toBeLessThan(all.saved);
+  });
+
+  it("are worth what the plain sum over places, pests and plants says, for all and for the prone alone", () => {
+    const pests = ["thrips", "spiderMite", "mealybug"] as const;
+    const some = Array.from({ length: 24 }, (_, i) =>
+      plant({
+        placeId: ["sill", "shelf", "rack"][i % 3]!,
+        bearer: bearer({ form: i % 2 === 0 ? "trailingVine" : "fern" }),
+        prone: i % 5 === 0 ? ["thrips"] : [],
+        inCase: i % 7 === 0,
+        carries: pests.map((pest, k) => ({ pest, p: ((i * 7 + k * 11) % 13) / 20 })),
+      }),
+    );
+    const infested = (there: readonly RoundPlant[], isTreated: (one: RoundPlant) => boolean) => {
+      const carrier = (one: RoundPlant, pest: PestId) => {
+        const dose = { pest, form: one.bearer.form, mix: soap.mix, technique: soap.technique, meanC: one.meanC };
+        return one.carries.find((each) => each.pest === pest)!.p * (isTreated(one) ? leftAfter(dose) : 1);
+      };
+      const spared = (one: RoundPlant, pest: PestId) =>
+        there.reduce(
+          (free, other) =>
+            free * (1 - carrier(other, pest) * (other === one ? 1 : onwardAt(pest, other.bearer.form, other.meanC))),
+          1,
+        );
+      return there.reduce((sum, one) => sum + 1 - pests.reduce((free, pest) => free * spared(one, pest), 1), 0);
+    };
+    const saved = (taken: (one: RoundPlant) => boolean) =>
+      ["sill", "shelf", "rack"].reduce((sum, placeId) => {
+        const there = some.filter((one) => one.placeId === placeId);
+        return sum + infested(there, () => false) - infested(there, (one) => taken(one) && !one.inCase);
+      }, 0);
+    const { all, prone } = worthsAmong(some)(soap);
+    expect(all.saved).toBeCloseTo(
+      saved(() => true),
+      9,
+    );
+    expect(prone.saved).toBeCloseTo(
+      saved((one) => one.prone.length > 0),
+      9,
+    );
+    expect(prone.saved).toBeGreaterThan(0);
   });
 
   it("one treatment leaves some of what it meets, and none more than there was", () => {

@@ -16,7 +16,7 @@ import { percent } from "@/wording/advice/chances";
 import { remedyNames, schoolNames, techniqueNames } from "@/wording/names/names";
 import { bindingSentence, boundSentences, whySentences } from "@/wording/advice/planning/planning";
 import { named } from "@/ui/fields/options";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 import { SprayLine } from "./SprayLine";
 
 const TrialPicture = dynamic(() => import("./TrialPicture").then((module) => module.TrialPicture), {
@@ -105,10 +105,10 @@ export function Course({ title, begun, pest, meanC, generationDays, file }: Prop
       <SprayLine days={days} lastDay={LAST_DAY} onDays={setDays} />
       <div className="row gx-2">
         <div className="col-6">
-          <Pick label="Remedy" value={remedy} options={named(remedyIds, remedyNames)} onPick={choose} />
+          <SelectBox label="Remedy" value={remedy} options={named(remedyIds, remedyNames)} onPick={choose} />
         </div>
         <div className="col-6">
-          <Pick
+          <SelectBox
             label="How"
             value={technique}
             options={named(repeatable(remedy), techniqueNames)}
@@ -116,7 +116,7 @@ export function Course({ title, begun, pest, meanC, generationDays, file }: Prop
           />
         </div>
         <div className="col-3">
-          <Pick
+          <SelectBox
             label="Times"
             value={String(days.length)}
             options={countedTo(MOST_SPRAYS)}
@@ -124,7 +124,7 @@ export function Course({ title, begun, pest, meanC, generationDays, file }: Prop
           />
         </div>
         <div className="col-3">
-          <Pick
+          <SelectBox
             label="Every … days"
             value={String(interval)}
             options={countedTo(LONGEST_GAP_DAYS)}
@@ -132,7 +132,7 @@ export function Course({ title, begun, pest, meanC, generationDays, file }: Prop
           />
         </div>
         <div className="col-6">
-          <Pick
+          <SelectBox
             label="A common routine"
             value={schoolOf(remedy, technique, days)}
             options={[["", "none"], ...schools.map(({ id }) => [id, schoolNames[id]] as const)]}

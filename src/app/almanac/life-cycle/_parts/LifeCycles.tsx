@@ -12,7 +12,7 @@ import { percent } from "@/wording/advice/chances";
 import { growthFormNames, pestNames, severityNames } from "@/wording/names/names";
 import { Course, type CourseBegun } from "./Course";
 import { named } from "@/ui/fields/options";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 import { useUnits } from "@/ui/shell/Collection";
 import { warmthIn } from "@/wording/units";
 
@@ -42,7 +42,7 @@ export function LifeCycles() {
     <>
       <div className="row gx-3">
         <div className="col-6 col-lg-2">
-          <Pick
+          <SelectBox
             label="Pest"
             value={pest}
             options={named(pestIds, pestNames)}
@@ -53,7 +53,7 @@ export function LifeCycles() {
           />
         </div>
         <div className="col-6 col-lg-3">
-          <Pick
+          <SelectBox
             label="On"
             value={form}
             options={named(growthFormIds, growthFormNames)}
@@ -64,7 +64,7 @@ export function LifeCycles() {
           />
         </div>
         <div className="col-6 col-lg-2">
-          <Pick
+          <SelectBox
             label="Found on day 0"
             value={severity}
             options={named(severityIds, severityNames)}

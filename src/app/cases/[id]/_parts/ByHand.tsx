@@ -22,7 +22,7 @@ import { boundSentences, looksInWords } from "@/wording/advice/planning/planning
 import { Adopt, type Adopting } from "./Adopt";
 import { daysFrom, spread, type Chosen } from "./ways";
 import { named } from "@/ui/fields/options";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 
 interface Props {
   open: boolean;
@@ -115,8 +115,14 @@ function Choices({ pest, meanC, first, bearer, current, reckoner, file, question
               </button>
             ))}
           </div>
-          <Pick className="mb-2" label="Mix" value={mix} options={named(mixesWith(remedy), mixNames)} onPick={setMix} />
-          <Pick
+          <SelectBox
+            className="mb-2"
+            label="Mix"
+            value={mix}
+            options={named(mixesWith(remedy), mixNames)}
+            onPick={setMix}
+          />
+          <SelectBox
             className="mb-2"
             label="How"
             value={technique}

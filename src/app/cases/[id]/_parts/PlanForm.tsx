@@ -31,7 +31,7 @@ import { planSentence } from "@/wording/advice/planning/planning";
 import type { AlikeCase } from "@/operations/cases/queries/readAlike";
 import { NotForAll, useAlsoFor } from "./AlsoFor";
 import { ByHand } from "./ByHand";
-import { Standing } from "./Standing";
+import { ForEveryWay } from "./ForEveryWay";
 import { WayDetail } from "./WayDetail";
 import { WayRow } from "./WayRow";
 import { rowsOf, type Chosen, type Way } from "./ways";
@@ -203,7 +203,7 @@ export function PlanForm(props: Props) {
       )}
       {withBottle && <p>With a bottle you do not have: {planSentence(withBottle.name, withBottle.schedule)}</p>}
       {!failed && !comparison && <Reckoning share={begun?.share ?? 0} />}
-      {comparison && <Standing comparison={comparison} />}
+      {comparison && <ForEveryWay comparison={comparison} />}
       {plans.length > 0 && <p className="small mb-1">Bars: treatments. Rings: looks. A wider line: likelier.</p>}
       <ul className="ways">
         {ways.good.slice(0, most).map(row)}

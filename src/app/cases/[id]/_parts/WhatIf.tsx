@@ -9,7 +9,7 @@ import { PhoneFold } from "@/ui/PhoneFold";
 import { useAnswer, type ReckonerHandle } from "@/ui/reckoner/useReckoner";
 import { percent } from "@/wording/advice/chances";
 import { byOursSentence } from "@/wording/advice/learning";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 
 const nothing: Supposition = { sprayMore: false, daysLate: 0, betterReach: false, cleanLook: null };
 const looks = [
@@ -74,7 +74,7 @@ export function WhatIf({
             onChange={(event) => set({ daysLate: Number(event.target.value) })}
           />
         </Form.Group>
-        <Pick
+        <SelectBox
           label="A look at the whole plant now finds nothing"
           value={supposed.cleanLook ?? ""}
           options={looks}

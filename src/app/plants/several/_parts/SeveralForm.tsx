@@ -19,7 +19,7 @@ import { NewPlaces } from "./NewPlaces";
 import { PlantRows } from "./PlantRows";
 import { emptyRow, rowsFrom, type Plants } from "./rows";
 import { Unknown } from "./Unknown";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 
 type Places = readonly { readonly id: string; readonly name: string }[];
 
@@ -84,7 +84,7 @@ export function SeveralForm({
     <form onSubmit={submit} noValidate>
       <Panel title="For all rows that do not say otherwise">
         <div className="row">
-          <Pick
+          <SelectBox
             className="col-sm-6 mb-2"
             label="Where they stand"
             value={usual.placeId}

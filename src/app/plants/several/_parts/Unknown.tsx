@@ -5,7 +5,7 @@ import { growthFormIds, type GrowthFormId } from "@/core/knowledge/plants/growth
 import { growthFormNames } from "@/wording/names/names";
 import { unknownIn, type Plants, type Row } from "./rows";
 import { named } from "@/ui/fields/options";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 
 /** So many names are asked at a time; the next come up as they are answered. */
 const SHOWN = 10;
@@ -28,7 +28,7 @@ export function Unknown({ form }: { form: UseFormReturn<Plants> }) {
       </p>
       <div className="row gx-2">
         {unknown.slice(0, SHOWN).map(({ name, at }) => (
-          <Pick
+          <SelectBox
             key={name.toLowerCase()}
             className="col-sm-6 mb-2"
             label={at.length > 1 ? `${name}, ${at.length} rows` : name}

@@ -4,7 +4,7 @@ import { useState } from "react";
 import Alert from "react-bootstrap/Alert";
 import Button from "react-bootstrap/Button";
 import { pairAction } from "@/app/door/_parts/actions";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 
 const linkOf = (address: string, token: string) => `${address}/door/pair/${token}`;
 
@@ -42,7 +42,7 @@ export function PairDevice({
   return (
     <>
       {addresses.length > 1 && (
-        <Pick
+        <SelectBox
           className="mb-2"
           label="Address of this computer on your network"
           value={address}

@@ -25,7 +25,7 @@ import { LastTime } from "./LastTime";
 import { noNotes, noteOf, StopNotes } from "./StopNotes";
 import { useWalkKeys } from "./useWalkKeys";
 import { named } from "@/ui/fields/options";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 
 /** One plant: where to look, what it is worth, and the one press for "nothing found". */
 export function StopScreen({
@@ -121,7 +121,7 @@ export function StopScreen({
             )}
           </p>
         )}
-        <Pick
+        <SelectBox
           className="mb-2"
           label="How you looked"
           value={tool}

@@ -19,7 +19,7 @@ import { spotNames, toolNames } from "@/wording/names/names";
 import { withOffset } from "@/zones";
 import type { Shown } from "./ThenAndNow";
 import { named } from "@/ui/fields/options";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 
 interface Props {
   readonly plantId: string;
@@ -84,7 +84,7 @@ export function SameAgain({ plantId, about, ghost, last, spot }: Props) {
           <img src={photo.url} alt="The photo as it was taken" className="pair-taken" />
           <p className="fw-semibold mb-1">What has opened since the last look?</p>
           <div className="row g-2 mb-2">
-            <Pick
+            <SelectBox
               className="col-6"
               label="Looked with"
               value={tool}

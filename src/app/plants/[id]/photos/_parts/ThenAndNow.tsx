@@ -7,7 +7,7 @@ import { useState, type CSSProperties } from "react";
 import Form from "react-bootstrap/Form";
 import { daysBetween, type Day } from "@/core/shared/days";
 import { dayCount, dayInWords } from "@/wording/dates";
-import { Pick } from "@/ui/fields/Pick";
+import { SelectBox } from "@/ui/fields/SelectBox";
 
 /** A photo as it is shown. */
 export interface Shown {
@@ -33,8 +33,8 @@ export function ThenAndNow({ photos }: { photos: readonly Shown[] }) {
   return (
     <>
       <div className="d-flex gap-2 mb-2">
-        <Pick className="flex-fill" label="Then" value={then.id} options={dated} onPick={setThen} />
-        <Pick className="flex-fill" label="Now" value={now.id} options={dated} onPick={setNow} />
+        <SelectBox className="flex-fill" label="Then" value={then.id} options={dated} onPick={setThen} />
+        <SelectBox className="flex-fill" label="Now" value={now.id} options={dated} onPick={setNow} />
       </div>
       <div
         className="pair-stage"

@@ -8,7 +8,7 @@ import { dayCount } from "@/wording/dates";
 import { warmthIn } from "@/wording/units";
 
 /** What holds for every way of a comparison: the cold, and how far what is at hand gets. */
-export function Standing({ comparison }: { comparison: DatedComparison }) {
+export function ForEveryWay({ comparison }: { comparison: DatedComparison }) {
   const units = useUnits();
   return (
     <>

@@ -13,7 +13,7 @@ interface Props<T extends string> {
 }
 
 /** One of a list that opens, where the page keeps what is chosen and no form does. */
-export function Pick<T extends string>({ label, value, options, onPick, className = "mb-3" }: Props<T>) {
+export function SelectBox<T extends string>({ label, value, options, onPick, className = "mb-3" }: Props<T>) {
   return (
     <Form.Group controlId={useId()} className={className}>
       <Form.Label className="fw-semibold mb-1">{label}</Form.Label>

@@ -2,13 +2,12 @@
 
 import { useState, useSyncExternalStore } from "react";
 import { useWatch, type FieldValues, type Path, type UseFormReturn } from "react-hook-form";
+import { isOfAnotherTime } from "./anotherTime";
 import { NoteField } from "./fields";
 import { LongAgoField } from "./LongAgoField";
 import { MomentField } from "./MomentField";
 
 const never = () => () => {};
-/** What differs by less is now, ms: a page takes a while to be filled in. */
-const NOW_MS = 10 * 60_000;
 
 /**
  * When it was, and a note: folded together, since most of it is written down as it is done. What is wrong with it lies open, and so does
@@ -34,7 +33,7 @@ export function TimeAndNote<T extends FieldValues>({
   const [at, note] = useWatch({ control: form.control, name: ["at" as Path<T>, "note" as Path<T>] }) as unknown[];
   const { dirtyFields, errors } = form.formState;
   const touched = ["at", "note"].some((name) => name in dirtyFields || name in errors);
-  const ofAnotherTime = live && (Boolean(note) || Math.abs(begunAt - new Date(String(at)).getTime()) > NOW_MS);
+  const ofAnotherTime = live && (Boolean(note) || isOfAnotherTime(String(at), begunAt));
   return (
     <details
       className="mb-3"
